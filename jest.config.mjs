@@ -1,0 +1,16 @@
+const transform = {
+  '^.+\\.(t|j)sx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } } }],
+};
+const project = (name, rest = {}) => ({
+  displayName: name,
+  testMatch: [`<rootDir>/tests/${name}/**/*.test.ts`],
+  testEnvironment: 'node',
+  transform,
+  transformIgnorePatterns: [],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  modulePathIgnorePatterns: ['<rootDir>/.next'],
+  ...rest,
+});
+
+const config = { projects: [project('unit'), project('reference'), project('e2e')], testTimeout: 60_000 };
+export default config;
