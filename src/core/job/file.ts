@@ -1,0 +1,32 @@
+import { InputError, parseJson, validate } from '@/core/rig/read';
+import { PANHARD } from './layouts';
+import { withReadings } from './job';
+import { jobSchema, type Job } from './schema';
+
+/**
+ * Reads the text of a job file.
+ *
+ * @throws InputError with the place and what was expected there
+ */
+export function readJob(text: string): Job {
+  const value = parseJson(text);
+  if (typeof value !== 'object' || value === null || !('format' in value) || value.format !== 'pellik.job') {
+    throw new InputError('format', 'this is not a Pellik job: its format should be "pellik.job"');
+  }
+  if ('version' in value && typeof value.version === 'number' && value.version > 1) {
+    throw new InputError('version', `written by a newer Pellik (version ${value.version}); this one reads version 1`);
+  }
+  const job = validate(jobSchema, value);
+  if (!job.rig.members.some((m) => m.id === PANHARD)) {
+    throw new InputError('rig.members', `needs a member with the id "${PANHARD}"`);
+  }
+  return withReadings(job);
+}
+
+/** The text of a job file: readable, and stable enough to compare. */
+export const writeJob = (job: Job): string => `${JSON.stringify(job, null, 2)}\n`;
+
+export function fileName(job: Job): string {
+  const stem = job.name.toLowerCase().normalize('NFKD').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '');
+  return `${stem || 'job'}.pellik.json`;
+}

@@ -1,0 +1,90 @@
+import { z } from 'zod';
+import { THREAD_NAMES } from '@/core/fabricate/threads';
+import { SCHOOLS } from '@/core/locate/schools';
+import { READING_KEYS } from '@/core/measure/quantities';
+import { rigSchema } from '@/core/rig/schema';
+import { TAPES } from '@/core/units/tape';
+
+/**
+ * The job file, `*.pellik.json`: one car, one piece of work, everything that was typed and every stripe that was drawn.
+ * `docs/file-formats.md` describes every key.
+ */
+export const USES = ['street', 'autocross', 'drag', 'offroad', 'tow'] as const;
+export const LAYOUTS = ['three-link-panhard'] as const;
+export const JOINT_STATES = ['scribed', 'tacked', 'welded', 'torqued', 'striped'] as const;
+export const BRACKETS = ['frame', 'axle'] as const;
+/** Adjusting at the frame end alone, or through matched holes at both ends. */
+export const ADJUSTERS = ['frame', 'both'] as const;
+
+const mm = z.number().min(-20_000).max(20_000);
+const typed = z.string().max(40);
+const when = z.iso.datetime();
+const text = (longest: number) => z.string().max(longest);
+
+const readingSchema = z.strictObject({ mm, typed, at: when, struck: z.boolean().optional() });
+const readingsSchema = z.partialRecord(
+  z.enum(READING_KEYS as [string, ...string[]]),
+  z.array(readingSchema).max(50),
+);
+
+const barEndSchema = z.strictObject({ toShoulder: mm.min(0), showing: mm.min(0), shank: mm.min(0), bung: mm.min(0) });
+
+const cutSchema = z.strictObject({
+  thread: z.enum(THREAD_NAMES),
+  leftHandEnd: z.enum(BRACKETS),
+  engagementRule: mm.min(0),
+  ends: z.strictObject({ frame: barEndSchema, axle: barEndSchema }),
+  tube: z.strictObject({ od: mm.positive(), wall: mm.positive() }),
+});
+
+/** A paint-pen stripe: what was true when it was drawn. It shows broken once any of that is no longer so. */
+const stripeSchema = z.strictObject({ at: when, basis: z.record(text(120), z.union([z.number(), z.string(), z.boolean()])) });
+
+const weldEventSchema = z.strictObject({
+  at: when,
+  bracket: z.enum(BRACKETS),
+  to: z.enum(JOINT_STATES),
+  /** why the builder went on although something did not hold, and what that was */
+  reason: text(2000).optional(),
+  open: z.array(text(200)).max(40).optional(),
+});
+
+const weldSchema = z.strictObject({
+  joints: z.strictObject({ frame: z.enum(JOINT_STATES), axle: z.enum(JOINT_STATES) }),
+  /** as measured at the car: lengths in mm, or yes (true) */
+  measured: z.record(text(60), z.union([mm, z.boolean()])),
+  log: z.array(weldEventSchema).max(500),
+});
+
+const roundSchema = z.strictObject({ at: when, left: mm, right: mm, turned: z.number().min(-100).max(100).optional() });
+
+export const jobSchema = z.strictObject({
+  format: z.literal('pellik.job'),
+  version: z.literal(1),
+  id: z.string().regex(/^[a-z0-9-]{1,60}$/i, 'letters, digits and dashes only'),
+  name: text(120),
+  car: text(200),
+  use: z.enum(USES),
+  layout: z.enum(LAYOUTS),
+  tape: z.enum(TAPES),
+  notes: text(20_000),
+  rig: rigSchema,
+  /** false while the mounts still stand where the layout's pattern put them, and follow track and tyre */
+  laidOut: z.boolean(),
+  /** what was typed for a value, by the value's path */
+  typed: z.record(text(120), typed),
+  readings: readingsSchema,
+  locate: z.strictObject({ school: z.enum(SCHOOLS), adjuster: z.enum(ADJUSTERS), shiftLimit: mm.positive() }),
+  cut: cutSchema,
+  weld: weldSchema,
+  ride: z.strictObject({ tolerance: mm.positive(), rounds: z.array(roundSchema).max(200) }),
+  stripes: z.record(text(60), stripeSchema),
+});
+
+export type Job = z.infer<typeof jobSchema>;
+export type Stripe = z.infer<typeof stripeSchema>;
+export type JointState = (typeof JOINT_STATES)[number];
+export type Bracket = (typeof BRACKETS)[number];
+export type WeldEvent = z.infer<typeof weldEventSchema>;
+export type Use = (typeof USES)[number];
+export type Round = z.infer<typeof roundSchema>;

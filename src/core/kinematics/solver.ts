@@ -1,0 +1,262 @@
+import type { Linkage } from './linkage';
+import { solveInPlace } from './linear';
+import { Residuals, UNKNOWNS } from './residuals';
+
+/** Residual at which an exactly constrained pose is accepted, mm; the promise is 1e-9. */
+const TOLERANCE = 1e-10;
+/** Step at which an over-constrained pose is accepted (mm, and rad on a metre). */
+const STEP_TOLERANCE = 1e-11;
+const NEWTON_LIMIT = 12;
+const DESCENT_LIMIT = 60;
+/** Shortest part of the way that the march towards a pose tries, as a fraction of the whole way. */
+const SHORTEST_STRIDE = 1e-6;
+/** A single Newton step longer than this (mm, rad) has left the branch of poses that the axle can follow. */
+const LONGEST_STEP = 150;
+const LARGEST_TURN = 0.4;
+const RADIANS_TO_MM = 1000;
+
+/**
+ * Finds the pose of an axle whose wheels are lifted by given amounts.
+ *
+ * With as many members as unknowns, Newton's method satisfies each to 1e-9 mm. With more, the pose minimises
+ * ½ Σ rate·residual² (the members and their bushings give). Every solution is reached from ride height along one
+ * unbroken path: a pose across a dead centre, where the linkage would have to snap through, is not accepted.
+ */
+export class PoseSolver {
+  readonly residuals: Residuals;
+  /** x, y (mm), pitch, steer (rad) of the last pose solved */
+  readonly q = new Float64Array(UNKNOWNS);
+  /** ∂q/∂(mean heave) and ∂q/∂(half the difference in lift), interleaved, filled by `rates` */
+  readonly qRates = new Float64Array(UNKNOWNS * 2);
+  readonly exact: boolean;
+  left = 0;
+  right = 0;
+
+  private readonly ride = new Float64Array(UNKNOWNS);
+  private readonly start = new Float64Array(UNKNOWNS);
+  private readonly older = new Float64Array(UNKNOWNS);
+  private readonly oldest = new Float64Array(UNKNOWNS);
+  private readonly A = new Float64Array(UNKNOWNS * UNKNOWNS);
+  private readonly b = new Float64Array(UNKNOWNS);
+  private readonly gradientPlus = new Float64Array(UNKNOWNS);
+  private readonly gradientMinus = new Float64Array(UNKNOWNS);
+  private orientation = 0;
+  private solvedRide = false;
+
+  constructor(readonly linkage: Linkage) {
+    this.residuals = new Residuals(linkage);
+    this.exact = linkage.rows === UNKNOWNS;
+  }
+
+  /** Solves at ride height, the start of every path. @returns whether the members can be assembled there */
+  solveRide(): boolean {
+    this.q.fill(0);
+    this.orientation = 0;
+    this.solvedRide = this.converge(0, 0);
+    this.ride.set(this.q);
+    return this.solvedRide;
+  }
+
+  /**
+   * Solves for given wheel lifts (mm), marching from ride height in strides as long as the linkage allows.
+   *
+   * @returns whether the pose was reached; if not, `left` and `right` are the farthest lifts that were
+   */
+  solve(left: number, right: number): boolean {
+    if (!this.solvedRide && !this.solveRide()) return false;
+    this.q.set(this.ride);
+    this.left = this.right = 0;
+    let reached = 0;
+    let stride = 1;
+    while (reached < 1) {
+      const target = Math.min(1, reached + stride);
+      this.start.set(this.q);
+      if (this.converge(left * target, right * target)) {
+        reached = target;
+        stride *= 2;
+      } else {
+        this.q.set(this.start);
+        stride /= 2;
+        if (stride < SHORTEST_STRIDE) break;
+      }
+    }
+    this.left = left * reached;
+    this.right = right * reached;
+    this.residuals.evaluate(this.q, this.left, this.right);
+    return reached === 1;
+  }
+
+  /**
+   * Solves every pose of a grid of wheel lifts, each started from its neighbours, without allocating.
+   *
+   * @param lefts left lifts, mm
+   * @param rights right lifts, mm
+   * @param out q of each pose, `lefts.length × rights.length × 4`; NaN where the members cannot reach
+   * @param visit called after each pose with its index and whether it was reached
+   */
+  solveGrid(lefts: Float64Array, rights: Float64Array, out: Float64Array, visit?: (index: number, reached: boolean) => void): void {
+    const { q, older, oldest } = this;
+    const columns = rights.length;
+    if (!this.solvedRide) this.solveRide();
+    for (let i = 0; i < lefts.length; i++) {
+      let known = 0;
+      // Serpentine, so that the next pose is always a neighbour of the last.
+      for (let s = 0; s < columns; s++) {
+        const j = i & 1 ? columns - 1 - s : s;
+        this.start.set(q);
+        if (known >= 3) for (let k = 0; k < UNKNOWNS; k++) q[k] = 3 * (q[k]! - older[k]!) + oldest[k]!;
+        let reached = known > 0 && this.converge(lefts[i]!, rights[j]!);
+        if (!reached) {
+          reached = this.solve(lefts[i]!, rights[j]!);
+          known = 0;
+        } else {
+          this.left = lefts[i]!;
+          this.right = rights[j]!;
+        }
+        oldest.set(older);
+        older.set(this.start);
+        known = reached ? known + 1 : 0;
+        const at = (i * columns + j) * UNKNOWNS;
+        for (let k = 0; k < UNKNOWNS; k++) out[at + k] = reached ? q[k]! : NaN;
+        visit?.(i * columns + j, reached);
+      }
+    }
+  }
+
+  /**
+   * How the pose just solved moves with the wheels, into `qRates`, from the implicit function theorem.
+   * @returns false at a dead centre, where it has no answer
+   */
+  rates(): boolean {
+    const { residuals, A, qRates } = this;
+    if (this.exact) {
+      for (let i = 0; i < UNKNOWNS; i++) {
+        qRates[2 * i] = -residuals.rHeave[i]!;
+        qRates[2 * i + 1] = -residuals.rRoll[i]!;
+      }
+      A.set(residuals.J);
+    } else {
+      this.gradientRates();
+      this.hessian(this.left, this.right);
+    }
+    return solveInPlace(A, qRates, UNKNOWNS, 2) !== 0;
+  }
+
+  /** ½ Σ rate·residual², N·mm; what the bushings store. */
+  energy(): number {
+    const { r } = this.residuals;
+    let e = 0;
+    for (let i = 0; i < r.length; i++) e += 0.5 * this.linkage.rate[i]! * r[i]! * r[i]!;
+    return this.exact ? 0 : e;
+  }
+
+  private converge(left: number, right: number): boolean {
+    return this.exact ? this.newton(left, right) : this.descend(left, right);
+  }
+
+  private newton(left: number, right: number): boolean {
+    const { residuals, q, A, b } = this;
+    let determinant = 0;
+    for (let n = 0; n < NEWTON_LIMIT; n++) {
+      const worst = residuals.evaluate(q, left, right);
+      if (worst <= TOLERANCE) return this.keepsOrientation(determinant || this.determinantHere());
+      if (!(worst < Infinity)) return false;
+      A.set(residuals.J);
+      b.set(residuals.r);
+      determinant = solveInPlace(A, b, UNKNOWNS, 1);
+      if (determinant === 0 || !this.step()) return false;
+    }
+    return false;
+  }
+
+  /** Newton's method on the energy, whose gradient is analytic; Gauss–Newton alone slows down where much bind is stored. */
+  private descend(left: number, right: number): boolean {
+    const { residuals, q, A, b } = this;
+    for (let n = 0; n < DESCENT_LIMIT; n++) {
+      if (!(residuals.evaluate(q, left, right) < Infinity)) return false;
+      this.gradient(b);
+      if (n < 4) this.gaussNewton();
+      else this.hessian(left, right);
+      const determinant = solveInPlace(A, b, UNKNOWNS, 1);
+      if (determinant <= 0 || !this.step()) return false;
+      const size = Math.max(Math.abs(b[0]!), Math.abs(b[1]!), RADIANS_TO_MM * Math.max(Math.abs(b[2]!), Math.abs(b[3]!)));
+      if (size < STEP_TOLERANCE) {
+        residuals.evaluate(q, left, right);
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private step(): boolean {
+    const { q, b } = this;
+    if (Math.abs(b[0]!) > LONGEST_STEP || Math.abs(b[1]!) > LONGEST_STEP) return false;
+    if (Math.abs(b[2]!) > LARGEST_TURN || Math.abs(b[3]!) > LARGEST_TURN) return false;
+    for (let k = 0; k < UNKNOWNS; k++) q[k]! -= b[k]!;
+    return true;
+  }
+
+  private determinantHere(): number {
+    this.A.set(this.residuals.J);
+    return solveInPlace(this.A, this.b, UNKNOWNS, 1);
+  }
+
+  /** The sign of the determinant turns only where the path crosses a dead centre. */
+  private keepsOrientation(determinant: number): boolean {
+    const sign = Math.sign(determinant);
+    if (this.orientation === 0) this.orientation = sign;
+    return sign === this.orientation;
+  }
+
+  private gradient(into: Float64Array): void {
+    const { r, J, rows } = this.residuals;
+    into.fill(0);
+    for (let i = 0; i < rows; i++) {
+      const f = this.linkage.rate[i]! * r[i]!;
+      for (let k = 0; k < UNKNOWNS; k++) into[k]! += f * J[i * UNKNOWNS + k]!;
+    }
+  }
+
+  private gaussNewton(): void {
+    const { J, rows } = this.residuals;
+    const { A } = this;
+    A.fill(0);
+    for (let i = 0; i < rows; i++) {
+      const k = this.linkage.rate[i]!;
+      for (let a = 0; a < UNKNOWNS; a++) {
+        for (let c = 0; c < UNKNOWNS; c++) A[a * UNKNOWNS + c]! += k * J[i * UNKNOWNS + a]! * J[i * UNKNOWNS + c]!;
+      }
+    }
+  }
+
+  /** Second derivatives of the energy by central differences of its gradient. */
+  private hessian(left: number, right: number): void {
+    const { q, A, gradientPlus, gradientMinus } = this;
+    for (let a = 0; a < UNKNOWNS; a++) {
+      const h = a < 2 ? 1e-3 : 1e-6;
+      const kept = q[a]!;
+      q[a] = kept + h;
+      this.residuals.evaluate(q, left, right);
+      this.gradient(gradientPlus);
+      q[a] = kept - h;
+      this.residuals.evaluate(q, left, right);
+      this.gradient(gradientMinus);
+      q[a] = kept;
+      for (let c = 0; c < UNKNOWNS; c++) A[c * UNKNOWNS + a] = (gradientPlus[c]! - gradientMinus[c]!) / (2 * h);
+    }
+    this.residuals.evaluate(q, left, right);
+  }
+
+  private gradientRates(): void {
+    const { q, qRates, left, right, gradientPlus, gradientMinus } = this;
+    const h = 1e-3;
+    for (let s = 0; s < 2; s++) {
+      const other = s === 0 ? h : -h;
+      this.residuals.evaluate(q, left + h, right + other);
+      this.gradient(gradientPlus);
+      this.residuals.evaluate(q, left - h, right - other);
+      this.gradient(gradientMinus);
+      for (let c = 0; c < UNKNOWNS; c++) qRates[2 * c + s] = -(gradientPlus[c]! - gradientMinus[c]!) / (2 * h);
+    }
+  }
+}

@@ -1,0 +1,54 @@
+import { clearances } from '@/core/clearance/clearance';
+import { setInMotion } from '@/core/kinematics/answer';
+import { isReached, type SweptPose } from '@/core/kinematics/pose';
+import type { Rig } from '@/core/rig/schema';
+import { checkLateralBar } from './checks';
+import { describeBar, findLateralBar } from './lateralBar';
+import { compareSchools } from './schools';
+import type { ClosestApproach, LocateInput, LocateResult } from './types';
+
+const CURVE_STEPS = 48;
+
+/**
+ * Everything Locate shows of one geometry. One pass: ride, the travel curve, the ghosts, the rocker's pose, clearances,
+ * schools and verdicts; light enough to follow a dragged mount.
+ *
+ * @throws InputError when the members cannot hold the axle or be assembled
+ */
+export function analyseLocate(input: LocateInput): LocateResult {
+  const { rig, bump, droop, rocker } = input;
+  const { ride, at } = setInMotion(rig);
+  const member = findLateralBar(rig);
+  const curve = Array.from({ length: CURVE_STEPS + 1 }, (_, i) => {
+    const lift = -droop + ((bump + droop) * i) / CURVE_STEPS;
+    return at({ left: lift, right: lift });
+  });
+  const ghosts = {
+    bump: at({ left: bump, right: bump }),
+    droop: at({ left: -droop, right: -droop }),
+    leftUp: at({ left: bump, right: -droop }),
+  };
+  const rightUp = at({ left: -droop, right: bump });
+  const closest = closestApproach(rig, member.id, [...curve, ghosts.leftUp, rightUp]);
+  const result = {
+    bar: describeBar(member),
+    ride,
+    curve,
+    ghosts,
+    current: at(rocker),
+    closest,
+    schools: compareSchools(input, member.id),
+  };
+  return { ...result, verdicts: checkLateralBar(input, result) };
+}
+
+function closestApproach(rig: Rig, barId: string, poses: SweptPose[]): ClosestApproach | null {
+  const bar = { ...rig, members: rig.members.filter((m) => m.id === barId) };
+  let closest: ClosestApproach | null = null;
+  for (const pose of poses.filter(isReached)) {
+    for (const c of clearances(bar, pose)) {
+      if (!closest || c.distance < closest.distance) closest = { ...c, at: { left: pose.left, right: pose.right } };
+    }
+  }
+  return closest;
+}

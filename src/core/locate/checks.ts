@@ -1,0 +1,262 @@
+import { isReached, type Pose, type SweptPose } from '@/core/kinematics/pose';
+import type { LinkMember } from '@/core/rig/schema';
+import { formatDegrees, sayLength } from '@/core/units/format';
+import type { MountChange, Remedy, State, Verdict } from '@/core/verdict';
+import { findLateralBar, withMember, type LateralBar } from './lateralBar';
+import { sidewaysOverTravel, wantedRise } from './schools';
+import type { ClosestApproach, LocateInput } from './types';
+
+/** Limits of the trade (common practice, no published source), mm. */
+const LEVEL = 3.2;
+const LEVEL_STOP = 19;
+const PARALLEL = 6.4;
+const PARALLEL_STOP = 38;
+const LEAST_CLEARANCE = 12.7;
+const TYRE_CLEARANCE = 25.4;
+
+type Findings = { bar: LateralBar; ride: Pose; curve: SweptPose[]; closest: ClosestApproach | null };
+
+/** Looks over a lateral bar in its whole travel. The gravest verdict comes first. */
+export function checkLateralBar(input: LocateInput, found: Findings): Verdict[] {
+  const bar = findLateralBar(input.rig);
+  const verdicts = [
+    checkReach(input, found, bar),
+    checkEnds(input, bar),
+    checkCrossing(input, bar),
+    checkLevel(input, found, bar),
+    checkLength(input, found, bar),
+    checkPlan(input, found, bar),
+    checkClearance(input, found),
+  ].filter((v) => v !== null);
+  const gravity: Record<State, number> = { stop: 0, look: 1, ok: 2 };
+  return verdicts.sort((a, b) => gravity[a.state] - gravity[b.state]);
+}
+
+function checkReach(input: LocateInput, { curve }: Findings, bar: LinkMember): Verdict | null {
+  const lost = curve.find((p) => !isReached(p));
+  if (!lost || isReached(lost)) return null;
+  return {
+    id: 'reach',
+    state: 'stop',
+    title: 'The axle cannot follow its whole travel.',
+    reason: `${lost.unreachable.member === bar.id ? 'The bar' : `“${lost.unreachable.member}”`} runs out ${sayLength(Math.abs(lost.left), input.tape)} ${lost.left > 0 ? 'above' : 'below'} ride height.`,
+    remedies: [{ text: 'Move its ends farther apart, or limit the travel.' }],
+  };
+}
+
+function checkEnds(input: LocateInput, bar: LinkMember): Verdict | null {
+  const tyreInside = input.rig.track / 2 - input.tireWidth / 2;
+  for (const end of ['chassis', 'axle'] as const) {
+    const out = Math.abs(bar[end][1]);
+    if (out <= tyreInside - TYRE_CLEARANCE) continue;
+    const name = end === 'chassis' ? 'Frame end' : 'Axle end';
+    const mm = Math.sign(bar[end][1]) * (tyreInside - TYRE_CLEARANCE);
+    return {
+      id: 'tyre',
+      state: 'stop',
+      title: out > tyreInside ? `${name} is inside the tyre.` : `${name} is ${sayLength(tyreInside - out, input.tape)} from the tyre.`,
+      reason: `The tyre’s inner wall is ${sayLength(tyreInside, input.tape)} from the centreline; leave at least ${sayLength(TYRE_CLEARANCE, input.tape)}.`,
+      remedies: [{ text: `Bring the ${name.toLowerCase()} in to ${sayLength(Math.abs(mm), input.tape)}`, changes: [{ member: bar.id, end, axis: 1, mm }] }],
+    };
+  }
+  return null;
+}
+
+function checkCrossing(input: LocateInput, bar: LinkMember): Verdict | null {
+  const { chassis, axle, id } = bar;
+  if (chassis[1] * axle[1] >= 0) {
+    const side = axle[1] > 0 ? 'left' : 'right';
+    return {
+      id: 'crossed',
+      state: 'stop',
+      title: `Both ends are on the ${side}.`,
+      reason: 'A bar that does not cross the car is short and holds the axle from one corner: its roll centre is off the centreline.',
+      remedies: [
+        { text: `Frame end to the ${side === 'left' ? 'right' : 'left'}`, changes: [{ member: id, end: 'chassis', axis: 1, mm: -chassis[1] || -Math.sign(axle[1]) * 400 }] },
+      ],
+    };
+  }
+  if (chassis[0] * axle[0] < 0) {
+    return {
+      id: 'crossed',
+      state: 'stop',
+      title: 'The ends are crossed: one ahead of the axle, one behind.',
+      reason: 'The bar would pass through the axle tube.',
+      remedies: [{ text: `Frame end to the axle end’s side`, changes: [{ member: id, end: 'chassis', axis: 0, mm: axle[0] }] }],
+    };
+  }
+  return null;
+}
+
+function checkLevel(input: LocateInput, { bar, curve }: Findings, member: LinkMember): Verdict {
+  const { tape, school, bump, droop } = input;
+  const wanted = wantedRise(school, bump, droop);
+  const error = bar.rise - wanted;
+  const place = school === 'ride' ? 'at ride height' : 'in the middle of the travel';
+  const centres = curve.filter(isReached).flatMap((p) => p.rollCentreHeight ?? []);
+  const migration = centres.length ? Math.max(...centres) - Math.min(...centres) : 0;
+  if (Math.abs(error) <= LEVEL) {
+    return {
+      id: 'level',
+      state: 'ok',
+      title: `Level ${place}.`,
+      reason: `Within ${sayLength(LEVEL, tape)}. The roll centre moves ${sayLength(migration, tape)} over the whole travel.`,
+      remedies: [],
+    };
+  }
+  const move = (end: 'chassis' | 'axle'): Remedy => {
+    const mm = end === 'chassis' ? member.axle[2] + wanted : member.chassis[2] - wanted;
+    const down = mm < member[end][2];
+    return {
+      text: `${down ? 'Lower' : 'Raise'} the ${end === 'chassis' ? 'frame' : 'axle'} end ${sayLength(Math.abs(error), tape)}`,
+      changes: [{ member: member.id, end, axis: 2, mm }],
+    };
+  };
+  const high = error > 0 ? 'frame' : 'axle';
+  const most = sideMost(curve);
+  return {
+    id: 'level',
+    state: Math.abs(error) > LEVEL_STOP ? 'stop' : 'look',
+    title: `Bar is ${sayLength(Math.abs(error), tape)} high at the ${high} end ${place}.`,
+    reason: `The axle moves ${sayLength(most, tape)} sideways in its travel and the car feels different turning left and right. Roll centre moves ${sayLength(migration, tape)}.`,
+    remedies: [move('chassis'), move('axle')],
+  };
+}
+
+function checkLength(input: LocateInput, { bar, curve }: Findings, member: LinkMember): Verdict {
+  const { tape, shiftLimit } = input;
+  const most = sideMost(curve);
+  if (most <= shiftLimit + 1e-6) {
+    return {
+      id: 'length',
+      state: 'ok',
+      title: 'Long enough for this travel.',
+      reason: `The axle moves ${sayLength(most, tape)} sideways at most; you allow ${sayLength(shiftLimit, tape)}.`,
+      remedies: [],
+    };
+  }
+  return {
+    id: 'length',
+    state: most > 2 * shiftLimit ? 'stop' : 'look',
+    title: `Axle moves ${Number.isFinite(most) ? sayLength(most, tape) : 'out of reach'} sideways.`,
+    reason: `You allow ${sayLength(shiftLimit, tape)}. The bar is ${sayLength(bar.eyeToEye, tape)} eye to eye; it swings on an arc, and a longer bar swings flatter.`,
+    remedies: lengthRemedies(input, member),
+  };
+}
+
+/** Level first, which is free; then the shortest level bar that keeps the axle within the limit, if it fits between the tyres. */
+function lengthRemedies(input: LocateInput, member: LinkMember): Remedy[] {
+  const { rig, tape, bump, droop, shiftLimit } = input;
+  const levelled: MountChange = {
+    member: member.id,
+    end: 'chassis',
+    axis: 2,
+    mm: member.axle[2] + wantedRise(input.school, bump, droop),
+  };
+  const mostWith = (y: number) => {
+    const moved = withMember(rig, member.id, (m) => ({ ...m, chassis: [m.chassis[0], y, levelled.mm] }));
+    return sidewaysOverTravel(moved, bump, droop).most;
+  };
+  if (mostWith(member.chassis[1]) <= shiftLimit) {
+    return [{ text: 'Level it: that alone is enough', changes: [levelled] }];
+  }
+  const outward = -Math.sign(member.axle[1]) || 1;
+  const farthest = outward * (rig.track / 2 - input.tireWidth / 2 - TYRE_CLEARANCE);
+  if (mostWith(farthest) > shiftLimit) {
+    const best = Math.abs(farthest - member.axle[1]);
+    return [
+      {
+        text: `Even ${sayLength(best, tape)} eye to eye, the most that fits between these tyres, is too short. Move the axle end outward too, shorten the travel, or accept more sideways movement.`,
+      },
+    ];
+  }
+  let short = member.chassis[1];
+  let long = farthest;
+  for (let i = 0; i < 24; i++) {
+    const half = (short + long) / 2;
+    if (mostWith(half) > shiftLimit) short = half;
+    else long = half;
+  }
+  return [
+    {
+      text: `Frame end out to ${sayLength(Math.abs(long), tape)} from the centreline, level: ${sayLength(Math.abs(long - member.axle[1]), tape)} eye to eye`,
+      changes: [{ member: member.id, end: 'chassis', axis: 1, mm: long }, levelled],
+    },
+  ];
+}
+
+function checkPlan(input: LocateInput, { bar }: Findings, member: LinkMember): Verdict | null {
+  const { tape } = input;
+  if (member.chassis[0] * member.axle[0] < 0) return null; // crossed ends are reported as such
+  const off = Math.abs(bar.sweep);
+  if (off <= PARALLEL) {
+    return {
+      id: 'plan',
+      state: 'ok',
+      title: 'Parallel to the axle, seen from above.',
+      reason: `Ends within ${sayLength(Math.max(off, 0), tape)} of each other, front to back.`,
+      remedies: [],
+    };
+  }
+  const share = Math.round((100 * off) / bar.eyeToEye);
+  const angle = Math.asin(Math.min(1, off / bar.eyeToEye)) * (180 / Math.PI);
+  const set = (end: 'chassis' | 'axle'): Remedy => {
+    const to = end === 'chassis' ? member.axle[0] : member.chassis[0];
+    return {
+      text: `Move the ${end === 'chassis' ? 'frame' : 'axle'} end ${sayLength(off, tape)} ${to > member[end][0] ? 'forward' : 'back'}`,
+      changes: [{ member: member.id, end, axis: 0, mm: to }],
+    };
+  };
+  return {
+    id: 'plan',
+    state: off > PARALLEL_STOP ? 'stop' : 'look',
+    title: `Bar is ${formatDegrees(angle)} off parallel, seen from above.`,
+    reason: `The frame end is ${sayLength(off, tape)} farther ${bar.sweep > 0 ? 'forward' : 'back'}. About ${share} % of every side load pushes the axle fore and aft against its links.`,
+    remedies: [set('chassis'), set('axle')],
+  };
+}
+
+function checkClearance(input: LocateInput, { closest }: Findings): Verdict | null {
+  if (!closest) return null;
+  const { tape } = input;
+  const { left, right } = closest.at;
+  const near = Math.abs(left - right) > 1 ? `with the ${left > right ? 'left' : 'right'} wheel up` : placeInTravel(left, input);
+  const clear = closest.distance >= LEAST_CLEARANCE - 1e-6;
+  const backward = findLateralBar(input.rig).axle[0] <= 0;
+  return {
+    id: 'clearance',
+    state: clear ? 'ok' : closest.distance <= 0 ? 'stop' : 'look',
+    title: clear
+      ? 'Clears the axle, bump to droop.'
+      : closest.distance <= 0
+        ? `Bar hits the ${closest.obstacle} ${near}.`
+        : `Only ${sayLength(closest.distance, tape)} to the ${closest.obstacle} ${near}.`,
+    reason: clear
+      ? `Closest: ${closest.obstacle}, ${sayLength(closest.distance, tape)}, ${near}. Tank, exhaust and floor are for your own eyes.`
+      : `Leave at least ${sayLength(LEAST_CLEARANCE, tape)}: fingers should fit, at every height of the axle.`,
+    remedies: clear
+      ? []
+      : [
+          {
+            text: `Move both ends ${sayLength(LEAST_CLEARANCE - closest.distance, tape)} farther ${backward ? 'behind' : 'ahead of'} the axle`,
+            changes: shiftBoth(input, (backward ? -1 : 1) * (LEAST_CLEARANCE - closest.distance)),
+          },
+        ],
+  };
+}
+
+function shiftBoth(input: LocateInput, dx: number): MountChange[] {
+  const member = findLateralBar(input.rig);
+  return (['chassis', 'axle'] as const).map((end) => ({ member: member.id, end, axis: 0, mm: member[end][0] + dx }));
+}
+
+function placeInTravel(lift: number, { bump, droop, tape }: LocateInput): string {
+  if (lift > bump - 1) return 'at full bump';
+  if (lift < 1 - droop) return 'at full droop';
+  if (Math.abs(lift) < 2) return 'at ride height';
+  return `${sayLength(Math.abs(lift), tape)} ${lift > 0 ? 'up' : 'down'} from ride height`;
+}
+
+function sideMost(curve: SweptPose[]): number {
+  return Math.max(...curve.map((p) => (isReached(p) ? Math.abs(p.y) : Infinity)));
+}

@@ -1,0 +1,20 @@
+/**
+ * How lengths are shown: on a tape in sixteenths or thirty-seconds of an inch, or in millimetres.
+ * The core, the files and the solver only ever see millimetres.
+ */
+export const TAPES = ['in16', 'in32', 'mm'] as const;
+export type Tape = (typeof TAPES)[number];
+
+export const MM_PER_INCH = 25.4;
+
+/** Smallest division of a tape, in mm: what one line of it is worth. */
+export function division(tape: Tape): number {
+  if (tape === 'mm') return 1;
+  return MM_PER_INCH / (tape === 'in16' ? 16 : 32);
+}
+
+/** The length nearest to `mm` that lies on a line of the tape. */
+export function snap(mm: number, tape: Tape): number {
+  const step = division(tape);
+  return Math.round(mm / step) * step;
+}
