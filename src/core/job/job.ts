@@ -7,9 +7,18 @@ import type { LinkMember, Obstacle, Rig, Travel } from '@/core/rig/schema';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import type { MountChange } from '@/core/verdict';
 import { PANHARD, threeLinkPanhard } from './layouts';
-import type { Job } from './schema';
+import type { Job, Use } from './schema';
 
 const inch = (n: number) => n * MM_PER_INCH;
+
+/** Sideways movement of the axle that each use can live with, mm; where Pellik starts, for the builder to change. */
+export const SHIFT_LIMITS: Record<Use, number> = {
+  street: inch(1 / 8),
+  autocross: inch(1 / 16),
+  drag: inch(1 / 8),
+  offroad: inch(1 / 2),
+  tow: inch(1 / 4),
+};
 
 /** A job with nothing measured yet: drawn from stand-in figures until the tape says better. */
 export function newJob(id: string, name: string, tape: Tape): Job {
@@ -28,7 +37,7 @@ export function newJob(id: string, name: string, tape: Tape): Job {
     laidOut: false,
     typed: {},
     readings: {},
-    locate: { school: 'ride', adjuster: 'frame', shiftLimit: inch(1 / 8) },
+    locate: { school: 'ride', adjuster: 'frame', shiftLimit: SHIFT_LIMITS.street },
     cut: {
       thread: '3/4-16',
       leftHandEnd: 'frame',
@@ -37,7 +46,7 @@ export function newJob(id: string, name: string, tape: Tape): Job {
       tube: { od: inch(1.25), wall: inch(0.12) },
     },
     weld: { joints: { frame: 'scribed', axle: 'scribed' }, measured: {}, log: [] },
-    ride: { tolerance: inch(1 / 16), rounds: [] },
+    ride: { tolerance: inch(1 / 16), gaps: {}, rounds: [] },
     stripes: {},
   });
 }

@@ -56,7 +56,15 @@ const weldSchema = z.strictObject({
   log: z.array(weldEventSchema).max(500),
 });
 
-const roundSchema = z.strictObject({ at: when, left: mm, right: mm, turned: z.number().min(-100).max(100).optional() });
+/** One round of centring: the gaps as read, and how far the tube was then wound (turns, positive lengthens). */
+const roundSchema = z.strictObject({ at: when, left: mm, right: mm, turned: z.number().min(-100).max(100) });
+
+const rideSchema = z.strictObject({
+  tolerance: mm.positive(),
+  /** the gaps as last read, before anything is turned */
+  gaps: z.strictObject({ left: mm.optional(), right: mm.optional() }),
+  rounds: z.array(roundSchema).max(200),
+});
 
 export const jobSchema = z.strictObject({
   format: z.literal('pellik.job'),
@@ -77,7 +85,7 @@ export const jobSchema = z.strictObject({
   locate: z.strictObject({ school: z.enum(SCHOOLS), adjuster: z.enum(ADJUSTERS), shiftLimit: mm.positive() }),
   cut: cutSchema,
   weld: weldSchema,
-  ride: z.strictObject({ tolerance: mm.positive(), rounds: z.array(roundSchema).max(200) }),
+  ride: rideSchema,
   stripes: z.record(text(60), stripeSchema),
 });
 

@@ -20,13 +20,11 @@ export type Centring = {
   engagement: { frame: number; axle: number };
   limit: number;
   threadHolds: boolean;
-  /** frame end above axle end after the change, mm */
-  rise: number;
 };
 
 /** Turns made so far: what was wound in the rounds that were closed. Positive lengthens. */
 export function turnsSoFar(rounds: Round[]): number {
-  return rounds.reduce((sum, round) => sum + (round.turned ?? 0), 0);
+  return rounds.reduce((sum, round) => sum + round.turned, 0);
 }
 
 /**
@@ -53,7 +51,6 @@ export function centre(job: Job, round: Pick<Round, 'left' | 'right'>): Centring
     engagement: { frame: wound.ends.frame.engagement, axle: wound.ends.axle.engagement },
     limit: leastEngagement(job.cut.thread, job.cut.engagementRule),
     threadHolds: wound.ends.frame.holds && wound.ends.axle.holds && shankLeft(asWound(job, turns)),
-    rise: bar.chassis[2] - bar.axle[2],
   };
 }
 

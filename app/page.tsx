@@ -1,0 +1,5 @@
+import { Shop } from '@/stations/Shop';
+
+export default function Page() {
+  return <Shop />;
+}

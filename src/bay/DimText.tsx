@@ -1,0 +1,45 @@
+import { readTape } from '@/core/units/format';
+import type { Tape } from '@/core/units/tape';
+
+/** Advance widths of the mono face, in px at the two sizes used. */
+const WHOLE = { size: 14, advance: 8.9 };
+const PART = { size: 9.5, advance: 6.1 };
+const PAD = 5;
+
+type Props = { x: number; y: number; mm: number; tape: Tape; after?: string };
+
+/** A length on the drawing: whole inches with a stacked fraction, breaking the line it stands on. */
+export function DimText({ x, y, mm, tape, after = '' }: Props) {
+  const r = readTape(mm, tape);
+  const whole = (r.negative ? '−' : '') + r.whole;
+  const wholeWidth = whole.length * WHOLE.advance;
+  const partWidth = r.top ? Math.max(r.top.length, r.bottom!.length) * PART.advance + 2 : 0;
+  const tail = after ? ` ${after}` : '';
+  const width = wholeWidth + partWidth + tail.length * 6.6;
+  const left = x - width / 2;
+  const part = left + wholeWidth + partWidth / 2 + 1;
+  return (
+    <g className="dim-text">
+      <rect x={left - PAD} y={y - 11} width={width + 2 * PAD} height={22} />
+      <text x={left} y={y + 5} fontSize={WHOLE.size}>
+        {whole}
+      </text>
+      {r.top && (
+        <>
+          <text x={part} y={y - 1.5} fontSize={PART.size} textAnchor="middle">
+            {r.top}
+          </text>
+          <line x1={part - partWidth / 2 + 1} x2={part + partWidth / 2 - 1} y1={y + 0.5} y2={y + 0.5} />
+          <text x={part} y={y + 9} fontSize={PART.size} textAnchor="middle">
+            {r.bottom}
+          </text>
+        </>
+      )}
+      {after && (
+        <text x={left + wholeWidth + partWidth + 6} y={y + 4.5} className="dim-after">
+          {after}
+        </text>
+      )}
+    </g>
+  );
+}

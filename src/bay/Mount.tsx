@@ -1,0 +1,98 @@
+'use client';
+import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { withMounts } from '@/core/job/job';
+import type { Point } from '@/core/rig/schema';
+import { division, snap, type Tape } from '@/core/units/tape';
+import { beginGesture, edit } from '@/store/jobStore';
+import { setRocker } from '@/store/rocker';
+import { DRAGS, type Sheet } from './views';
+
+type Props = {
+  sheet: Sheet;
+  member: string;
+  end: 'chassis' | 'axle';
+  /** where the eye is drawn */
+  at: Point;
+  /** where it is at ride height: what a drag changes */
+  ride: Point;
+  tape: Tape;
+  label: string;
+  movable: boolean;
+};
+
+/** An eye of a bar. Where it may be moved it is a handle for finger, mouse and arrow keys, snapping to the lines of the tape. */
+export function Mount({ sheet, member, end, at, ride, tape, label, movable }: Props) {
+  const [x, y] = sheet.at(at);
+  const grip = useRef<{ x: number; y: number; from: Point; finish: () => void } | null>(null);
+  const { across, down } = DRAGS[sheet.view];
+
+  function moveTo(point: Point) {
+    const changes = [across, down].map((axis) => ({ member, end, axis, mm: point[axis] }));
+    edit((job) => withMounts(job, changes));
+  }
+
+  function moveBy(from: Point, dx: number, dy: number) {
+    const to = [...from] as Point;
+    // Every view looks so that its axes grow up and to the left of the screen. Only what moved is snapped.
+    if (dx) to[across] = snap(from[across] - sheet.toMm(dx), tape);
+    if (dy) to[down] = snap(from[down] - sheet.toMm(dy), tape);
+    moveTo(to);
+  }
+
+  function onPointerDown(e: PointerEvent<SVGGElement>) {
+    if (e.button !== 0) return;
+    e.preventDefault();
+    e.currentTarget.focus();
+    e.currentTarget.setPointerCapture(e.pointerId);
+    // Mounts are set at ride height, so the axle goes back there first.
+    setRocker(0, 0);
+    grip.current = { x: e.clientX, y: e.clientY, from: ride, finish: beginGesture() };
+  }
+
+  function onPointerMove(e: PointerEvent<SVGGElement>) {
+    const g = grip.current;
+    if (g) moveBy(g.from, e.clientX - g.x, e.clientY - g.y);
+  }
+
+  function onPointerUp() {
+    grip.current?.finish();
+    grip.current = null;
+  }
+
+  function onKeyDown(e: KeyboardEvent) {
+    const step = division(tape) * (e.shiftKey ? 8 : 1);
+    const moves: Record<string, [0 | 1 | 2, number]> = {
+      ArrowLeft: [across, step],
+      ArrowRight: [across, -step],
+      ArrowUp: [down, step],
+      ArrowDown: [down, -step],
+    };
+    const move = moves[e.key];
+    if (!move) return;
+    e.preventDefault();
+    e.stopPropagation();
+    setRocker(0, 0);
+    const to = [...ride] as Point;
+    to[move[0]] = snap(ride[move[0]] + move[1], tape);
+    moveTo(to);
+  }
+
+  const handle = movable && {
+    tabIndex: 0,
+    role: 'button',
+    'aria-label': `${label}: drag, or move with the arrow keys`,
+    'data-mount': `${sheet.view}-${end}`,
+    onPointerDown,
+    onPointerMove,
+    onPointerUp,
+    onPointerCancel: onPointerUp,
+    onKeyDown,
+  };
+  return (
+    <g className={`mount ${end}${movable ? ' movable' : ''}`} {...(handle || {})}>
+      {movable && <circle className="halo" cx={x} cy={y} r={22} />}
+      <circle className="eye" cx={x} cy={y} r={movable ? 8 : 6} />
+      <circle className="pin" cx={x} cy={y} r={2.5} />
+    </g>
+  );
+}

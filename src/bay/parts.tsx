@@ -1,0 +1,102 @@
+import type { Point } from '@/core/rig/schema';
+import type { BayModel, Figure } from './model';
+import type { Flat, Sheet } from './views';
+
+const path = (points: Flat[]) => `M${points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join('L')}`;
+
+/** A straight bar of round section between two points, outlined. */
+export function Tube({ a, b, width, className }: { a: Flat; b: Flat; width: number; className: string }) {
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
+  const [nx, ny] = [(-(b[1] - a[1]) / length) * (width / 2), ((b[0] - a[0]) / length) * (width / 2)];
+  const corners: Flat[] = [
+    [a[0] + nx, a[1] + ny],
+    [b[0] + nx, b[1] + ny],
+    [b[0] - nx, b[1] - ny],
+    [a[0] - nx, a[1] - ny],
+  ];
+  return <path className={className} d={`${path(corners)}Z`} />;
+}
+
+/** Both tyres, as the view sees them, upright on the axle's ends. */
+export function Tyres({ sheet, model, figure, className }: { sheet: Sheet; model: BayModel; figure: Figure; className: string }) {
+  const { k } = sheet;
+  const [w, h] = [model.tireWidth * k, 2 * model.tireRadius * k];
+  if (sheet.view === 'side') {
+    const [x, y] = sheet.at(figure.wheels.left);
+    return <circle className={className} cx={x} cy={y} r={model.tireRadius * k} />;
+  }
+  const tilt = leanOf(sheet, figure);
+  return (
+    <>
+      {(['left', 'right'] as const).map((side) => {
+        const [x, y] = sheet.at(figure.wheels[side]);
+        const grooves = sheet.view === 'rear' && className === 'zinc' ? [-0.3, -0.1, 0.1, 0.3] : [];
+        return (
+          <g key={side} transform={`translate(${x.toFixed(2)},${y.toFixed(2)}) rotate(${tilt.toFixed(3)})`}>
+            <rect className={className} x={-w / 2} y={-h / 2} width={w} height={h} rx={Math.min(14, w / 5)} />
+            {grooves.map((g) => (
+              <line key={g} className="groove" x1={g * w} x2={g * w} y1={-h / 2 + 4} y2={h / 2 - 4} />
+            ))}
+          </g>
+        );
+      })}
+    </>
+  );
+}
+
+/** The axle's own tilt on the screen, degrees: roll from behind, steer from above. */
+function leanOf(sheet: Sheet, figure: Figure): number {
+  const [a, b] = [sheet.at(figure.wheels.left), sheet.at(figure.wheels.right)];
+  return (Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI;
+}
+
+/** Tube and differential. */
+export function Axle({ sheet, model, figure }: { sheet: Sheet; model: BayModel; figure: Figure }) {
+  const [cx, cy] = sheet.at(figure.centre);
+  const width = model.tubeDiameter * sheet.k;
+  return (
+    <g>
+      {sheet.view === 'side' ? (
+        <circle className="zinc" cx={cx} cy={cy} r={width / 2} />
+      ) : (
+        <Tube className="zinc" a={sheet.at(figure.tube[0])} b={sheet.at(figure.tube[1])} width={width} />
+      )}
+      <circle className="zinc solid" cx={cx} cy={cy} r={model.cover * sheet.k} />
+    </g>
+  );
+}
+
+/** A bar from eye to eye, drawn at its true diameter but never too thin to see. */
+export function BarLine({ sheet, chassis, axle, od, className = 'bar' }: { sheet: Sheet; chassis: Point; axle: Point; od: number; className?: string }) {
+  return <Tube className={className} a={sheet.at(chassis)} b={sheet.at(axle)} width={Math.max(4, od * sheet.k)} />;
+}
+
+export function Ghost({ sheet, from, to }: { sheet: Sheet; from: Point; to: Point }) {
+  const [a, b] = [sheet.at(from), sheet.at(to)];
+  return <path className="ghost" d={path([a, b])} />;
+}
+
+export function Floor({ sheet, from, to }: { sheet: Sheet; from: Point; to: Point }) {
+  const [a, b] = [sheet.at(from), sheet.at(to)];
+  const hatches = Math.floor((b[0] - a[0]) / 26);
+  return (
+    <g className="floor">
+      <line x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />
+      {Array.from({ length: hatches }, (_, i) => (
+        <line key={i} className="hatch" x1={a[0] + 14 + 26 * i} y1={a[1]} x2={a[0] + 8 + 26 * i} y2={a[1] + 7} />
+      ))}
+    </g>
+  );
+}
+
+/** A plate from a rail or a tube down or up to an eye. */
+export function Plate({ root, eye, rootWidth, eyeWidth, className }: { root: Flat; eye: Flat; rootWidth: number; eyeWidth: number; className: string }) {
+  const beyond = eye[1] > root[1] ? eyeWidth * 0.6 : -eyeWidth * 0.6;
+  const d = path([
+    [root[0] - rootWidth / 2, root[1]],
+    [root[0] + rootWidth / 2, root[1]],
+    [eye[0] + eyeWidth / 2, eye[1] + beyond],
+    [eye[0] - eyeWidth / 2, eye[1] + beyond],
+  ]);
+  return <path className={className} d={`${d}Z`} />;
+}

@@ -1,0 +1,60 @@
+import { scaleLinear } from 'd3';
+import type { Point } from '@/core/rig/schema';
+
+/** The three ways of looking at the axle. */
+export type View = 'rear' | 'side' | 'plan';
+
+export type Flat = [across: number, down: number];
+
+/** From behind; from the left with the front to the left; from above with the front up. mm to mm, down the screen positive. */
+export const PROJECTIONS: Record<View, (p: Point) => Flat> = {
+  rear: ([, y, z]) => [-y, -z],
+  side: ([x, , z]) => [-x, -z],
+  plan: ([x, y]) => [-y, -x],
+};
+
+/** Which coordinates a drag in a view moves: their index, and the sign that the screen gives them. */
+export const DRAGS: Record<View, { across: 0 | 1; down: 0 | 2 }> = {
+  rear: { across: 1, down: 2 },
+  side: { across: 0, down: 2 },
+  plan: { across: 1, down: 0 },
+};
+
+export type Box = { x: number; y: number; width: number; height: number };
+export type Extent = { left: number; right: number; top: number; bottom: number };
+
+/** A view set true to scale into a box of the bay. */
+export type Sheet = {
+  view: View;
+  box: Box;
+  /** px per mm */
+  k: number;
+  at: (p: Point) => Flat;
+  /** mm on the car of a movement on the screen */
+  toMm: (px: number) => number;
+};
+
+/** Fits an extent (mm, projected) into a box without distortion, centred. */
+export function fit(view: View, box: Box, extent: Extent): Sheet {
+  const width = extent.right - extent.left;
+  const height = extent.bottom - extent.top;
+  const k = Math.min(box.width / width, box.height / height);
+  const across = scaleLinear([extent.left, extent.right], centred(box.x, box.width, width * k));
+  const down = scaleLinear([extent.top, extent.bottom], centred(box.y, box.height, height * k));
+  const project = PROJECTIONS[view];
+  return {
+    view,
+    box,
+    k,
+    at: (p) => {
+      const [u, v] = project(p);
+      return [across(u), down(v)];
+    },
+    toMm: (px) => px / k,
+  };
+}
+
+function centred(start: number, room: number, size: number): [number, number] {
+  const from = start + (room - size) / 2;
+  return [from, from + size];
+}

@@ -1,0 +1,62 @@
+import { makeBar } from '@/core/fabricate/bar';
+import { barSpec, panhard } from '@/core/job/job';
+import type { Job } from '@/core/job/schema';
+import { describeBar } from '@/core/locate/lateralBar';
+import { measured } from '@/core/measure/readings';
+import { QUANTITIES, SIDES } from '@/core/measure/quantities';
+import { turnsSoFar } from '@/core/ride/centring';
+import { holdConditions } from './holdPoint';
+import { stripeState, type Basis, type StripeState } from './stripes';
+
+/** The stations that exist, in the order of the work. */
+export const STATIONS = ['job', 'record', 'locate', 'cut', 'weld', 'ride'] as const;
+export type StationId = (typeof STATIONS)[number];
+
+/** What the builder vouches for with a station's own stripe. */
+export function stationBasis(job: Job, station: StationId): Basis | null {
+  const bar = panhard(job);
+  switch (station) {
+    case 'record':
+      return Object.fromEntries(
+        QUANTITIES.flatMap((q) =>
+          (q.sided ? SIDES : [undefined]).flatMap((side) => {
+            const m = measured(job.readings, q.key, side);
+            return m.count ? [[side ? `${q.label}, ${side}` : q.label, m.mm]] : [];
+          }),
+        ),
+      );
+    case 'locate': {
+      const ends = { 'frame end': bar.chassis, 'axle end': bar.axle };
+      const places = ['ahead of the axle', 'left of the centreline', 'off the floor'];
+      return Object.fromEntries(
+        Object.entries(ends).flatMap(([name, point]) => point.map((mm, k) => [`${name}, ${places[k]}`, mm])),
+      );
+    }
+    case 'cut': {
+      const made = makeBar(describeBar(bar).eyeToEye, barSpec(job));
+      return { 'tube length': made.tubeLength, thread: job.cut.thread, 'tube diameter': job.cut.tube.od, 'tube wall': job.cut.tube.wall };
+    }
+    case 'ride':
+      return { 'turns of the tube': String(turnsSoFar(job.ride.rounds)), 'gap left': job.ride.gaps.left ?? 'not read', 'gap right': job.ride.gaps.right ?? 'not read' };
+    default:
+      return null;
+  }
+}
+
+export const stationStripeKey = (station: StationId): string => `station.${station}`;
+
+/** The stripe across a station on the tape. Weld's is drawn by its conditions: whole when both brackets are striped. */
+export function stationStripe(job: Job, station: StationId): StripeState {
+  if (station === 'weld') return weldStripe(job);
+  const basis = stationBasis(job, station);
+  if (!basis) return { kind: 'none' };
+  return stripeState(job.stripes[stationStripeKey(station)], basis, job.tape);
+}
+
+function weldStripe(job: Job): StripeState {
+  const broken = holdConditions(job).flatMap((c) => (c.stripe.kind === 'broken' ? [c.stripe] : []));
+  if (broken.length) return { kind: 'broken', at: broken[0]!.at, changes: broken.flatMap((s) => s.changes) };
+  const { frame, axle } = job.weld.joints;
+  if (frame !== 'striped' || axle !== 'striped') return { kind: 'none' };
+  return { kind: 'whole', at: job.weld.log.at(-1)?.at ?? '' };
+}

@@ -1,0 +1,57 @@
+'use client';
+import { useEffect, useState } from 'react';
+import { locateInput } from '@/core/job/job';
+import { Bay } from '@/bay/Bay';
+import { useJob } from '@/store/jobStore';
+import { useRocker } from '@/store/rocker';
+import { Finder } from '@/ui/Finder';
+import { Help } from '@/ui/Help';
+import { Masthead } from '@/ui/Masthead';
+import { Rocker } from '@/ui/Rocker';
+import { goTo, useRoute } from '@/ui/route';
+import { TapeStrip } from '@/ui/TapeStrip';
+import { useKeys } from '@/ui/keys';
+import { analyse } from '@/workers/analysis';
+import './bench.css';
+import { stations } from './stations';
+
+/** One bay, its stations: the tape above, the card beside, the rocker below. */
+export function Bench() {
+  const job = useJob();
+  const { station } = useRoute();
+  const [open, setOpen] = useState<'help' | 'find' | null>(null);
+  const go = (id: typeof station) => goTo(job.id, id);
+
+  useAnalysisOfJob();
+  useKeys({
+    station: (n) => stations[n - 1] && go(stations[n - 1]!.id),
+    find: () => setOpen('find'),
+    help: () => setOpen('help'),
+  });
+
+  const Card = stations.find((s) => s.id === station)!.card;
+  return (
+    <div className="bench" data-at={station}>
+      <Masthead onFind={() => setOpen('find')} onHelp={() => setOpen('help')} />
+      <TapeStrip stations={stations} current={station} onGo={go} />
+      <div className="bay-side no-print">
+        <Bay movable={station === 'locate'} dimensions={station !== 'job'} />
+        <Rocker />
+      </div>
+      <main className={`bench-card at-${station}`} key={station}>
+        <Card />
+      </main>
+      <Help open={open === 'help'} onClose={() => setOpen(null)} stations={stations.map((s) => s.name)} />
+      <Finder open={open === 'find'} onClose={() => setOpen(null)} onGo={go} />
+    </div>
+  );
+}
+
+/** Every change of the job or the rocker goes to the worker; what comes back is what every station reads. */
+function useAnalysisOfJob(): void {
+  const job = useJob();
+  const { left, right } = useRocker();
+  useEffect(() => {
+    void analyse(locateInput(job, { left, right }));
+  }, [job, left, right]);
+}

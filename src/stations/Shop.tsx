@@ -1,0 +1,56 @@
+'use client';
+import { App as AntApp, ConfigProvider } from 'antd';
+import { useEffect, useState } from 'react';
+import { InputError } from '@/core/rig/read';
+import { startAutosave } from '@/store/autosave';
+import { useJobStore } from '@/store/jobStore';
+import { listJobs, openJob, stockShelf } from '@/store/shelf';
+import { goTo, parseRoute, useRoute } from '@/ui/route';
+import { theme } from '@/ui/theme';
+import { Bench } from './Bench';
+
+/** Opens the shop: the shelf stocked, the job of the address (or the last one touched) on the bench, autosave running. */
+export function Shop() {
+  return (
+    <ConfigProvider theme={theme}>
+      <AntApp>
+        <Door />
+      </AntApp>
+    </ConfigProvider>
+  );
+}
+
+function Door() {
+  const { jobId } = useRoute();
+  const onBench = useJobStore((s) => s.job?.id ?? null);
+  const [problem, setProblem] = useState<string | null>(null);
+
+  useEffect(() => startAutosave(), []);
+
+  useEffect(() => {
+    if (jobId !== null && jobId === useJobStore.getState().job?.id) return;
+    let left = false;
+    void (async () => {
+      try {
+        await stockShelf();
+        if (jobId !== null && (await openJob(jobId))) return;
+        const [last] = await listJobs();
+        if (!left && last) goTo(last.id, parseRoute(window.location.hash).station);
+      } catch (error) {
+        setProblem(explain(error));
+      }
+    })();
+    return () => {
+      left = true;
+    };
+  }, [jobId]);
+
+  if (problem) return <p className="door">{problem}</p>;
+  if (!onBench) return <p className="door">Opening the shop…</p>;
+  return <Bench key={onBench} />;
+}
+
+function explain(error: unknown): string {
+  if (error instanceof InputError) return `This job is damaged in storage (${error.message}). Import it again from its last exported file.`;
+  return 'This browser would not open its storage, which Pellik keeps jobs in. A private window often forbids it: use a normal one.';
+}

@@ -1,0 +1,97 @@
+'use client';
+import { Input } from 'antd';
+import { SHIFT_LIMITS } from '@/core/job/job';
+import type { Job, Use } from '@/core/job/schema';
+import type { Tape } from '@/core/units/tape';
+import { edit, useJob } from '@/store/jobStore';
+import { CardHead, Caution } from '@/ui/Card';
+import { LayoutDrawing } from './LayoutDrawing';
+import { Shelf } from './Shelf';
+import './job.css';
+
+const USES: Record<Use, [name: string, what: string]> = {
+  street: ['Street', 'Quiet, long-lived joints; a car that feels the same both ways.'],
+  autocross: ['Autocross or road course', 'Least sideways movement; noise is accepted.'],
+  drag: ['Drag strip', 'Straight running; small travel.'],
+  offroad: ['Off-road', 'Much travel; the axle may wander more in it.'],
+  tow: ['Towing', 'Load changes the height; judge the bar loaded too.'],
+};
+const TAPES: Record<Tape, string> = { in16: 'inches, 1/16', in32: 'inches, 1/32', mm: 'millimetres' };
+const ENDS: Record<Job['rig']['end'], string> = { rear: 'Rear axle', front: 'Front axle' };
+
+/** What car, what for, by which tape, which end, which layout; and the shelf with every other job. */
+export function JobCard() {
+  const job = useJob();
+  return (
+    <>
+      <CardHead title="The job">What it is for settles which compromises are fine.</CardHead>
+      <label className="text-field">
+        Job
+        <Input id="job-name" maxLength={120} value={job.name} onChange={(e) => edit((j) => ({ ...j, name: e.target.value }))} />
+      </label>
+      <label className="text-field">
+        Car
+        <Input id="job-car" maxLength={200} value={job.car} placeholder="year, body, engine, tyres" onChange={(e) => edit((j) => ({ ...j, car: e.target.value }))} />
+      </label>
+
+      <Choice legend="Tape" options={TAPES} value={job.tape} onPick={(tape) => edit((j) => ({ ...j, tape }))} />
+      <Choice legend="Axle" options={ENDS} value={job.rig.end} onPick={(end) => edit((j) => ({ ...j, rig: { ...j.rig, end } }))} />
+      {job.rig.end === 'front' && (
+        <Caution>On a front axle the track bar must match the drag link in length and angle, or bumps steer the car. Compare the two by eye and tape before anything is welded.</Caution>
+      )}
+
+      <fieldset className="section choice">
+        <legend>Use</legend>
+        {(Object.keys(USES) as Use[]).map((use) => (
+          <label key={use}>
+            <input type="radio" name="use" checked={job.use === use} onChange={() => edit((j) => withUse(j, use))} />
+            <span>
+              <b>{USES[use][0]}</b>
+              <span className="hint">{USES[use][1]}</span>
+            </span>
+          </label>
+        ))}
+      </fieldset>
+
+      <section className="section">
+        <h2>Layout</h2>
+        <div className="layout-tile" aria-label="Three links and a panhard bar, the layout of this job">
+          <LayoutDrawing />
+          <div>
+            <b>Three links + panhard</b>
+            <p className="hint">Two lower links and one upper hold the axle lengthwise and stop it turning; the bar across the car holds it sideways.</p>
+          </div>
+        </div>
+      </section>
+
+      <label className="text-field section">
+        Notes
+        <Input.TextArea rows={3} maxLength={20000} value={job.notes} onChange={(e) => edit((j) => ({ ...j, notes: e.target.value }))} />
+      </label>
+      <Caution>
+        Stands on solid, level ground; the car never held by a jack alone; a wheel under the sill as a second catch. Before building anything new, look for what is already wrong: ovalled holes, cracked welds, loose steering, a bracket never welded.
+      </Caution>
+      <Shelf />
+    </>
+  );
+}
+
+/** A new use brings its own starting limit, unless the builder has set one. */
+function withUse(job: Job, use: Use): Job {
+  const untouched = job.locate.shiftLimit === SHIFT_LIMITS[job.use];
+  return { ...job, use, locate: untouched ? { ...job.locate, shiftLimit: SHIFT_LIMITS[use] } : job.locate };
+}
+
+function Choice<T extends string>({ legend, options, value, onPick }: { legend: string; options: Record<T, string>; value: T; onPick: (v: T) => void }) {
+  return (
+    <fieldset className="pills">
+      <legend>{legend}</legend>
+      {(Object.entries(options) as [T, string][]).map(([key, name]) => (
+        <label key={key}>
+          <input type="radio" name={legend} checked={value === key} onChange={() => onPick(key)} />
+          <span>{name}</span>
+        </label>
+      ))}
+    </fieldset>
+  );
+}

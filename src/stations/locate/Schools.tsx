@@ -1,0 +1,64 @@
+'use client';
+import type { Job } from '@/core/job/schema';
+import { wantedRise, type School, type SchoolComparison } from '@/core/locate/schools';
+import { panhard, travelOf } from '@/core/job/job';
+import { describeBar } from '@/core/locate/lateralBar';
+import { formatDegrees, sayLength } from '@/core/units/format';
+import { edit, useJob } from '@/store/jobStore';
+
+/** A change of height to compare by, mm: one inch, as brackets are drilled; round in either unit. */
+const HOLE = { inch: 25.4, mm: 25 };
+
+/** Where shops disagree: what each way costs on this car, and which one is set. */
+export function Schools({ comparison }: { comparison: SchoolComparison }) {
+  const job = useJob();
+  const { bump, droop } = travelOf(job);
+  const say = (mm: number) => (Number.isFinite(mm) ? sayLength(mm, job.tape) : 'more than it can reach');
+  const step = job.tape === 'mm' ? HOLE.mm : HOLE.inch;
+  const rise = wantedRise('middle', bump, droop);
+  const middle =
+    Math.abs(rise) < 1
+      ? 'Bump and droop are equal here, so both ways are the same.'
+      : `Frame end ${say(Math.abs(rise))} ${rise > 0 ? 'higher' : 'lower'} than the axle end at rest. Over the travel the axle wanders ${say(comparison.middle.range)} in all.`;
+  const bar = describeBar(panhard(job));
+  const [frame, axle] = [panhard(job).chassis[1], panhard(job).axle[1]];
+  const share = axle / (axle - frame);
+  const levels: Record<School, [string, string]> = {
+    ride: ['Level at ride height', `Feels the same left and right where you drive. Over the travel the axle wanders ${say(comparison.ride.range)} in all.`],
+    middle: ['Level in the middle of the travel', middle],
+  };
+  const adjusters: Record<Job['locate']['adjuster'], [string, string]> = {
+    frame: [
+      'Adjust at the frame end only',
+      `Simple. Each ${say(step)} up at the frame end also tilts the bar ${formatDegrees((Math.asin(Math.min(1, step / bar.eyeToEye)) * 180) / Math.PI)}, and lifts the roll centre only ${say(step * share)}.`,
+    ],
+    both: ['Matched holes at both ends', `The bar stays level: ${say(step)} up at both ends lifts the roll centre ${say(step)}. One more bracket to make.`],
+  };
+  return (
+    <>
+      <Pick legend="Two schools: where is it level?" name="school" options={levels} value={job.locate.school} onPick={(school) => edit((j) => ({ ...j, locate: { ...j.locate, school } }))} />
+      <Pick legend="Two schools: where is it adjusted?" name="adjuster" options={adjusters} value={job.locate.adjuster} onPick={(adjuster) => edit((j) => ({ ...j, locate: { ...j.locate, adjuster } }))} />
+    </>
+  );
+}
+
+type PickProps<T extends string> = { legend: string; name: string; options: Record<T, [string, string]>; value: T; onPick: (v: T) => void };
+
+function Pick<T extends string>({ legend, name, options, value, onPick }: PickProps<T>) {
+  return (
+    <section className="section">
+      <h2 id={`${name}-title`}>{legend}</h2>
+      <div className="choice" role="radiogroup" aria-labelledby={`${name}-title`}>
+        {(Object.entries(options) as [T, [string, string]][]).map(([key, [title, cost]]) => (
+          <label key={key}>
+            <input type="radio" name={name} checked={value === key} onChange={() => onPick(key)} />
+            <span>
+              <b>{title}</b>
+              <span className="hint">{cost}</span>
+            </span>
+          </label>
+        ))}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,21 @@
+import type { ComponentType } from 'react';
+import { STATIONS, type StationId } from '@/core/build/stations';
+import { CutCard } from './cut/CutCard';
+import { JobCard } from './job/JobCard';
+import { LocateCard } from './locate/LocateCard';
+import { RecordCard } from './record/RecordCard';
+import { RideCard } from './ride/RideCard';
+import { WeldCard } from './weld/WeldCard';
+
+export type Station = { id: StationId; name: string; card: ComponentType };
+
+const CARDS: Record<StationId, Omit<Station, 'id'>> = {
+  job: { name: 'Job', card: JobCard },
+  record: { name: 'Record', card: RecordCard },
+  locate: { name: 'Locate', card: LocateCard },
+  cut: { name: 'Cut', card: CutCard },
+  weld: { name: 'Weld', card: WeldCard },
+  ride: { name: 'Ride', card: RideCard },
+};
+
+export const stations: Station[] = STATIONS.map((id) => ({ id, ...CARDS[id] }));

@@ -1,0 +1,61 @@
+'use client';
+import { stripeKey, type Condition } from '@/core/build/holdPoint';
+import type { Job } from '@/core/job/schema';
+import { edit, useJob } from '@/store/jobStore';
+import { LengthField } from '@/ui/LengthField';
+import { StripeButton } from '@/ui/Stripe';
+import { drawStripe, wipeStripe } from '@/ui/stripes';
+
+const MOST = 1500;
+
+/** One condition: designed, as measured, and the stripe that says the builder checked it. */
+export function ConditionRow({ condition, next }: { condition: Condition; next: boolean }) {
+  const { weld } = useJob();
+  const { id, label, how, designed, fields, confirm, problem, stripe, holds, basis } = condition;
+  const key = stripeKey(id);
+
+  function draw() {
+    // A plain yes is answered by its stripe: what it rests on is the answer itself.
+    if (confirm) edit((j) => drawStripe(withMeasured(j, id, true), key, { ...basis, answer: true }));
+    else edit((j) => drawStripe(j, key, basis));
+  }
+  const wipe = () => edit((j) => (confirm ? withMeasured(wipeStripe(j, key), id, false) : wipeStripe(j, key)));
+
+  return (
+    <li className={`condition ${stripe.kind}${next ? ' next' : ''}`} data-condition={id} data-holds={String(holds)} data-stripe={stripe.kind}>
+      <div className="condition-what">
+        <h3>{label}</h3>
+        <p className="hint">{how}</p>
+        {stripe.kind === 'broken' && <p className="changed">Since checked: {stripe.changes.join('; ')}.</p>}
+        {problem && <p className="changed">{problem}</p>}
+      </div>
+      {!confirm && (
+        <div className="condition-figures">
+          <p className="designed">
+            <span className="hint">designed</span> {designed}
+          </p>
+          <div className="measured">
+            {fields.map((f) => (
+              <LengthField
+                key={f.key}
+                field={`weld/${f.key}`}
+                label={f.label}
+                showLabel
+                mm={typeof weld.measured[f.key] === 'number' ? (weld.measured[f.key] as number) : null}
+                least={0}
+                most={f.key === 'eyeToEye' ? 2 * MOST : MOST}
+                placeholder="measure"
+                onEnter={(mm, typed) => edit((j) => ({ ...withMeasured(j, f.key, mm), typed: { ...j.typed, [`weld/${f.key}`]: typed } }))}
+              />
+            ))}
+          </div>
+        </div>
+      )}
+      <StripeButton stripe={stripe} label={label} disabled={!confirm && holds !== true} onDraw={draw} onWipe={wipe} />
+    </li>
+  );
+}
+
+function withMeasured(job: Job, key: string, value: number | boolean): Job {
+  return { ...job, weld: { ...job.weld, measured: { ...job.weld.measured, [key]: value } } };
+}

@@ -1,0 +1,96 @@
+'use client';
+import { Button, Input, Modal } from 'antd';
+import { useState } from 'react';
+import { advanceJoint, cutLoose, NEXT_STATE, type Release } from '@/core/build/holdPoint';
+import { JOINT_STATES, type Bracket, type JointState } from '@/core/job/schema';
+import { edit, useJob } from '@/store/jobStore';
+
+const NAMES: Record<Bracket, string> = { frame: 'Frame bracket', axle: 'Axle bracket' };
+const DEEDS: Record<JointState, string> = {
+  scribed: 'Scribe',
+  tacked: 'Tack',
+  welded: 'Finish-weld',
+  torqued: 'Torque the bolt',
+  striped: 'Stripe it',
+};
+const HINTS: Partial<Record<JointState, string>> = {
+  torqued: 'to the maker’s value, car on its weight',
+  striped: 'paint pen across nut and bracket',
+};
+
+type Asking = 'override' | 'cut' | null;
+
+/** A bracket on its way from scribed to striped. Two of the steps are held until their conditions are checked. */
+export function Joint({ bracket, tack, weld }: { bracket: Bracket; tack: Release; weld: Release }) {
+  const job = useJob();
+  const [asking, setAsking] = useState<Asking>(null);
+  const [reason, setReason] = useState('');
+  const state = job.weld.joints[bracket];
+  const next = NEXT_STATE[state];
+  const gate = next === 'tacked' ? tack : next === 'welded' ? weld : null;
+  const held = gate !== null && !gate.released;
+
+  const advance = (why = '') =>
+    edit((j) => {
+      const result = advanceJoint(j, bracket, new Date().toISOString(), why);
+      return result.ok ? result.job : j;
+    });
+
+  function finish() {
+    if (asking === 'override') advance(reason);
+    if (asking === 'cut') edit((j) => cutLoose(j, bracket, new Date().toISOString(), reason));
+    setAsking(null);
+    setReason('');
+  }
+
+  return (
+    <section className="joint" aria-label={NAMES[bracket]} data-bracket={bracket} data-state={state}>
+      <h2>{NAMES[bracket]}</h2>
+      <ol className="joint-states">
+        {JOINT_STATES.map((s) => (
+          <li key={s} aria-current={s === state ? 'step' : undefined} className={JOINT_STATES.indexOf(s) < JOINT_STATES.indexOf(state) ? 'past' : ''}>
+            {s}
+          </li>
+        ))}
+      </ol>
+      {next && (
+        <button type="button" className={`deed${held ? ' held' : ''}`} onClick={() => (held ? setAsking('override') : advance())}>
+          <b>
+            {DEEDS[next]}
+            {held && ': held'}
+          </b>
+          <span>{held ? `${gate.open.length} left to check · or write why you go on` : (HINTS[next] ?? 'everything holds')}</span>
+        </button>
+      )}
+      {state !== 'scribed' && (
+        <Button type="link" className="no-print" onClick={() => setAsking('cut')}>
+          Cut it loose again
+        </Button>
+      )}
+      <Modal
+        open={asking !== null}
+        title={asking === 'cut' ? `Cut the ${NAMES[bracket].toLowerCase()} loose` : `${next ? DEEDS[next] : ''} anyway: ${NAMES[bracket].toLowerCase()}`}
+        okText={asking === 'cut' ? 'Back to scribed' : 'Go on, and keep this on record'}
+        cancelText="Stay"
+        okButtonProps={{ disabled: reason.trim() === '' }}
+        onOk={finish}
+        onCancel={() => setAsking(null)}
+      >
+        {asking === 'override' && gate && (
+          <>
+            <p>Not checked, or not holding:</p>
+            <ul>
+              {gate.open.map((c) => (
+                <li key={c.id}>{c.problem ? `${c.label}: ${c.problem}` : c.label}</li>
+              ))}
+            </ul>
+          </>
+        )}
+        <label>
+          {asking === 'cut' ? 'Why it comes off' : 'Why you go on'}
+          <Input.TextArea rows={3} maxLength={2000} value={reason} onChange={(e) => setReason(e.target.value)} />
+        </label>
+      </Modal>
+    </section>
+  );
+}

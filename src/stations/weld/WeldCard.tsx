@@ -1,0 +1,53 @@
+'use client';
+import { holdConditions, isVerified, release, type Condition, type Step } from '@/core/build/holdPoint';
+import { BRACKETS } from '@/core/job/schema';
+import { useJob } from '@/store/jobStore';
+import { CardHead, Caution } from '@/ui/Card';
+import { ConditionRow } from './ConditionRow';
+import { Joint } from './Joint';
+import { WeldLog } from './WeldLog';
+import './weld.css';
+
+const STEPS: Record<Step, string> = { tack: 'Before tacking', weld: 'Before finish-welding' };
+
+/** The hold point: what must be true before a bracket is tacked, and again before it is finish-welded. */
+export function WeldCard() {
+  const job = useJob();
+  const conditions = holdConditions(job);
+  const next = conditions.find((c) => !isVerified(c));
+  return (
+    <>
+      <CardHead title="Hold before welding">{sumUp(conditions)}</CardHead>
+      <div className="joints">
+        {BRACKETS.map((bracket) => (
+          <Joint key={bracket} bracket={bracket} tack={release(conditions, 'tack')} weld={release(conditions, 'weld')} />
+        ))}
+      </div>
+      <Caution>
+        Battery and modules disconnected, fuel and brake lines out of the heat, tank out or well away, a fire watch with an extinguisher, ventilation, eye and skin cover. A suspension weld carries lives: a qualified welder makes or inspects it; local inspection rules come first.
+      </Caution>
+      {(Object.keys(STEPS) as Step[]).map((step) => (
+        <section key={step} className="section">
+          <h2>{STEPS[step]}</h2>
+          <ul className="conditions">
+            {conditions.filter((c) => c.step === step).map((c) => (
+              <ConditionRow key={c.id} condition={c} next={c === next} />
+            ))}
+          </ul>
+        </section>
+      ))}
+      <WeldLog log={job.weld.log} />
+    </>
+  );
+}
+
+function sumUp(conditions: Condition[]): string {
+  const tack = conditions.filter((c) => c.step === 'tack');
+  const verified = tack.filter(isVerified).length;
+  const broken = tack.filter((c) => c.stripe.kind === 'broken').length;
+  const open = tack.length - verified - broken;
+  const parts = [`${verified} of ${tack.length} hold and are striped`];
+  if (broken) parts.push(`${broken} changed since ${broken === 1 ? 'it was' : 'they were'} checked`);
+  if (open) parts.push(`${open} still to check`);
+  return `With the car on its own weight. ${parts.join('; ')}.`;
+}

@@ -1,0 +1,65 @@
+import { temporal } from 'zundo';
+import { create } from 'zustand';
+import type { Job } from '@/core/job/schema';
+import type { Drafts } from './db';
+
+export type SaveState = { kind: 'saved' } | { kind: 'saving' } | { kind: 'failed'; message: string };
+
+type JobState = {
+  job: Job | null;
+  drafts: Drafts;
+  saving: SaveState;
+};
+
+const UNDO_STEPS = 300;
+
+/** The job on the bench. One place holds it; every edit goes through `edit`, and each edit is one step of undo. */
+export const useJobStore = create<JobState>()(
+  temporal((): JobState => ({ job: null, drafts: {}, saving: { kind: 'saved' } }), {
+    partialize: ({ job }) => ({ job }),
+    equality: (a, b) => a.job === b.job,
+    limit: UNDO_STEPS,
+  }),
+);
+
+const history = () => useJobStore.temporal.getState();
+
+/** Changes the job. A change that gives back the same job is no change. */
+export function edit(change: (job: Job) => Job): void {
+  useJobStore.setState(({ job }) => (job ? { job: change(job) } : {}));
+}
+
+/** The job on the bench; only for what runs while one is there. */
+export function useJob(): Job {
+  return useJobStore((s) => s.job)!;
+}
+
+export function putOnBench(job: Job, drafts: Drafts): void {
+  history().pause();
+  useJobStore.setState({ job, drafts });
+  history().clear();
+  history().resume();
+}
+
+/** Edits between the two count as one step of undo: a drag, not every place it passed. */
+export function beginGesture(): () => void {
+  const before = useJobStore.getState().job;
+  history().pause();
+  return () => {
+    const after = useJobStore.getState().job;
+    useJobStore.setState({ job: before });
+    history().resume();
+    useJobStore.setState({ job: after });
+  };
+}
+
+export const undo = (): void => history().undo();
+export const redo = (): void => history().redo();
+
+export function setDraft(field: string, text: string | null): void {
+  useJobStore.setState(({ drafts }) => {
+    if ((drafts[field] ?? null) === text) return {};
+    const { [field]: _dropped, ...rest } = drafts;
+    return { drafts: text === null ? rest : { ...rest, [field]: text } };
+  });
+}

@@ -1,0 +1,36 @@
+import type { ReactNode } from 'react';
+import './card.css';
+
+/** The top of a bench card: its question and, in one line, what is wanted. */
+export function CardHead({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <header className="card-head">
+      <h1>{title}</h1>
+      <p>{children}</p>
+    </header>
+  );
+}
+
+/** The usual caution at a step that can hurt, in a sentence or two. */
+export function Caution({ children }: { children: ReactNode }) {
+  return (
+    <p className="caution">
+      <span aria-hidden>!</span>
+      <span>{children}</span>
+    </p>
+  );
+}
+
+/** Named results, one a line. */
+export function Readouts({ children }: { children: ReactNode }) {
+  return <dl className="readouts">{children}</dl>;
+}
+
+export function Readout({ name, children, id }: { name: string; children: ReactNode; id?: string }) {
+  return (
+    <div>
+      <dt>{name}</dt>
+      <dd data-readout={id}>{children}</dd>
+    </div>
+  );
+}

@@ -1,0 +1,104 @@
+'use client';
+import { Input, Modal } from 'antd';
+import { useState } from 'react';
+import { STATIONS, type StationId } from '@/core/build/stations';
+import { QUANTITIES, readingKey, SIDES } from '@/core/measure/quantities';
+import { redo, undo } from '@/store/jobStore';
+import { setRocker } from '@/store/rocker';
+import './help.css';
+
+type Find = { name: string; where: string; go: () => void };
+type Props = { open: boolean; onClose: () => void; onGo: (station: StationId) => void };
+
+/** Fields by the names a builder would look for, and where they are. */
+const FIELDS: [name: string, station: StationId, field: string][] = [
+  ['Job name', 'job', 'job-name'],
+  ['Car', 'job', 'job-car'],
+  ...QUANTITIES.flatMap((q): [string, StationId, string][] =>
+    q.sided
+      ? SIDES.map((side) => [`${q.label}, ${side}`, 'record', `field-reading/${readingKey(q.key, side)}`])
+      : [[q.label, 'record', `field-reading/${readingKey(q.key)}`]],
+  ),
+  ['Panhard frame end, off the floor', 'locate', 'field-panhard/chassis/2'],
+  ['Panhard frame end, from the centreline', 'locate', 'field-panhard/chassis/1'],
+  ['Panhard frame end, behind the axle', 'locate', 'field-panhard/chassis/0'],
+  ['Panhard axle end, off the floor', 'locate', 'field-panhard/axle/2'],
+  ['Panhard axle end, from the centreline', 'locate', 'field-panhard/axle/1'],
+  ['Panhard axle end, behind the axle', 'locate', 'field-panhard/axle/0'],
+  ['Sideways movement allowed', 'locate', 'field-shiftLimit'],
+  ['Tube diameter of the bar', 'cut', 'field-cut/od'],
+  ['Thread showing, frame end', 'cut', 'field-cut/frame/showing'],
+  ['Thread showing, axle end', 'cut', 'field-cut/axle/showing'],
+  ['Gap left, on the ground', 'ride', 'field-ride/left'],
+  ['Gap right, on the ground', 'ride', 'field-ride/right'],
+];
+
+/** Finds any value or command by part of its name and goes there. */
+export function Finder({ open, onClose, onGo }: Props) {
+  const [text, setText] = useState('');
+  const [at, setAt] = useState(0);
+  const close = () => {
+    setText('');
+    setAt(0);
+    onClose();
+  };
+  const all: Find[] = [
+    ...STATIONS.map((s) => ({ name: `Go to ${s[0]!.toUpperCase()}${s.slice(1)}`, where: 'station', go: () => onGo(s) })),
+    ...FIELDS.map(([name, station, id]) => ({
+      name,
+      where: station,
+      go: () => {
+        onGo(station);
+        focusWhenThere(id);
+      },
+    })),
+    { name: 'Undo', where: 'command', go: undo },
+    { name: 'Redo', where: 'command', go: redo },
+    { name: 'Back to ride height', where: 'command', go: () => setRocker(0, 0) },
+    { name: 'Print this card', where: 'command', go: () => setTimeout(() => window.print(), 400) },
+  ];
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const found = all.filter((f) => words.every((w) => `${f.name} ${f.where}`.toLowerCase().includes(w)));
+  const take = (f: Find | undefined) => {
+    if (!f) return;
+    close();
+    f.go();
+  };
+  return (
+    <Modal open={open} onCancel={close} footer={null} title="Find a value or a command" destroyOnHidden>
+      <Input
+        autoFocus
+        aria-label="What to find"
+        placeholder="track, frame end, undo…"
+        value={text}
+        onChange={(e) => {
+          setText(e.target.value);
+          setAt(0);
+        }}
+        onKeyDown={(e) => {
+          if (e.key === 'ArrowDown') setAt(Math.min(at + 1, found.length - 1));
+          else if (e.key === 'ArrowUp') setAt(Math.max(at - 1, 0));
+          else if (e.key === 'Enter') take(found[at]);
+          else return;
+          e.preventDefault();
+        }}
+      />
+      <div className="finder-list" role="listbox" aria-label="Found">
+        {found.map((f, i) => (
+          <button key={f.name} type="button" role="option" aria-selected={i === at} onClick={() => take(f)}>
+            {f.name}
+            <span className="where">{f.where}</span>
+          </button>
+        ))}
+        {found.length === 0 && <p className="keys-note">Nothing by that name. Try a shorter word, like “tyre”.</p>}
+      </div>
+    </Modal>
+  );
+}
+
+/** The card of another station needs a moment to be there. */
+function focusWhenThere(id: string, tries = 20): void {
+  const field = document.getElementById(id);
+  if (field) field.focus();
+  else if (tries > 0) setTimeout(() => focusWhenThere(id, tries - 1), 50);
+}

@@ -1,0 +1,37 @@
+'use client';
+import { useJob, useJobStore, redo, undo } from '@/store/jobStore';
+import { useStore } from 'zustand';
+import './masthead.css';
+
+const LAYOUT_NAMES = { 'three-link-panhard': 'three links + panhard' } as const;
+
+/** The car on the bench, whether it is saved, and the few commands that are always at hand. */
+export function Masthead({ onFind, onHelp }: { onFind: () => void; onHelp: () => void }) {
+  const job = useJob();
+  const saving = useJobStore((s) => s.saving);
+  const past = useStore(useJobStore.temporal, (s) => s.pastStates.length);
+  const future = useStore(useJobStore.temporal, (s) => s.futureStates.length);
+  return (
+    <header className="masthead no-print">
+      <b>PELLIK</b>
+      <span className="masthead-job">
+        {job.name || 'Unnamed job'} · {job.rig.end} axle · {LAYOUT_NAMES[job.layout]}
+      </span>
+      <span className={`masthead-save ${saving.kind}`} role="status">
+        {saving.kind === 'failed' ? saving.message : saving.kind === 'saving' ? 'saving' : 'all saved'}
+      </span>
+      <button type="button" onClick={undo} disabled={past === 0}>
+        undo
+      </button>
+      <button type="button" onClick={redo} disabled={future === 0}>
+        redo
+      </button>
+      <button type="button" onClick={onFind} title="Find any value or command (/)">
+        / find
+      </button>
+      <button type="button" onClick={onHelp} aria-label="Help and keys" title="Help and keys (?)">
+        ?
+      </button>
+    </header>
+  );
+}

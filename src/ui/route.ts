@@ -1,0 +1,27 @@
+'use client';
+import { useSyncExternalStore } from 'react';
+import { STATIONS, type StationId } from '@/core/build/stations';
+
+/** Which job is on the bench and at which station, kept in the address so that a reload comes back to it. */
+export type Route = { jobId: string | null; station: StationId };
+
+export function parseRoute(hash: string): Route {
+  const [jobId, station] = hash.replace(/^#\/?/, '').split('/');
+  return {
+    jobId: jobId ? decodeURIComponent(jobId) : null,
+    station: STATIONS.find((s) => s === station) ?? 'job',
+  };
+}
+
+export function goTo(jobId: string, station: StationId): void {
+  window.location.hash = `/${encodeURIComponent(jobId)}/${station}`;
+}
+
+const subscribe = (onChange: () => void) => {
+  window.addEventListener('hashchange', onChange);
+  return () => window.removeEventListener('hashchange', onChange);
+};
+
+export function useRoute(): Route {
+  return parseRoute(useSyncExternalStore(subscribe, () => window.location.hash, () => ''));
+}

@@ -1,0 +1,10 @@
+/** Hands a text to the browser as a file to save. */
+export function saveText(name: string, text: string, type = 'application/json'): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  // The browser has the blob once the click has been handled.
+  setTimeout(() => URL.revokeObjectURL(url), 1000);
+}
