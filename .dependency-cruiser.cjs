@@ -3,7 +3,11 @@ const forbid = (name, from, to) => ({ name, severity: 'error', from: { path: fro
 
 module.exports = {
   forbidden: [
-    forbid('core-is-pure', '^src/core', 'node_modules/(react|react-dom|next|antd|@ant-design|d3|dexie|zustand|zundo|comlink)/'),
+    forbid(
+      'core-is-pure',
+      '^src/core',
+      'node_modules/(react|react-dom|next|antd|@ant-design|d3|dexie|zustand|zundo|comlink)/',
+    ),
     forbid('core-knows-no-other-room', '^src/core', '^(src/(?!core)|app/)'),
     forbid('stations-keep-apart', '^src/stations/([^/]+)/', '^src/stations/(?!$1/)[^/]+/'),
     forbid('nothing-below-knows-stations', '^src/(bay|ui|store|workers)', '^(src/stations|app/)'),
@@ -15,6 +19,9 @@ module.exports = {
     doNotFollow: { path: 'node_modules' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.json' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
   },
 };

@@ -10,7 +10,8 @@ function main(args: string[]): number {
     return 2;
   }
   try {
-    if (statSync(file).size > LARGEST_FILE) throw new InputError('', 'larger than 32 MB, the most that is read');
+    if (statSync(file).size > LARGEST_FILE)
+      throw new InputError('', 'larger than 32 MB, the most that is read');
     const answer = solveRig(readRig(readFileSync(file, 'utf8')));
     process.stdout.write(`${JSON.stringify(answer, null, 1)}\n`);
     return 0;
@@ -21,6 +22,7 @@ function main(args: string[]): number {
   }
 }
 
-const isFileError = (error: unknown): error is NodeJS.ErrnoException => error instanceof Error && 'syscall' in error;
+const isFileError = (error: unknown): error is NodeJS.ErrnoException =>
+  error instanceof Error && 'syscall' in error;
 
 process.exitCode = main(process.argv.slice(2));

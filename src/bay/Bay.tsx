@@ -4,31 +4,37 @@ import { panhard } from '@/core/job/job';
 import { useJob } from '@/store/jobStore';
 import { useAnalysis } from '@/workers/analysis';
 import './bay.css';
+import type { Figures } from './figures';
 import { bayModel } from './model';
 import { PlanView } from './PlanView';
 import { RearView } from './RearView';
 import { SideView } from './SideView';
 import type { Box } from './views';
 
-type Props = { movable: boolean; dimensions: boolean };
+type Props = { movable: boolean; figures: Figures };
 type Room = { rear: Box; side: Box | null; plan: Box | null };
 
 const PAD = 14;
 const TITLE = 22;
 
 /** The bay: this car's axle in three views, true to scale, moved by the rocker. */
-export function Bay({ movable, dimensions }: Props) {
+export function Bay({ movable, figures }: Props) {
   const job = useJob();
   const result = useAnalysis((s) => s.result);
   const [frame, size] = useSize();
   const model = bayModel(job, result);
   const bar = panhard(job);
   const room = layOut(size.width, size.height);
-  const shared = { model, bar, tape: job.tape, movable, dimensions };
+  const shared = { model, bar, tape: job.tape, movable, figures };
   return (
     <div className="bay" ref={frame}>
       {size.width > 0 && (
-        <svg width={size.width} height={size.height} role="group" aria-label="The axle, from behind, from the side and from above">
+        <svg
+          width={size.width}
+          height={size.height}
+          role="group"
+          aria-label="The axle, from behind, from the side and from above"
+        >
           <Title box={room.rear} name="rear" note="from behind the car" />
           <RearView box={inside(room.rear)} {...shared} />
           {room.side && <Title box={room.side} name="side" note="front to the left" />}

@@ -4,23 +4,32 @@ import type { Tape } from '@/core/units/tape';
 /** Advance widths of the mono face, in px at the two sizes used. */
 const WHOLE = { size: 14, advance: 8.9 };
 const PART = { size: 9.5, advance: 6.1 };
+const WORD_ADVANCE = 5.7;
+const GAP = 6;
 const PAD = 5;
 
-type Props = { x: number; y: number; mm: number; tape: Tape; after?: string };
+type Props = { x: number; y: number; mm: number; tape: Tape; before?: string; after?: string };
 
 /** A length on the drawing: whole inches with a stacked fraction, breaking the line it stands on. */
-export function DimText({ x, y, mm, tape, after = '' }: Props) {
+export function DimText({ x, y, mm, tape, before = '', after = '' }: Props) {
   const r = readTape(mm, tape);
   const whole = (r.negative ? '−' : '') + r.whole;
   const wholeWidth = whole.length * WHOLE.advance;
   const partWidth = r.top ? Math.max(r.top.length, r.bottom!.length) * PART.advance + 2 : 0;
-  const tail = after ? ` ${after}` : '';
-  const width = wholeWidth + partWidth + tail.length * 6.6;
-  const left = x - width / 2;
+  const head = before ? before.length * WORD_ADVANCE + GAP : 0;
+  const tail = after ? after.length * WORD_ADVANCE + GAP : 0;
+  const width = head + wholeWidth + partWidth + tail;
+  const start = x - width / 2;
+  const left = start + head;
   const part = left + wholeWidth + partWidth / 2 + 1;
   return (
     <g className="dim-text">
-      <rect x={left - PAD} y={y - 11} width={width + 2 * PAD} height={22} />
+      <rect x={start - PAD} y={y - 11} width={width + 2 * PAD} height={22} />
+      {before && (
+        <text x={start} y={y + 4.5} className="dim-word">
+          {before}
+        </text>
+      )}
       <text x={left} y={y + 5} fontSize={WHOLE.size}>
         {whole}
       </text>
@@ -36,7 +45,7 @@ export function DimText({ x, y, mm, tape, after = '' }: Props) {
         </>
       )}
       {after && (
-        <text x={left + wholeWidth + partWidth + 6} y={y + 4.5} className="dim-after">
+        <text x={left + wholeWidth + partWidth + GAP} y={y + 4.5} className="dim-word">
           {after}
         </text>
       )}

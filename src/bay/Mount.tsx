@@ -77,22 +77,37 @@ export function Mount({ sheet, member, end, at, ride, tape, label, movable }: Pr
     moveTo(to);
   }
 
-  const handle = movable && {
-    tabIndex: 0,
-    role: 'button',
-    'aria-label': `${label}: drag, or move with the arrow keys`,
-    'data-mount': `${sheet.view}-${end}`,
-    onPointerDown,
-    onPointerMove,
-    onPointerUp,
-    onPointerCancel: onPointerUp,
-    onKeyDown,
-  };
+  if (!movable) {
+    return (
+      <g className={`mount ${end}`}>
+        <Eye x={x} y={y} radius={6} />
+      </g>
+    );
+  }
   return (
-    <g className={`mount ${end}${movable ? ' movable' : ''}`} {...(handle || {})}>
-      {movable && <circle className="halo" cx={x} cy={y} r={22} />}
-      <circle className="eye" cx={x} cy={y} r={movable ? 8 : 6} />
-      <circle className="pin" cx={x} cy={y} r={2.5} />
+    <g
+      className={`mount movable ${end}`}
+      tabIndex={0}
+      role="button"
+      aria-label={`${label}: drag, or move with the arrow keys`}
+      data-mount={`${sheet.view}-${end}`}
+      onPointerDown={onPointerDown}
+      onPointerMove={onPointerMove}
+      onPointerUp={onPointerUp}
+      onPointerCancel={onPointerUp}
+      onKeyDown={onKeyDown}
+    >
+      <circle className="halo" cx={x} cy={y} r={22} />
+      <Eye x={x} y={y} radius={8} />
     </g>
+  );
+}
+
+function Eye({ x, y, radius }: { x: number; y: number; radius: number }) {
+  return (
+    <>
+      <circle className="eye" cx={x} cy={y} r={radius} />
+      <circle className="pin" cx={x} cy={y} r={2.5} />
+    </>
   );
 }

@@ -1,14 +1,15 @@
 import type { LinkMember, Point } from '@/core/rig/schema';
 import type { Tape } from '@/core/units/tape';
 import { Dimension } from './Dimension';
+import type { Figures } from './figures';
 import { lateral, RAIL, type BayModel } from './model';
 import { Mount } from './Mount';
 import { Axle, BarLine, Ghost, Tyres } from './parts';
 import { fit, type Box, type Sheet } from './views';
 
-type Props = { box: Box; model: BayModel; bar: LinkMember; tape: Tape; movable: boolean; dimensions: boolean };
+type Props = { box: Box; model: BayModel; bar: LinkMember; tape: Tape; movable: boolean; figures: Figures };
 
-export function PlanView({ box, model, bar, tape, movable, dimensions }: Props) {
+export function PlanView({ box, model, bar, tape, movable, figures }: Props) {
   const half = model.track / 2 + model.tireWidth / 2 + 40;
   const ahead = Math.max(model.tireRadius, ...model.now.bars.map((b) => b.chassis[0])) + 50;
   const behind = Math.max(model.tireRadius, -bar.chassis[0], -bar.axle[0]) + 50;
@@ -18,27 +19,71 @@ export function PlanView({ box, model, bar, tape, movable, dimensions }: Props) 
     <g>
       <PlanRails sheet={sheet} model={model} ahead={ahead} behind={behind} />
       <g className="centreline">
-        <line x1={sheet.at([0, 0, 0])[0]} x2={sheet.at([0, 0, 0])[0]} y1={sheet.at([ahead, 0, 0])[1]} y2={sheet.at([-behind, 0, 0])[1]} />
+        <line
+          x1={sheet.at([0, 0, 0])[0]}
+          x2={sheet.at([0, 0, 0])[0]}
+          y1={sheet.at([ahead, 0, 0])[1]}
+          y2={sheet.at([-behind, 0, 0])[1]}
+        />
       </g>
       <Tyres sheet={sheet} model={model} figure={model.now} className="zinc" />
       <Axle sheet={sheet} model={model} figure={model.now} />
-      {model.now.bars.filter((b) => b.id !== bar.id).map((b) => <BarLine key={b.id} sheet={sheet} {...b} className="bar link" />)}
-      {model.ghosts.leftUp && <Ghost sheet={sheet} from={now.chassis} to={lateral(model.ghosts.leftUp).axle} />}
+      {model.now.bars
+        .filter((b) => b.id !== bar.id)
+        .map((b) => (
+          <BarLine key={b.id} sheet={sheet} {...b} className="bar link" />
+        ))}
+      {model.ghosts.leftUp && (
+        <Ghost sheet={sheet} from={now.chassis} to={lateral(model.ghosts.leftUp).axle} />
+      )}
       <BarLine sheet={sheet} {...now} />
-      {dimensions && (['chassis', 'axle'] as const).map((end) => <Behind key={end} sheet={sheet} eye={bar[end]} tape={tape} />)}
-      <Mount sheet={sheet} member={bar.id} end="chassis" at={now.chassis} ride={bar.chassis} tape={tape} label="Frame end, from above" movable={movable} />
-      <Mount sheet={sheet} member={bar.id} end="axle" at={now.axle} ride={bar.axle} tape={tape} label="Axle end, from above" movable={movable} />
+      {figures === 'mounts' &&
+        (['chassis', 'axle'] as const).map((end) => (
+          <Behind key={end} sheet={sheet} eye={bar[end]} tape={tape} />
+        ))}
+      <Mount
+        sheet={sheet}
+        member={bar.id}
+        end="chassis"
+        at={now.chassis}
+        ride={bar.chassis}
+        tape={tape}
+        label="Frame end, from above"
+        movable={movable}
+      />
+      <Mount
+        sheet={sheet}
+        member={bar.id}
+        end="axle"
+        at={now.axle}
+        ride={bar.axle}
+        tape={tape}
+        label="Axle end, from above"
+        movable={movable}
+      />
     </g>
   );
 }
 
-function PlanRails({ sheet, model, ahead, behind }: { sheet: Sheet; model: BayModel; ahead: number; behind: number }) {
+function PlanRails({
+  sheet,
+  model,
+  ahead,
+  behind,
+}: {
+  sheet: Sheet;
+  model: BayModel;
+  ahead: number;
+  behind: number;
+}) {
   return (
     <g>
       {model.rails.flatMap((rail) =>
         [rail.outside, rail.outside - Math.sign(rail.outside) * RAIL.width].map((y) => {
           const [a, b] = [sheet.at([ahead, y, 0]), sheet.at([-behind, y, 0])];
-          return <line key={`${rail.side}${y}`} className="oxide-line" x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />;
+          return (
+            <line key={`${rail.side}${y}`} className="oxide-line" x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />
+          );
         }),
       )}
     </g>

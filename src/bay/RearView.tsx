@@ -2,16 +2,19 @@ import type { LinkMember } from '@/core/rig/schema';
 import type { Tape } from '@/core/units/tape';
 import { Dimension } from './Dimension';
 import { DimText } from './DimText';
+import type { Figures } from './figures';
+import { CarFigures, GapFigures } from './CarFigures';
 import { lateral, RAIL, type BayModel } from './model';
 import { Mount } from './Mount';
 import { Axle, BarLine, Floor, Ghost, Plate, Tyres } from './parts';
 import { fit, type Box, type Flat, type Sheet } from './views';
 
-type Props = { box: Box; model: BayModel; bar: LinkMember; tape: Tape; movable: boolean; dimensions: boolean };
+type Props = { box: Box; model: BayModel; bar: LinkMember; tape: Tape; movable: boolean; figures: Figures };
 
-export function RearView({ box, model, bar, tape, movable, dimensions }: Props) {
+export function RearView({ box, model, bar, tape, movable, figures }: Props) {
   const half = model.track / 2 + model.tireWidth / 2 + 70;
-  const top = Math.max(2 * model.tireRadius + model.bump, ...model.rails.map((r) => r.underside + RAIL.height)) + 40;
+  const top =
+    Math.max(2 * model.tireRadius + model.bump, ...model.rails.map((r) => r.underside + RAIL.height)) + 40;
   const sheet = fit('rear', box, { left: -half, right: half, top: -top, bottom: 70 });
   const now = lateral(model.now);
   const { bump, droop, leftUp } = model.ghosts;
@@ -19,17 +22,42 @@ export function RearView({ box, model, bar, tape, movable, dimensions }: Props) 
     <g>
       <Floor sheet={sheet} from={[0, half, 0]} to={[0, -half, 0]} />
       <Centreline sheet={sheet} top={top} />
-      {[bump, droop].map((figure, i) => figure && <Tyres key={i} sheet={sheet} model={model} figure={figure} className="ghost" />)}
+      {[bump, droop].map(
+        (figure, i) =>
+          figure && <Tyres key={i} sheet={sheet} model={model} figure={figure} className="ghost" />,
+      )}
       <Tyres sheet={sheet} model={model} figure={model.now} className="zinc" />
       <Rails sheet={sheet} model={model} />
       <Axle sheet={sheet} model={model} figure={model.now} />
       <Brackets sheet={sheet} model={model} />
-      {[bump, droop, leftUp].map((figure, i) => figure && <Ghost key={i} sheet={sheet} from={now.chassis} to={lateral(figure).axle} />)}
+      {[bump, droop, leftUp].map(
+        (figure, i) => figure && <Ghost key={i} sheet={sheet} from={now.chassis} to={lateral(figure).axle} />,
+      )}
       <BarLine sheet={sheet} {...now} />
-      {dimensions && <Dimensions sheet={sheet} model={model} bar={bar} tape={tape} />}
+      {figures === 'mounts' && <MountFigures sheet={sheet} model={model} bar={bar} tape={tape} />}
+      {figures === 'car' && <CarFigures sheet={sheet} model={model} tape={tape} />}
+      {(figures === 'car' || figures === 'gaps') && <GapFigures sheet={sheet} model={model} tape={tape} />}
       <RollCentre sheet={sheet} model={model} tape={tape} />
-      <Mount sheet={sheet} member={bar.id} end="chassis" at={now.chassis} ride={bar.chassis} tape={tape} label="Frame end" movable={movable} />
-      <Mount sheet={sheet} member={bar.id} end="axle" at={now.axle} ride={bar.axle} tape={tape} label="Axle end" movable={movable} />
+      <Mount
+        sheet={sheet}
+        member={bar.id}
+        end="chassis"
+        at={now.chassis}
+        ride={bar.chassis}
+        tape={tape}
+        label="Frame end"
+        movable={movable}
+      />
+      <Mount
+        sheet={sheet}
+        member={bar.id}
+        end="axle"
+        at={now.axle}
+        ride={bar.axle}
+        tape={tape}
+        label="Axle end"
+        movable={movable}
+      />
     </g>
   );
 }
@@ -55,7 +83,17 @@ function Rails({ sheet, model }: { sheet: Sheet; model: BayModel }) {
       })}
       {[left, right].map((rail) => {
         const [x, y] = sheet.at([0, Math.max(rail.outside, inside(rail)), rail.underside + RAIL.height]);
-        return <rect key={rail.side} className="oxide" x={x} y={y} width={RAIL.width * sheet.k} height={RAIL.height * sheet.k} rx={2} />;
+        return (
+          <rect
+            key={rail.side}
+            className="oxide"
+            x={x}
+            y={y}
+            width={RAIL.width * sheet.k}
+            height={RAIL.height * sheet.k}
+            rx={2}
+          />
+        );
       })}
     </g>
   );
@@ -66,18 +104,50 @@ function Brackets({ sheet, model }: { sheet: Sheet; model: BayModel }) {
   const bar = lateral(model.now);
   const rail = model.rails.find((r) => Math.sign(r.outside) === Math.sign(bar.chassis[1] || 1))!;
   const middle = rail.outside - Math.sign(rail.outside) * (RAIL.width / 2);
-  const share = Math.min(1, Math.max(0, (model.now.tube[0][1] - bar.axle[1]) / (model.now.tube[0][1] - model.now.tube[1][1])));
-  const onTube = model.now.tube[0].map((v, k) => v + share * (model.now.tube[1][k]! - v)) as [number, number, number];
+  const share = Math.min(
+    1,
+    Math.max(0, (model.now.tube[0][1] - bar.axle[1]) / (model.now.tube[0][1] - model.now.tube[1][1])),
+  );
+  const onTube = model.now.tube[0].map((v, k) => v + share * (model.now.tube[1][k]! - v)) as [
+    number,
+    number,
+    number,
+  ];
   return (
     <g>
-      <Plate className="oxide plate" root={sheet.at([0, middle, rail.underside])} eye={sheet.at(bar.chassis)} rootWidth={90 * sheet.k} eyeWidth={56 * sheet.k} />
-      <Plate className="zinc plate" root={sheet.at(onTube)} eye={sheet.at(bar.axle)} rootWidth={84 * sheet.k} eyeWidth={52 * sheet.k} />
+      <Plate
+        className="oxide plate"
+        root={sheet.at([0, middle, rail.underside])}
+        eye={sheet.at(bar.chassis)}
+        rootWidth={90 * sheet.k}
+        eyeWidth={56 * sheet.k}
+      />
+      <Plate
+        className="zinc plate"
+        root={sheet.at(onTube)}
+        eye={sheet.at(bar.axle)}
+        rootWidth={84 * sheet.k}
+        eyeWidth={52 * sheet.k}
+      />
     </g>
   );
 }
 
+/** A figure beside an eye stands this far from it, px. */
+const ASIDE = 34;
+
 /** Heights from the floor, distances from the centreline, and the bar itself; each kept clear of the others. */
-function Dimensions({ sheet, model, bar, tape }: { sheet: Sheet; model: BayModel; bar: LinkMember; tape: Tape }) {
+function MountFigures({
+  sheet,
+  model,
+  bar,
+  tape,
+}: {
+  sheet: Sheet;
+  model: BayModel;
+  bar: LinkMember;
+  tape: Tape;
+}) {
   const railTop = Math.max(...model.rails.map((r) => r.underside)) + RAIL.height;
   const above = Math.max(sheet.at([0, 0, railTop])[1] - 26, sheet.box.y + 34);
   const below = sheet.at([0, 0, 0.24 * model.tireRadius])[1];
@@ -85,7 +155,15 @@ function Dimensions({ sheet, model, bar, tape }: { sheet: Sheet; model: BayModel
   const middle = sheet.at([0, 0, 0])[0];
   const eyes = { chassis: sheet.at(bar.chassis), axle: sheet.at(bar.axle) };
   const length = Math.hypot(...bar.chassis.map((v, k) => v - bar.axle[k]!));
-  const aside = (eye: Flat): number => eye[0] + (eye[0] < middle ? -34 : 34);
+  // Outboard of the eye, unless the tyre is there.
+  const walls = [1, -1].map((s) => sheet.at([0, s * (model.track / 2 - model.tireWidth / 2), 0])[0]) as [
+    number,
+    number,
+  ];
+  const aside = (eye: Flat): number => {
+    const out = eye[0] + (eye[0] < middle ? -ASIDE : ASIDE);
+    return out - ASIDE > walls[0] && out + ASIDE < walls[1] ? out : 2 * eye[0] - out;
+  };
   return (
     <g className="dimensions">
       {(['chassis', 'axle'] as const).map((end) => {
@@ -95,11 +173,23 @@ function Dimensions({ sheet, model, bar, tape }: { sheet: Sheet; model: BayModel
             <line className="extension" x1={eye[0]} x2={eye[0]} y1={above - 5} y2={below + 5} />
             <line className="extension" x1={eye[0]} x2={aside(eye)} y1={eye[1]} y2={eye[1]} />
             <Dimension from={[eye[0], above]} to={[middle, above]} mm={Math.abs(bar[end][1])} tape={tape} />
-            <Dimension from={[aside(eye), floor]} to={[aside(eye), eye[1]]} mm={bar[end][2]} tape={tape} label={0.42} />
+            <Dimension
+              from={[aside(eye), floor]}
+              to={[aside(eye), eye[1]]}
+              mm={bar[end][2]}
+              tape={tape}
+              label={0.42}
+            />
           </g>
         );
       })}
-      <Dimension from={[eyes.chassis[0], below]} to={[eyes.axle[0], below]} mm={length} tape={tape} after="eye to eye" />
+      <Dimension
+        from={[eyes.chassis[0], below]}
+        to={[eyes.axle[0], below]}
+        mm={length}
+        tape={tape}
+        after="eye to eye"
+      />
     </g>
   );
 }
@@ -114,10 +204,7 @@ function RollCentre({ sheet, model, tape }: { sheet: Sheet; model: BayModel; tap
       <line className="track" x1={x} x2={x} y1={high} y2={low} />
       <circle cx={x} cy={y} r={6} />
       <path d={`M${x - 12},${y}H${x + 12}M${x},${y - 12}V${y + 12}`} />
-      <g className="named" transform={`translate(${x + 16},${y - 20})`}>
-        <text>roll centre</text>
-        <DimText x={92} y={-5} mm={height} tape={tape} />
-      </g>
+      <DimText x={x + 78} y={y - 25} mm={height} tape={tape} before="roll centre" />
     </g>
   );
 }

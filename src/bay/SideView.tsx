@@ -13,7 +13,9 @@ export function SideView({ box, model }: { box: Box; model: BayModel }) {
   return (
     <g>
       <Floor sheet={sheet} from={[ahead, 0, 0]} to={[-behind, 0, 0]} />
-      {[model.ghosts.bump, model.ghosts.droop].map((f, i) => f && <Tyres key={i} sheet={sheet} model={model} figure={f} className="ghost" />)}
+      {[model.ghosts.bump, model.ghosts.droop].map(
+        (f, i) => f && <Tyres key={i} sheet={sheet} model={model} figure={f} className="ghost" />,
+      )}
       <Tyres sheet={sheet} model={model} figure={model.now} className="zinc" />
       {[0, RAIL.height].map((h) => {
         const [a, b] = [sheet.at([ahead, 0, left.underside + h]), sheet.at([-behind, 0, left.underside + h])];

@@ -12,13 +12,15 @@ import type { Point } from '@/core/rig/schema';
 export const RAIL = { width: 50, height: 100 };
 
 export type Bar = { id: string; chassis: Point; axle: Point; od: number };
-export type Rail = { side: Side; outside: number; underside: number };
+type Rail = { side: Side; outside: number; underside: number };
 
 /** An axle attitude as the bay draws it: where the wheels, the tube's ends, the differential and the bars stand. */
 export type Figure = { wheels: Record<Side, Point>; tube: [Point, Point]; centre: Point; bars: Bar[] };
 
 export type BayModel = {
   tireRadius: number;
+  /** each side as measured; the model stands on their mean */
+  radii: Record<Side, number>;
   tireWidth: number;
   track: number;
   tubeDiameter: number;
@@ -48,7 +50,12 @@ export function bayModel(job: Job, result: LocateResult | null): BayModel {
       wheels: { left: place([0, track / 2, tireRadius]), right: place([0, -track / 2, tireRadius]) },
       tube: [place([0, inner, tireRadius]), place([0, -inner, tireRadius])],
       centre: place([0, 0, tireRadius]),
-      bars: rig.members.map((m) => ({ id: m.id, chassis: m.chassis, axle: place(m.axle), od: m.od ?? DRAWN_OD })),
+      bars: rig.members.map((m) => ({
+        id: m.id,
+        chassis: m.chassis,
+        axle: place(m.axle),
+        od: m.od ?? DRAWN_OD,
+      })),
     };
   };
   const swept = (pose: SweptPose | undefined) => (pose && isReached(pose) ? figure(pose) : null);
@@ -57,6 +64,10 @@ export function bayModel(job: Job, result: LocateResult | null): BayModel {
   const height = current?.rollCentreHeight ?? null;
   return {
     tireRadius,
+    radii: {
+      left: measured(readings, 'tireRadius', 'left').mm,
+      right: measured(readings, 'tireRadius', 'right').mm,
+    },
     tireWidth,
     track,
     tubeDiameter: measured(readings, 'tubeDiameter').mm,

@@ -5,7 +5,7 @@ import type { Flat, Sheet } from './views';
 const path = (points: Flat[]) => `M${points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join('L')}`;
 
 /** A straight bar of round section between two points, outlined. */
-export function Tube({ a, b, width, className }: { a: Flat; b: Flat; width: number; className: string }) {
+function Tube({ a, b, width, className }: { a: Flat; b: Flat; width: number; className: string }) {
   const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
   const [nx, ny] = [(-(b[1] - a[1]) / length) * (width / 2), ((b[0] - a[0]) / length) * (width / 2)];
   const corners: Flat[] = [
@@ -18,7 +18,17 @@ export function Tube({ a, b, width, className }: { a: Flat; b: Flat; width: numb
 }
 
 /** Both tyres, as the view sees them, upright on the axle's ends. */
-export function Tyres({ sheet, model, figure, className }: { sheet: Sheet; model: BayModel; figure: Figure; className: string }) {
+export function Tyres({
+  sheet,
+  model,
+  figure,
+  className,
+}: {
+  sheet: Sheet;
+  model: BayModel;
+  figure: Figure;
+  className: string;
+}) {
   const { k } = sheet;
   const [w, h] = [model.tireWidth * k, 2 * model.tireRadius * k];
   if (sheet.view === 'side') {
@@ -67,8 +77,22 @@ export function Axle({ sheet, model, figure }: { sheet: Sheet; model: BayModel; 
 }
 
 /** A bar from eye to eye, drawn at its true diameter but never too thin to see. */
-export function BarLine({ sheet, chassis, axle, od, className = 'bar' }: { sheet: Sheet; chassis: Point; axle: Point; od: number; className?: string }) {
-  return <Tube className={className} a={sheet.at(chassis)} b={sheet.at(axle)} width={Math.max(4, od * sheet.k)} />;
+export function BarLine({
+  sheet,
+  chassis,
+  axle,
+  od,
+  className = 'bar',
+}: {
+  sheet: Sheet;
+  chassis: Point;
+  axle: Point;
+  od: number;
+  className?: string;
+}) {
+  return (
+    <Tube className={className} a={sheet.at(chassis)} b={sheet.at(axle)} width={Math.max(4, od * sheet.k)} />
+  );
 }
 
 export function Ghost({ sheet, from, to }: { sheet: Sheet; from: Point; to: Point }) {
@@ -83,14 +107,33 @@ export function Floor({ sheet, from, to }: { sheet: Sheet; from: Point; to: Poin
     <g className="floor">
       <line x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />
       {Array.from({ length: hatches }, (_, i) => (
-        <line key={i} className="hatch" x1={a[0] + 14 + 26 * i} y1={a[1]} x2={a[0] + 8 + 26 * i} y2={a[1] + 7} />
+        <line
+          key={i}
+          className="hatch"
+          x1={a[0] + 14 + 26 * i}
+          y1={a[1]}
+          x2={a[0] + 8 + 26 * i}
+          y2={a[1] + 7}
+        />
       ))}
     </g>
   );
 }
 
 /** A plate from a rail or a tube down or up to an eye. */
-export function Plate({ root, eye, rootWidth, eyeWidth, className }: { root: Flat; eye: Flat; rootWidth: number; eyeWidth: number; className: string }) {
+export function Plate({
+  root,
+  eye,
+  rootWidth,
+  eyeWidth,
+  className,
+}: {
+  root: Flat;
+  eye: Flat;
+  rootWidth: number;
+  eyeWidth: number;
+  className: string;
+}) {
   const beyond = eye[1] > root[1] ? eyeWidth * 0.6 : -eyeWidth * 0.6;
   const d = path([
     [root[0] - rootWidth / 2, root[1]],

@@ -7,7 +7,7 @@ export type View = 'rear' | 'side' | 'plan';
 export type Flat = [across: number, down: number];
 
 /** From behind; from the left with the front to the left; from above with the front up. mm to mm, down the screen positive. */
-export const PROJECTIONS: Record<View, (p: Point) => Flat> = {
+const PROJECTIONS: Record<View, (p: Point) => Flat> = {
   rear: ([, y, z]) => [-y, -z],
   side: ([x, , z]) => [-x, -z],
   plan: ([x, y]) => [-y, -x],

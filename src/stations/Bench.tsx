@@ -1,7 +1,9 @@
 'use client';
 import { useEffect, useState } from 'react';
 import { locateInput } from '@/core/job/job';
+import type { StationId } from '@/core/build/stations';
 import { Bay } from '@/bay/Bay';
+import type { Figures } from '@/bay/figures';
 import { useJob } from '@/store/jobStore';
 import { useRocker } from '@/store/rocker';
 import { Finder } from '@/ui/Finder';
@@ -14,6 +16,16 @@ import { useKeys } from '@/ui/keys';
 import { analyse } from '@/workers/analysis';
 import './bench.css';
 import { stations } from './stations';
+
+/** What each station measures is what the bay shows of the figures. */
+const FIGURES: Record<StationId, Figures> = {
+  job: 'none',
+  record: 'car',
+  locate: 'mounts',
+  cut: 'mounts',
+  weld: 'mounts',
+  ride: 'gaps',
+};
 
 /** One bay, its stations: the tape above, the card beside, the rocker below. */
 export function Bench() {
@@ -35,7 +47,7 @@ export function Bench() {
       <Masthead onFind={() => setOpen('find')} onHelp={() => setOpen('help')} />
       <TapeStrip stations={stations} current={station} onGo={go} />
       <div className="bay-side no-print">
-        <Bay movable={station === 'locate'} dimensions={station !== 'job'} />
+        <Bay movable={station === 'locate'} figures={FIGURES[station]} />
         <Rocker />
       </div>
       <main className={`bench-card at-${station}`} key={station}>

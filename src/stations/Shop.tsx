@@ -51,6 +51,7 @@ function Door() {
 }
 
 function explain(error: unknown): string {
-  if (error instanceof InputError) return `This job is damaged in storage (${error.message}). Import it again from its last exported file.`;
+  if (error instanceof InputError)
+    return `This job is damaged in storage (${error.message}). Import it again from its last exported file.`;
   return 'This browser would not open its storage, which Pellik keeps jobs in. A private window often forbids it: use a normal one.';
 }

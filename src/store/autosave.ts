@@ -30,9 +30,19 @@ export function startAutosave(): () => void {
     writing = false;
   }
 
-  async function put(job: NonNullable<ReturnType<typeof useJobStore.getState>['job']>, drafts: Record<string, string>) {
+  async function put(
+    job: NonNullable<ReturnType<typeof useJobStore.getState>['job']>,
+    drafts: Record<string, string>,
+  ) {
     try {
-      await db.jobs.put({ id: job.id, name: job.name, car: job.car, updatedAt: new Date().toISOString(), job, drafts });
+      await db.jobs.put({
+        id: job.id,
+        name: job.name,
+        car: job.car,
+        updatedAt: new Date().toISOString(),
+        job,
+        drafts,
+      });
       useJobStore.setState({ saving: { kind: 'saved' } });
     } catch (error) {
       useJobStore.setState({ saving: { kind: 'failed', message: explain(error) } });
@@ -47,6 +57,7 @@ export function startAutosave(): () => void {
 
 function explain(error: unknown): string {
   const name = error instanceof Error ? error.name : '';
-  if (/quota/i.test(name)) return 'This browser’s storage is full. Export the job to a file now, then free some space.';
+  if (/quota/i.test(name))
+    return 'This browser’s storage is full. Export the job to a file now, then free some space.';
   return 'This browser would not store the job. Export it to a file now, so that nothing is lost.';
 }

@@ -1,9 +1,10 @@
 import { temporal } from 'zundo';
 import { create } from 'zustand';
 import type { Job } from '@/core/job/schema';
+import { without } from '@/core/without';
 import type { Drafts } from './db';
 
-export type SaveState = { kind: 'saved' } | { kind: 'saving' } | { kind: 'failed'; message: string };
+type SaveState = { kind: 'saved' } | { kind: 'saving' } | { kind: 'failed'; message: string };
 
 type JobState = {
   job: Job | null;
@@ -59,7 +60,7 @@ export const redo = (): void => history().redo();
 export function setDraft(field: string, text: string | null): void {
   useJobStore.setState(({ drafts }) => {
     if ((drafts[field] ?? null) === text) return {};
-    const { [field]: _dropped, ...rest } = drafts;
+    const rest = without(drafts, field);
     return { drafts: text === null ? rest : { ...rest, [field]: text } };
   });
 }

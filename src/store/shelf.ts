@@ -7,9 +7,16 @@ import { db, type JobRow } from './db';
 import { demoJobs } from './demo';
 import { putOnBench, useJobStore } from './jobStore';
 
-export const freshId = (): string => `job-${crypto.randomUUID().slice(0, 13)}`;
+const freshId = (): string => `job-${crypto.randomUUID().slice(0, 13)}`;
 
-const row = (job: Job): JobRow => ({ id: job.id, name: job.name, car: job.car, updatedAt: new Date().toISOString(), job, drafts: {} });
+const row = (job: Job): JobRow => ({
+  id: job.id,
+  name: job.name,
+  car: job.car,
+  updatedAt: new Date().toISOString(),
+  job,
+  drafts: {},
+});
 
 /** Jobs on the shelf, the last touched first. */
 export const listJobs = (): Promise<JobRow[]> => db.jobs.orderBy('updatedAt').reverse().toArray();

@@ -43,7 +43,11 @@ export function Finder({ open, onClose, onGo }: Props) {
     onClose();
   };
   const all: Find[] = [
-    ...STATIONS.map((s) => ({ name: `Go to ${s[0]!.toUpperCase()}${s.slice(1)}`, where: 'station', go: () => onGo(s) })),
+    ...STATIONS.map((s) => ({
+      name: `Go to ${s[0]!.toUpperCase()}${s.slice(1)}`,
+      where: 'station',
+      go: () => onGo(s),
+    })),
     ...FIELDS.map(([name, station, id]) => ({
       name,
       where: station,
@@ -90,7 +94,9 @@ export function Finder({ open, onClose, onGo }: Props) {
             <span className="where">{f.where}</span>
           </button>
         ))}
-        {found.length === 0 && <p className="keys-note">Nothing by that name. Try a shorter word, like “tyre”.</p>}
+        {found.length === 0 && (
+          <p className="keys-note">Nothing by that name. Try a shorter word, like “tyre”.</p>
+        )}
       </div>
     </Modal>
   );

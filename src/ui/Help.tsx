@@ -3,7 +3,15 @@ import { Modal } from 'antd';
 import './help.css';
 
 /** The keys, on one page. */
-export function Help({ open, onClose, stations }: { open: boolean; onClose: () => void; stations: string[] }) {
+export function Help({
+  open,
+  onClose,
+  stations,
+}: {
+  open: boolean;
+  onClose: () => void;
+  stations: string[];
+}) {
   const keys: [string, string][] = [
     [`1 – ${stations.length}`, `The stations: ${stations.join(', ')}`],
     ['↑  ↓', 'Both wheels up, both down'],
@@ -26,12 +34,18 @@ export function Help({ open, onClose, stations }: { open: boolean; onClose: () =
         ))}
       </dl>
       <p className="keys-note">
-        A length may be typed as <code>28 1/2</code>, <code>28-1/2</code>, <code>28.5</code>, <code>2&apos; 4 1/2&quot;</code> or <code>724mm</code>. A place may end in its side: <code>18 7/8 L</code>, <code>6 1/2 behind</code>.
+        A length may be typed as <code>28 1/2</code>, <code>28-1/2</code>, <code>28.5</code>,{' '}
+        <code>2&apos; 4 1/2&quot;</code> or <code>724mm</code>. A place may end in its side:{' '}
+        <code>18 7/8 L</code>, <code>6 1/2 behind</code>.
       </p>
       <p className="keys-note">
-        Rust-red is fixed to the frame, grey to the axle, dashed is elsewhere in its travel. A paint stripe means you checked it; a broken stripe means something under it has changed since.
+        Rust-red is fixed to the frame, grey to the axle, dashed is elsewhere in its travel. A paint stripe
+        means you checked it; a broken stripe means something under it has changed since.
       </p>
-      <p className="keys-note">What Pellik works out helps you judge. It certifies nothing: local rules, the vehicle maker and a qualified welder or inspector come first.</p>
+      <p className="keys-note">
+        What Pellik works out helps you judge. It certifies nothing: local rules, the vehicle maker and a
+        qualified welder or inspector come first.
+      </p>
     </Modal>
   );
 }

@@ -24,7 +24,17 @@ type Props = {
 };
 
 /** A length as a fabricator types it. What cannot be taken stays where it was typed, with the reason under it. */
-export function LengthField({ field, label, mm, least, most, onEnter, ways, placeholder, showLabel = false }: Props) {
+export function LengthField({
+  field,
+  label,
+  mm,
+  least,
+  most,
+  onEnter,
+  ways,
+  placeholder,
+  showLabel = false,
+}: Props) {
   const { tape, typed } = useJob();
   const draft = useJobStore((s) => s.drafts[field]);
   const [focused, setFocused] = useState(false);
@@ -33,7 +43,12 @@ export function LengthField({ field, label, mm, least, most, onEnter, ways, plac
   const size = mm === null ? null : ways ? Math.abs(mm) : mm;
   const shown = size === null ? '' : shownLength(size, typed[field], tape);
   const outcome = draft === undefined ? null : read(draft);
-  const problem = outcome && (!focused || insisted) ? (outcome.ok ? 'Typed, not taken over yet: press Enter.' : outcome.message) : null;
+  const problem =
+    outcome && (!focused || insisted)
+      ? outcome.ok
+        ? 'Typed, not taken over yet: press Enter.'
+        : outcome.message
+      : null;
 
   function read(text: string): { ok: true; mm: number; text: string } | { ok: false; message: string } {
     const { bare, sign } = ways ? splitWay(text, ways, mm) : { bare: text, sign: 1 };
@@ -41,12 +56,16 @@ export function LengthField({ field, label, mm, least, most, onEnter, ways, plac
     if (!parsed.ok) return parsed;
     const value = ways ? sign * parsed.mm : parsed.mm;
     if (value < least || value > most) {
-      return { ok: false, message: `Should be between ${sayWay(least)} and ${sayWay(most)}. Check the tape and type it again.` };
+      return {
+        ok: false,
+        message: `Should be between ${sayWay(least)} and ${sayWay(most)}. Check the tape and type it again.`,
+      };
     }
     return { ok: true, mm: value, text: bare.trim() };
   }
 
-  const sayWay = (v: number) => (ways ? `${sayLength(Math.abs(v), tape)} ${ways[v < 0 ? 1 : 0]}` : sayLength(v, tape));
+  const sayWay = (v: number) =>
+    ways ? `${sayLength(Math.abs(v), tape)} ${ways[v < 0 ? 1 : 0]}` : sayLength(v, tape);
 
   function enter() {
     setInsisted(true);
@@ -102,7 +121,12 @@ export function LengthField({ field, label, mm, least, most, onEnter, ways, plac
           }}
         />
         {ways && mm !== null && (
-          <button type="button" className="way" aria-label={`${label}: ${ways[mm < 0 ? 1 : 0]}. Change to ${ways[mm < 0 ? 0 : 1]}`} onClick={() => onEnter(-mm, typed[field] ?? shown)}>
+          <button
+            type="button"
+            className="way"
+            aria-label={`${label}: ${ways[mm < 0 ? 1 : 0]}. Change to ${ways[mm < 0 ? 0 : 1]}`}
+            onClick={() => onEnter(-mm, typed[field] ?? shown)}
+          >
             {ways[mm < 0 ? 1 : 0]}
           </button>
         )}

@@ -29,7 +29,9 @@ export function Rocker() {
         value={value}
         included={false}
         ariaLabelForHandle={`${side} wheel, up or down from ride height`}
-        ariaValueTextFormatterForHandle={(v) => `${formatLength(v ?? 0, job.tape)} ${job.tape === 'mm' ? 'mm' : 'inches'}`}
+        ariaValueTextFormatterForHandle={(v) =>
+          `${formatLength(v ?? 0, job.tape)} ${job.tape === 'mm' ? 'mm' : 'inches'}`
+        }
         marks={{ [-droop]: mark(-droop), 0: 'ride', [bump]: mark(bump) }}
         tooltip={{ formatter: (v) => mark(v ?? 0) }}
         onChange={(v) => {
@@ -50,9 +52,27 @@ export function Rocker() {
       {rail('left', left)}
       {rail('right', right)}
       <div className="rocker-buttons">
-        {button('ride', 'Back to ride height', () => { setPlaying(null); setRocker(0, 0); }, atRide && !playing)}
-        {button('both', 'Play both wheels together, droop to bump', () => setPlaying(playing === 'heave' ? null : 'heave'), playing === 'heave')}
-        {button('roll', 'Play one wheel up as the other goes down', () => setPlaying(playing === 'roll' ? null : 'roll'), playing === 'roll')}
+        {button(
+          'ride',
+          'Back to ride height',
+          () => {
+            setPlaying(null);
+            setRocker(0, 0);
+          },
+          atRide && !playing,
+        )}
+        {button(
+          'both',
+          'Play both wheels together, droop to bump',
+          () => setPlaying(playing === 'heave' ? null : 'heave'),
+          playing === 'heave',
+        )}
+        {button(
+          'roll',
+          'Play one wheel up as the other goes down',
+          () => setPlaying(playing === 'roll' ? null : 'roll'),
+          playing === 'roll',
+        )}
       </div>
     </div>
   );

@@ -5,7 +5,17 @@ import { drawStripe, wipeStripe } from './stripes';
 import { StripeButton } from './Stripe';
 
 /** The stripe across a whole station: the builder's word that it was checked, broken by any later change. */
-export function StationStripe({ station, title, note, disabled }: { station: StationId; title: string; note: string; disabled?: boolean }) {
+export function StationStripe({
+  station,
+  title,
+  note,
+  disabled,
+}: {
+  station: StationId;
+  title: string;
+  note: string;
+  disabled?: boolean;
+}) {
   const job = useJob();
   const stripe = stationStripe(job, station);
   const key = stationStripeKey(station);
@@ -13,7 +23,14 @@ export function StationStripe({ station, title, note, disabled }: { station: Sta
     <div className="stripe-row no-print">
       <div>
         <h2>{title}</h2>
-        {stripe.kind === 'broken' ? <p className="changed">Since checked: {stripe.changes.slice(0, 2).join('; ')}{stripe.changes.length > 2 ? '; and more' : ''}.</p> : <p>{note}</p>}
+        {stripe.kind === 'broken' ? (
+          <p className="changed">
+            Since checked: {stripe.changes.slice(0, 2).join('; ')}
+            {stripe.changes.length > 2 ? '; and more' : ''}.
+          </p>
+        ) : (
+          <p>{note}</p>
+        )}
       </div>
       <StripeButton
         stripe={stripe}

@@ -19,9 +19,19 @@ export function StripeMark({ kind, width = 68 }: { kind: StripeState['kind']; wi
   );
 }
 
-const SAYS: Record<StripeState['kind'], string> = { none: 'not checked', whole: 'checked', broken: 'changed since it was checked' };
+const SAYS: Record<StripeState['kind'], string> = {
+  none: 'not checked',
+  whole: 'checked',
+  broken: 'changed since it was checked',
+};
 
-type Props = { stripe: StripeState; label: string; disabled?: boolean; onDraw: () => void; onWipe: () => void };
+type Props = {
+  stripe: StripeState;
+  label: string;
+  disabled?: boolean;
+  onDraw: () => void;
+  onWipe: () => void;
+};
 
 /** Draws the stripe across something the builder has verified, or wipes it off. */
 export function StripeButton({ stripe, label, disabled = false, onDraw, onWipe }: Props) {
@@ -37,7 +47,9 @@ export function StripeButton({ stripe, label, disabled = false, onDraw, onWipe }
       onClick={whole ? onWipe : onDraw}
     >
       <StripeMark kind={stripe.kind} />
-      <span className="stripe-word">{whole ? 'checked' : stripe.kind === 'broken' ? 'check again' : disabled ? 'not yet' : 'check'}</span>
+      <span className="stripe-word">
+        {whole ? 'checked' : stripe.kind === 'broken' ? 'check again' : disabled ? 'not yet' : 'check'}
+      </span>
     </button>
   );
 }

@@ -5,7 +5,11 @@ import { useJob } from '@/store/jobStore';
 import { StripeMark } from './Stripe';
 import './tape.css';
 
-type Props = { stations: { id: StationId; name: string }[]; current: StationId; onGo: (id: StationId) => void };
+type Props = {
+  stations: { id: StationId; name: string }[];
+  current: StationId;
+  onGo: (id: StationId) => void;
+};
 
 const TICK_PX = 8;
 
@@ -18,11 +22,21 @@ export function TapeStrip({ stations, current, onGo }: Props) {
       {stations.map(({ id, name }, i) => {
         const stripe = stationStripe(job, id);
         return (
-          <button key={id} type="button" aria-current={id === current ? 'step' : undefined} data-station={id} onClick={() => onGo(id)}>
+          <button
+            key={id}
+            type="button"
+            aria-current={id === current ? 'step' : undefined}
+            data-station={id}
+            onClick={() => onGo(id)}
+          >
             <span className="tape-number">{i + 1}</span>
             {name}
             {stripe.kind !== 'none' && <StripeMark kind={stripe.kind} width={34} />}
-            {stripe.kind !== 'none' && <span className="unseen">{stripe.kind === 'whole' ? 'checked' : 'changed since it was checked'}</span>}
+            {stripe.kind !== 'none' && (
+              <span className="unseen">
+                {stripe.kind === 'whole' ? 'checked' : 'changed since it was checked'}
+              </span>
+            )}
           </button>
         );
       })}

@@ -6,7 +6,11 @@ import { setRocker } from '@/store/rocker';
 import './verdicts.css';
 
 const WORDS: Record<State, string> = { ok: 'holds', look: 'look', stop: 'stop' };
-const SIGNS: Record<State, string> = { ok: 'M3 9 L7 13 L15 4', look: 'M9 3 V11 M9 14.5 V15', stop: 'M4 4 L14 14 M14 4 L4 14' };
+const SIGNS: Record<State, string> = {
+  ok: 'M3 9 L7 13 L15 4',
+  look: 'M9 3 V11 M9 14.5 V15',
+  stop: 'M4 4 L14 14 M14 4 L4 14',
+};
 
 /** Verdict, reason, remedy. A remedy that moves a mount is a button that does it, and one step of undo. */
 export function Verdicts({ verdicts }: { verdicts: Verdict[] }) {

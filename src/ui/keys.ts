@@ -58,5 +58,9 @@ function travelKeys({ key, target }: KeyboardEvent): boolean {
 }
 
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (/^(TEXTAREA|SELECT)$/.test(target.tagName) || (target.tagName === 'INPUT' && !/^(radio|checkbox|file)$/.test((target as HTMLInputElement).type)));
+  return (
+    target instanceof HTMLElement &&
+    (/^(TEXTAREA|SELECT)$/.test(target.tagName) ||
+      (target.tagName === 'INPUT' && !/^(radio|checkbox|file)$/.test((target as HTMLInputElement).type)))
+  );
 }

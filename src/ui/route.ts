@@ -23,5 +23,11 @@ const subscribe = (onChange: () => void) => {
 };
 
 export function useRoute(): Route {
-  return parseRoute(useSyncExternalStore(subscribe, () => window.location.hash, () => ''));
+  return parseRoute(
+    useSyncExternalStore(
+      subscribe,
+      () => window.location.hash,
+      () => '',
+    ),
+  );
 }

@@ -1,12 +1,10 @@
 import type { Basis } from '@/core/build/stripes';
 import type { Job } from '@/core/job/schema';
+import { without } from '@/core/without';
 
 export const drawStripe = (job: Job, key: string, basis: Basis): Job => ({
   ...job,
   stripes: { ...job.stripes, [key]: { at: new Date().toISOString(), basis } },
 });
 
-export function wipeStripe(job: Job, key: string): Job {
-  const { [key]: _wiped, ...stripes } = job.stripes;
-  return { ...job, stripes };
-}
+export const wipeStripe = (job: Job, key: string): Job => ({ ...job, stripes: without(job.stripes, key) });

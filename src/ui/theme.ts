@@ -18,5 +18,13 @@ export const theme: ThemeConfig = {
     motionDurationMid: '0.12s',
     motionDurationSlow: '0.16s',
   },
-  components: { Modal: { titleFontSize: 22 } },
+  components: {
+    Modal: { titleFontSize: 22 },
+    Segmented: {
+      trackBg: '#e6dcc8',
+      itemSelectedBg: '#23211d',
+      itemSelectedColor: '#ffffff',
+      itemColor: '#23211d',
+    },
+  },
 };

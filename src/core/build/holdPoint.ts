@@ -15,7 +15,7 @@ const CLEARANCE = 12.7;
 export type Step = 'tack' | 'weld';
 
 /** One thing to be measured for a condition; `key` is where the job keeps it. */
-export type Field = { key: string; label: string };
+type Field = { key: string; label: string };
 
 /** Something that must be true before a bracket is tacked or finish-welded. */
 export type Condition = {
@@ -66,13 +66,19 @@ export function holdConditions(job: Job): Condition[] {
       step,
       label,
       how: 'Floor to the middle of each eye, car on its weight.',
-      designed: wanted === 0 ? `level ± ${say(LEVEL)}` : `frame end ${say(Math.abs(wanted))} ${wanted > 0 ? 'up' : 'down'} ± ${say(LEVEL)}`,
+      designed:
+        wanted === 0
+          ? `level ± ${say(LEVEL)}`
+          : `frame end ${say(Math.abs(wanted))} ${wanted > 0 ? 'up' : 'down'} ± ${say(LEVEL)}`,
       fields: [
         { key: `${id}.frame`, label: 'frame end' },
         { key: `${id}.axle`, label: 'axle end' },
       ],
       holds: error === null ? null : Math.abs(error) <= LEVEL + 1e-6,
-      problem: error === null ? null : `${say(Math.abs(error))} too ${error > 0 ? 'high' : 'low'} at the frame end. Move the bracket ${error > 0 ? 'down' : 'up'} before it is fixed.`,
+      problem:
+        error === null
+          ? null
+          : `${say(Math.abs(error))} too ${error > 0 ? 'high' : 'low'} at the frame end. Move the bracket ${error > 0 ? 'down' : 'up'} before it is fixed.`,
       basis: mounts,
     };
   };
@@ -91,7 +97,10 @@ export function holdConditions(job: Job): Condition[] {
         { key: `${id}.right`, label: 'right' },
       ],
       holds: offset === null ? null : Math.abs(offset) <= job.ride.tolerance + 1e-6,
-      problem: offset === null ? null : `Axle sits ${say(Math.abs(offset))} to the ${offset > 0 ? 'left' : 'right'}. Push it over and hold it there.`,
+      problem:
+        offset === null
+          ? null
+          : `Axle sits ${say(Math.abs(offset))} to the ${offset > 0 ? 'left' : 'right'}. Push it over and hold it there.`,
     };
   };
   const confirm = (id: string, step: Step, label: string, how: string): Draft => ({
@@ -113,7 +122,12 @@ export function holdConditions(job: Job): Condition[] {
   const shortest = showing.includes(null) ? null : Math.min(...(showing as number[]));
 
   const drafts: Draft[] = [
-    confirm('onWheels', 'tack', 'Weight is on the tyres, car bounced and rolled', 'Nobody under it while it is bounced. A bar set level in droop is wrong at ride height.'),
+    confirm(
+      'onWheels',
+      'tack',
+      'Weight is on the tyres, car bounced and rolled',
+      'Nobody under it while it is bounced. A bar set level in droop is wrong at ride height.',
+    ),
     level('level', 'tack', 'Bar level, frame end against axle end'),
     {
       id: 'eyeToEye',
@@ -123,7 +137,10 @@ export function holdConditions(job: Job): Condition[] {
       designed: say(bar.eyeToEye),
       fields: [{ key: 'eyeToEye', label: 'measured' }],
       holds: eyeToEye === null ? null : Math.abs(eyeToEye - bar.eyeToEye) <= EYE_TO_EYE + 1e-6,
-      problem: eyeToEye === null ? null : `${say(Math.abs(eyeToEye - bar.eyeToEye))} ${eyeToEye > bar.eyeToEye ? 'longer' : 'shorter'} than designed. Move a bracket, or correct the ends on Locate.`,
+      problem:
+        eyeToEye === null
+          ? null
+          : `${say(Math.abs(eyeToEye - bar.eyeToEye))} ${eyeToEye > bar.eyeToEye ? 'longer' : 'shorter'} than designed. Move a bracket, or correct the ends on Locate.`,
       basis: layout,
     },
     {
@@ -134,8 +151,16 @@ export function holdConditions(job: Job): Condition[] {
       designed: `at least ${say(CLEARANCE)}`,
       fields: [{ key: 'clearance', label: 'measured' }],
       holds: clearance === null ? null : clearance >= CLEARANCE - 1e-6,
-      problem: clearance === null ? null : `${say(CLEARANCE - clearance)} short. What clears at rest hits at bump: move the bar before it is fixed.`,
-      basis: { ...layout, 'frame end, behind the axle': -member.chassis[0], 'axle end, behind the axle': -member.axle[0], 'travel up': bump },
+      problem:
+        clearance === null
+          ? null
+          : `${say(CLEARANCE - clearance)} short. What clears at rest hits at bump: move the bar before it is fixed.`,
+      basis: {
+        ...layout,
+        'frame end, behind the axle': -member.chassis[0],
+        'axle end, behind the axle': -member.axle[0],
+        'travel up': bump,
+      },
     },
     {
       id: 'thread',
@@ -148,20 +173,45 @@ export function holdConditions(job: Job): Condition[] {
         { key: 'thread.axle', label: 'showing, axle' },
       ],
       holds: shortest === null ? null : shortest >= made.limit - 1e-6,
-      problem: shortest === null ? null : `Only ${say(Math.max(0, shortest))} is in the tube. A bar that is long enough only because its threads are nearly out is too short: make a longer tube.`,
-      basis: { thread: job.cut.thread, 'least engagement': made.limit, 'shank, frame end': job.cut.ends.frame.shank, 'shank, axle end': job.cut.ends.axle.shank },
+      problem:
+        shortest === null
+          ? null
+          : `Only ${say(Math.max(0, shortest))} is in the tube. A bar that is long enough only because its threads are nearly out is too short: make a longer tube.`,
+      basis: {
+        thread: job.cut.thread,
+        'least engagement': made.limit,
+        'shank, frame end': job.cut.ends.frame.shank,
+        'shank, axle end': job.cut.ends.axle.shank,
+      },
     },
     centred('centred', 'tack', 'Axle centred, tyre to frame left and right'),
-    confirm('fit', 'tack', 'Brackets level and plumb, bright metal all round', 'Ground back past the paint, weld-through primer where it will be closed in, mock-up bushings in, bolt heads on the side that stays clear.'),
-    confirm('cycled', 'weld', 'Cycled bump to droop since tacking', 'Nothing touches, nothing binds, the tacks have not cracked.'),
+    confirm(
+      'fit',
+      'tack',
+      'Brackets level and plumb, bright metal all round',
+      'Ground back past the paint, weld-through primer where it will be closed in, mock-up bushings in, bolt heads on the side that stays clear.',
+    ),
+    confirm(
+      'cycled',
+      'weld',
+      'Cycled bump to droop since tacking',
+      'Nothing touches, nothing binds, the tacks have not cracked.',
+    ),
     level('levelAgain', 'weld', 'Bar still level, measured again'),
     centred('centredAgain', 'weld', 'Axle still centred, measured again'),
-    confirm('partsOut', 'weld', 'Bushings and rod ends safe from the heat', 'Real bushings out; a spare rod end wound into each bung to sink the heat and keep the thread.'),
+    confirm(
+      'partsOut',
+      'weld',
+      'Bushings and rod ends safe from the heat',
+      'Real bushings out; a spare rod end wound into each bung to sink the heat and keep the thread.',
+    ),
   ];
 
   return drafts.map((draft) => {
     const fields = draft.fields ?? [];
-    const asMeasured = Object.fromEntries(fields.map((f) => [`measured, ${f.label}`, read(f.key) ?? 'not measured']));
+    const asMeasured = Object.fromEntries(
+      fields.map((f) => [`measured, ${f.label}`, read(f.key) ?? 'not measured']),
+    );
     const answer: Basis = fields.length ? asMeasured : { answer: draft.holds === true };
     const basis: Basis = { ...draft.basis, ...answer };
     return {

@@ -34,10 +34,19 @@ export function stationBasis(job: Job, station: StationId): Basis | null {
     }
     case 'cut': {
       const made = makeBar(describeBar(bar).eyeToEye, barSpec(job));
-      return { 'tube length': made.tubeLength, thread: job.cut.thread, 'tube diameter': job.cut.tube.od, 'tube wall': job.cut.tube.wall };
+      return {
+        'tube length': made.tubeLength,
+        thread: job.cut.thread,
+        'tube diameter': job.cut.tube.od,
+        'tube wall': job.cut.tube.wall,
+      };
     }
     case 'ride':
-      return { 'turns of the tube': String(turnsSoFar(job.ride.rounds)), 'gap left': job.ride.gaps.left ?? 'not read', 'gap right': job.ride.gaps.right ?? 'not read' };
+      return {
+        'turns of the tube': String(turnsSoFar(job.ride.rounds)),
+        'gap left': job.ride.gaps.left ?? 'not read',
+        'gap right': job.ride.gaps.right ?? 'not read',
+      };
     default:
       return null;
   }

@@ -6,9 +6,7 @@ import type { Stripe } from '@/core/job/schema';
 export type Basis = Record<string, number | string | boolean>;
 
 export type StripeState =
-  | { kind: 'none' }
-  | { kind: 'whole'; at: string }
-  | { kind: 'broken'; at: string; changes: string[] };
+  { kind: 'none' } | { kind: 'whole'; at: string } | { kind: 'broken'; at: string; changes: string[] };
 
 const SAME_LENGTH = 1e-3; // mm: a round trip through a tape fraction is no change
 

@@ -23,7 +23,7 @@ export type BarSpec = {
   tube: { od: number; wall: number };
 };
 
-export type EndResult = { engagement: number; holds: boolean; spare: number };
+type EndResult = { engagement: number; holds: boolean; spare: number };
 
 export type BarResult = {
   tubeLength: number;

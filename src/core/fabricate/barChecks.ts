@@ -18,12 +18,16 @@ export function checkBar(spec: BarSpec, bar: BarResult, tape: Tape): Verdict[] {
     verdicts.push({
       id: 'tube',
       state: 'stop',
-      title: bar.tubeLength <= 0 ? 'The two ends alone are longer than the bar.' : `Only ${say(bar.tubeLength)} of tube is left.`,
+      title:
+        bar.tubeLength <= 0
+          ? 'The two ends alone are longer than the bar.'
+          : `Only ${say(bar.tubeLength)} of tube is left.`,
       reason: 'Rod ends and showing thread take up the whole eye-to-eye length.',
       remedies: [{ text: 'Use shorter rod ends, or move the mounts farther apart on Locate.' }],
     });
   }
-  for (const end of ['frame', 'axle'] as const) verdicts.push(checkEnd(END_NAMES[end], spec.ends[end], bar, end, say));
+  for (const end of ['frame', 'axle'] as const)
+    verdicts.push(checkEnd(END_NAMES[end], spec.ends[end], bar, end, say));
 
   const least = Math.min(bar.shorten.mm, bar.lengthen.mm);
   const way = bar.shorten.mm <= bar.lengthen.mm ? 'shorter' : 'longer';
@@ -32,7 +36,10 @@ export function checkBar(spec: BarSpec, bar: BarResult, tape: Tape): Verdict[] {
       ? {
           id: 'adjustment',
           state: 'look',
-          title: least < 0.1 ? `No adjustment left to make the bar ${way}.` : `Only ${say(least)} of adjustment to make the bar ${way}.`,
+          title:
+            least < 0.1
+              ? `No adjustment left to make the bar ${way}.`
+              : `Only ${say(least)} of adjustment to make the bar ${way}.`,
           reason: `Centring the axle on the ground usually takes up to ${say(LEAST_ADJUSTMENT)} either way.`,
           remedies: [
             {
@@ -54,7 +61,13 @@ export function checkBar(spec: BarSpec, bar: BarResult, tape: Tape): Verdict[] {
   return verdicts;
 }
 
-function checkEnd(name: string, end: BarEnd, bar: BarResult, key: 'frame' | 'axle', say: (mm: number) => string): Verdict {
+function checkEnd(
+  name: string,
+  end: BarEnd,
+  bar: BarResult,
+  key: 'frame' | 'axle',
+  say: (mm: number) => string,
+): Verdict {
   const result = bar.ends[key];
   const state: State = result.holds ? 'ok' : 'stop';
   if (state === 'ok') {

@@ -14,7 +14,10 @@ export function readJob(text: string): Job {
     throw new InputError('format', 'this is not a Pellik job: its format should be "pellik.job"');
   }
   if ('version' in value && typeof value.version === 'number' && value.version > 1) {
-    throw new InputError('version', `written by a newer Pellik (version ${value.version}); this one reads version 1`);
+    throw new InputError(
+      'version',
+      `written by a newer Pellik (version ${value.version}); this one reads version 1`,
+    );
   }
   const job = validate(jobSchema, value);
   if (!job.rig.members.some((m) => m.id === PANHARD)) {
@@ -27,6 +30,10 @@ export function readJob(text: string): Job {
 export const writeJob = (job: Job): string => `${JSON.stringify(job, null, 2)}\n`;
 
 export function fileName(job: Job): string {
-  const stem = job.name.toLowerCase().normalize('NFKD').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '');
+  const stem = job.name
+    .toLowerCase()
+    .normalize('NFKD')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '');
   return `${stem || 'job'}.pellik.json`;
 }

@@ -61,9 +61,14 @@ export function withReadings(job: Job): Job {
   const track = measured(readings, 'track').mm;
   const wheelbase = measuredAcross(readings, 'wheelbase');
   const cover = measured(readings, 'cover').mm;
-  const members = job.laidOut ? rig.members : threeLinkPanhard({ tireRadius, track, cover, tubeOd: cut.tube.od });
+  const members = job.laidOut
+    ? rig.members
+    : threeLinkPanhard({ tireRadius, track, cover, tubeOd: cut.tube.od });
   const sized = withMember({ ...rig, members }, PANHARD, (bar) => ({ ...bar, od: cut.tube.od }));
-  return { ...job, rig: { ...sized, tireRadius, track, wheelbase, obstacles: axleObstacles(job, tireRadius, track, cover) } };
+  return {
+    ...job,
+    rig: { ...sized, tireRadius, track, wheelbase, obstacles: axleObstacles(job, tireRadius, track, cover) },
+  };
 }
 
 /** The axle's own housing, as far as it was measured: what a lateral bar hits first. */
@@ -92,7 +97,11 @@ const SHORTEST_BAR = 1;
 export function withMounts(job: Job, changes: MountChange[]): Job {
   const rig = changes.reduce<Rig>(
     (r, { member, end, axis, mm }) =>
-      withMember(r, member, (m) => ({ ...m, [end]: m[end].map((v, k) => (k === axis ? mm : v)) }) as LinkMember),
+      withMember(
+        r,
+        member,
+        (m) => ({ ...m, [end]: m[end].map((v, k) => (k === axis ? mm : v)) }) as LinkMember,
+      ),
     job.rig,
   );
   const collapsed = rig.members.some((m) => distance(m.chassis, m.axle) < SHORTEST_BAR);

@@ -22,6 +22,12 @@ export function threeLinkPanhard({ tireRadius, track, cover, tubeOd }: PatternSi
     { type: 'link', id: 'lower-left', chassis: at(580, 0.94 * wide, -40), axle: at(0, wide, -70) },
     { type: 'link', id: 'lower-right', chassis: at(580, -0.94 * wide, -40), axle: at(0, -wide, -70) },
     { type: 'link', id: 'upper', chassis: at(480, -50, 145), axle: at(20, -50, 175) },
-    { type: 'link', id: PANHARD, chassis: at(behind, 0.33 * track, 30), axle: at(behind, -0.33 * track, 30), od: tubeOd },
+    {
+      type: 'link',
+      id: PANHARD,
+      chassis: at(behind, 0.33 * track, 30),
+      axle: at(behind, -0.33 * track, 30),
+      od: tubeOd,
+    },
   ];
 }

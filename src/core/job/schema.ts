@@ -9,12 +9,12 @@ import { TAPES } from '@/core/units/tape';
  * The job file, `*.pellik.json`: one car, one piece of work, everything that was typed and every stripe that was drawn.
  * `docs/file-formats.md` describes every key.
  */
-export const USES = ['street', 'autocross', 'drag', 'offroad', 'tow'] as const;
-export const LAYOUTS = ['three-link-panhard'] as const;
+const USES = ['street', 'autocross', 'drag', 'offroad', 'tow'] as const;
+const LAYOUTS = ['three-link-panhard'] as const;
 export const JOINT_STATES = ['scribed', 'tacked', 'welded', 'torqued', 'striped'] as const;
 export const BRACKETS = ['frame', 'axle'] as const;
 /** Adjusting at the frame end alone, or through matched holes at both ends. */
-export const ADJUSTERS = ['frame', 'both'] as const;
+const ADJUSTERS = ['frame', 'both'] as const;
 
 const mm = z.number().min(-20_000).max(20_000);
 const typed = z.string().max(40);
@@ -27,7 +27,12 @@ const readingsSchema = z.partialRecord(
   z.array(readingSchema).max(50),
 );
 
-const barEndSchema = z.strictObject({ toShoulder: mm.min(0), showing: mm.min(0), shank: mm.min(0), bung: mm.min(0) });
+const barEndSchema = z.strictObject({
+  toShoulder: mm.min(0),
+  showing: mm.min(0),
+  shank: mm.min(0),
+  bung: mm.min(0),
+});
 
 const cutSchema = z.strictObject({
   thread: z.enum(THREAD_NAMES),
@@ -38,7 +43,10 @@ const cutSchema = z.strictObject({
 });
 
 /** A paint-pen stripe: what was true when it was drawn. It shows broken once any of that is no longer so. */
-const stripeSchema = z.strictObject({ at: when, basis: z.record(text(120), z.union([z.number(), z.string(), z.boolean()])) });
+const stripeSchema = z.strictObject({
+  at: when,
+  basis: z.record(text(120), z.union([z.number(), z.string(), z.boolean()])),
+});
 
 const weldEventSchema = z.strictObject({
   at: when,

@@ -5,7 +5,7 @@ import { compileLinkage } from './linkage';
 import { describePose, rideAttitude, type Pose, type SweptPose } from './pose';
 import { PoseSolver } from './solver';
 
-export type Warning = { code: string; where: string; message: string };
+type Warning = { code: string; where: string; message: string };
 export type Answer = { ride: Pose; sweep: SweptPose[]; warnings: Warning[] };
 
 /** A rig made ready to be moved: ask it for poses one after another. */
@@ -23,7 +23,10 @@ export function setInMotion(rig: Rig): MovingRig {
   if (free) throw new InputError('members', `${free}; add a member that does`);
   if (!solver.solveRide()) {
     const member = solver.linkage.ids[exhaustedRow(solver.residuals)]!;
-    throw new InputError('members', `cannot be put together at ride height: “${member}” does not reach; check its length and ends`);
+    throw new InputError(
+      'members',
+      `cannot be put together at ride height: “${member}” does not reach; check its length and ends`,
+    );
   }
   solver.solve(0, 0);
   const attitude = rideAttitude(solver);

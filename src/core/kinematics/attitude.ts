@@ -1,7 +1,14 @@
 import type { Point } from '@/core/rig/schema';
 
 /** Where an axle stands relative to the chassis: its centre (mm) and Z-Y-X angles (degrees). */
-export type Attitude = { x: number; y: number; z: number; rollDeg: number; pitchDeg: number; steerDeg: number };
+export type Attitude = {
+  x: number;
+  y: number;
+  z: number;
+  rollDeg: number;
+  pitchDeg: number;
+  steerDeg: number;
+};
 
 const RADIANS = Math.PI / 180;
 
@@ -12,7 +19,14 @@ const RADIANS = Math.PI / 180;
  */
 export function carry(pose: Attitude, tireRadius: number): (point: Point) => Point {
   const [r, p, s] = [pose.rollDeg * RADIANS, pose.pitchDeg * RADIANS, pose.steerDeg * RADIANS];
-  const [cr, sr, cp, sp, cs, ss] = [Math.cos(r), Math.sin(r), Math.cos(p), Math.sin(p), Math.cos(s), Math.sin(s)];
+  const [cr, sr, cp, sp, cs, ss] = [
+    Math.cos(r),
+    Math.sin(r),
+    Math.cos(p),
+    Math.sin(p),
+    Math.cos(s),
+    Math.sin(s),
+  ];
   return ([x, y, zGround]) => {
     const z = zGround - tireRadius;
     return [
@@ -27,7 +41,13 @@ export function carry(pose: Attitude, tireRadius: number): (point: Point) => Poi
 export function seenFromAxle(pose: Attitude, tireRadius: number): (point: Point) => Point {
   const turned = carry(pose, tireRadius);
   const origin = turned([0, 0, tireRadius]);
-  const axes = ([[1, 0, 0], [0, 1, 0], [0, 0, 1]] as Point[]).map((e) => {
+  const axes = (
+    [
+      [1, 0, 0],
+      [0, 1, 0],
+      [0, 0, 1],
+    ] as Point[]
+  ).map((e) => {
     const tip = turned([e[0], e[1], e[2] + tireRadius]);
     return tip.map((v, k) => v - origin[k]!) as Point;
   });

@@ -35,7 +35,8 @@ function weakestDirection(residuals: Residuals) {
   // Rows of zeros make the matrix tall enough for the decomposition to show every direction.
   const J = Matrix.zeros(Math.max(residuals.rows, UNKNOWNS), UNKNOWNS);
   for (let i = 0; i < residuals.rows; i++) {
-    for (let k = 0; k < UNKNOWNS; k++) J.set(i, k, residuals.J[i * UNKNOWNS + k]! / (k < 2 ? 1 : RADIAN_AS_MM));
+    for (let k = 0; k < UNKNOWNS; k++)
+      J.set(i, k, residuals.J[i * UNKNOWNS + k]! / (k < 2 ? 1 : RADIAN_AS_MM));
   }
   const svd = new SingularValueDecomposition(J);
   return { svd, weakest: svd.diagonal.indexOf(Math.min(...svd.diagonal)) };

@@ -1,7 +1,7 @@
 import type { Point, Rig } from '@/core/rig/schema';
 
 /** Stiffness of a member that does not state its own, N/mm. */
-export const DEFAULT_RATE = 20_000;
+const DEFAULT_RATE = 20_000;
 
 /**
  * A rig's members flattened for the solver: one row, one residual. Points are triples in the arrays; mm, N/mm.

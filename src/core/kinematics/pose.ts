@@ -22,7 +22,7 @@ export type Pose = {
   energy: number;
   members: Record<string, { length: number; angles: { chassis: number; axle: number } }>;
 };
-export type Unreachable = { left: number; right: number; unreachable: { member: string; message: string } };
+type Unreachable = { left: number; right: number; unreachable: { member: string; message: string } };
 export type SweptPose = Pose | Unreachable;
 
 export const isReached = (pose: SweptPose): pose is Pose => !('unreachable' in pose);
@@ -60,7 +60,8 @@ export function describePose(rig: Rig, solver: PoseSolver, ride: RideAttitude): 
     const dPitch = s.qRates[4 + column]!;
     const dSteer = s.qRates[6 + column]!;
     const dRoll = rollPerPitch * dPitch + rollRate;
-    const cs = Math.cos(steer), ss = Math.sin(steer);
+    const cs = Math.cos(steer),
+      ss = Math.sin(steer);
     return {
       vx: s.qRates[column]!,
       vy: s.qRates[2 + column]!,
@@ -89,7 +90,8 @@ export function describePose(rig: Rig, solver: PoseSolver, ride: RideAttitude): 
     members,
   };
   if (rig.wheelbase !== undefined && rig.cgHeight !== undefined) {
-    pose.antiSquatPct = heave && (-100 * (heave.vx - heave.wy * linkage.tireRadius) * rig.wheelbase) / rig.cgHeight;
+    pose.antiSquatPct =
+      heave && (-100 * (heave.vx - heave.wy * linkage.tireRadius) * rig.wheelbase) / rig.cgHeight;
   }
   return pose;
 }

@@ -47,10 +47,15 @@ export class Residuals {
   evaluate(q: Float64Array, left: number, right: number): number {
     const { chassis, axle, length, track, tireRadius } = this.linkage;
     const { r, J, R, rHeave, rRoll, direction } = this;
-    const x = q[0]!, y = q[1]!, pitch = q[2]!, steer = q[3]!;
+    const x = q[0]!,
+      y = q[1]!,
+      pitch = q[2]!,
+      steer = q[3]!;
     const z = tireRadius + 0.5 * (left + right);
-    const cp = Math.cos(pitch), sp = Math.sin(pitch);
-    const cs = Math.cos(steer), ss = Math.sin(steer);
+    const cp = Math.cos(pitch),
+      sp = Math.sin(pitch);
+    const cs = Math.cos(steer),
+      ss = Math.sin(steer);
     const sr = (left - right) / (track * cp);
     if (!(Math.abs(sr) < 1)) return NaN;
     const cr = Math.sqrt(1 - sr * sr);
@@ -60,29 +65,53 @@ export class Residuals {
     this.sinRoll = sr;
     this.rollPerPitch = rollPerPitch;
     this.rollPerLift = rollPerLift;
-    const r00 = cs * cp, r01 = cs * sp * sr - ss * cr, r02 = cs * sp * cr + ss * sr;
-    const r10 = ss * cp, r11 = ss * sp * sr + cs * cr, r12 = ss * sp * cr - cs * sr;
-    const r20 = -sp, r21 = cp * sr, r22 = cp * cr;
-    R[0] = r00; R[1] = r01; R[2] = r02;
-    R[3] = r10; R[4] = r11; R[5] = r12;
-    R[6] = r20; R[7] = r21; R[8] = r22;
+    const r00 = cs * cp,
+      r01 = cs * sp * sr - ss * cr,
+      r02 = cs * sp * cr + ss * sr;
+    const r10 = ss * cp,
+      r11 = ss * sp * sr + cs * cr,
+      r12 = ss * sp * cr - cs * sr;
+    const r20 = -sp,
+      r21 = cp * sr,
+      r22 = cp * cr;
+    R[0] = r00;
+    R[1] = r01;
+    R[2] = r02;
+    R[3] = r10;
+    R[4] = r11;
+    R[5] = r12;
+    R[6] = r20;
+    R[7] = r21;
+    R[8] = r22;
     // Angular velocity per unit pitch: about the steered y axis, plus the roll that keeps the wheels' lift.
-    const wx = -ss + rollPerPitch * r00, wy = cs + rollPerPitch * r10, wz = rollPerPitch * r20;
+    const wx = -ss + rollPerPitch * r00,
+      wy = cs + rollPerPitch * r10,
+      wz = rollPerPitch * r20;
 
     let worst = 0;
     for (let i = 0, k = 0; i < this.rows; i++, k += 3) {
-      const a0 = axle[k]!, a1 = axle[k + 1]!, a2 = axle[k + 2]!;
+      const a0 = axle[k]!,
+        a1 = axle[k + 1]!,
+        a2 = axle[k + 2]!;
       const ax = r00 * a0 + r01 * a1 + r02 * a2;
       const ay = r10 * a0 + r11 * a1 + r12 * a2;
       const az = r20 * a0 + r21 * a1 + r22 * a2;
-      const dx = x + ax - chassis[k]!, dy = y + ay - chassis[k + 1]!, dz = z + az - chassis[k + 2]!;
+      const dx = x + ax - chassis[k]!,
+        dy = y + ay - chassis[k + 1]!,
+        dz = z + az - chassis[k + 2]!;
       const d = Math.sqrt(dx * dx + dy * dy + dz * dz);
       const residual = d - length[i]!;
-      const ux = dx / d, uy = dy / d, uz = dz / d;
+      const ux = dx / d,
+        uy = dy / d,
+        uz = dz / d;
       // Moment of the unit force along the bar about the axle's centre.
-      const mx = ay * uz - az * uy, my = az * ux - ax * uz, mz = ax * uy - ay * ux;
+      const mx = ay * uz - az * uy,
+        my = az * ux - ax * uz,
+        mz = ax * uy - ay * ux;
       r[i] = residual;
-      direction[k] = ux; direction[k + 1] = uy; direction[k + 2] = uz;
+      direction[k] = ux;
+      direction[k + 1] = uy;
+      direction[k + 2] = uz;
       const j = i * UNKNOWNS;
       J[j] = ux;
       J[j + 1] = uy;

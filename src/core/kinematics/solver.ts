@@ -94,7 +94,12 @@ export class PoseSolver {
    * @param out q of each pose, `lefts.length × rights.length × 4`; NaN where the members cannot reach
    * @param visit called after each pose with its index and whether it was reached
    */
-  solveGrid(lefts: Float64Array, rights: Float64Array, out: Float64Array, visit?: (index: number, reached: boolean) => void): void {
+  solveGrid(
+    lefts: Float64Array,
+    rights: Float64Array,
+    out: Float64Array,
+    visit?: (index: number, reached: boolean) => void,
+  ): void {
     const { q, older, oldest } = this;
     const columns = rights.length;
     if (!this.solvedRide) this.solveRide();
@@ -179,7 +184,11 @@ export class PoseSolver {
       else this.hessian(left, right);
       const determinant = solveInPlace(A, b, UNKNOWNS, 1);
       if (determinant <= 0 || !this.step()) return false;
-      const size = Math.max(Math.abs(b[0]!), Math.abs(b[1]!), RADIANS_TO_MM * Math.max(Math.abs(b[2]!), Math.abs(b[3]!)));
+      const size = Math.max(
+        Math.abs(b[0]!),
+        Math.abs(b[1]!),
+        RADIANS_TO_MM * Math.max(Math.abs(b[2]!), Math.abs(b[3]!)),
+      );
       if (size < STEP_TOLERANCE) {
         residuals.evaluate(q, left, right);
         return true;
@@ -224,7 +233,8 @@ export class PoseSolver {
     for (let i = 0; i < rows; i++) {
       const k = this.linkage.rate[i]!;
       for (let a = 0; a < UNKNOWNS; a++) {
-        for (let c = 0; c < UNKNOWNS; c++) A[a * UNKNOWNS + c]! += k * J[i * UNKNOWNS + a]! * J[i * UNKNOWNS + c]!;
+        for (let c = 0; c < UNKNOWNS; c++)
+          A[a * UNKNOWNS + c]! += k * J[i * UNKNOWNS + a]! * J[i * UNKNOWNS + c]!;
       }
     }
   }
@@ -242,7 +252,8 @@ export class PoseSolver {
       this.residuals.evaluate(q, left, right);
       this.gradient(gradientMinus);
       q[a] = kept;
-      for (let c = 0; c < UNKNOWNS; c++) A[c * UNKNOWNS + a] = (gradientPlus[c]! - gradientMinus[c]!) / (2 * h);
+      for (let c = 0; c < UNKNOWNS; c++)
+        A[c * UNKNOWNS + a] = (gradientPlus[c]! - gradientMinus[c]!) / (2 * h);
     }
     this.residuals.evaluate(q, left, right);
   }
@@ -256,7 +267,8 @@ export class PoseSolver {
       this.gradient(gradientPlus);
       this.residuals.evaluate(q, left - h, right - other);
       this.gradient(gradientMinus);
-      for (let c = 0; c < UNKNOWNS; c++) qRates[2 * c + s] = -(gradientPlus[c]! - gradientMinus[c]!) / (2 * h);
+      for (let c = 0; c < UNKNOWNS; c++)
+        qRates[2 * c + s] = -(gradientPlus[c]! - gradientMinus[c]!) / (2 * h);
     }
   }
 }

@@ -47,7 +47,8 @@ function closestApproach(rig: Rig, barId: string, poses: SweptPose[]): ClosestAp
   let closest: ClosestApproach | null = null;
   for (const pose of poses.filter(isReached)) {
     for (const c of clearances(bar, pose)) {
-      if (!closest || c.distance < closest.distance) closest = { ...c, at: { left: pose.left, right: pose.right } };
+      if (!closest || c.distance < closest.distance)
+        closest = { ...c, at: { left: pose.left, right: pose.right } };
     }
   }
   return closest;

@@ -8,7 +8,7 @@ import type { ClosestApproach, LocateInput } from './types';
 
 /** Limits of the trade (common practice, no published source), mm. */
 const LEVEL = 3.2;
-const LEVEL_STOP = 19;
+const LEVEL_STOP = 50;
 const PARALLEL = 6.4;
 const PARALLEL_STOP = 38;
 const LEAST_CLEARANCE = 12.7;
@@ -54,9 +54,17 @@ function checkEnds(input: LocateInput, bar: LinkMember): Verdict | null {
     return {
       id: 'tyre',
       state: 'stop',
-      title: out > tyreInside ? `${name} is inside the tyre.` : `${name} is ${sayLength(tyreInside - out, input.tape)} from the tyre.`,
+      title:
+        out > tyreInside
+          ? `${name} is inside the tyre.`
+          : `${name} is ${sayLength(tyreInside - out, input.tape)} from the tyre.`,
       reason: `The tyre’s inner wall is ${sayLength(tyreInside, input.tape)} from the centreline; leave at least ${sayLength(TYRE_CLEARANCE, input.tape)}.`,
-      remedies: [{ text: `Bring the ${name.toLowerCase()} in to ${sayLength(Math.abs(mm), input.tape)}`, changes: [{ member: bar.id, end, axis: 1, mm }] }],
+      remedies: [
+        {
+          text: `Bring the ${name.toLowerCase()} in to ${sayLength(Math.abs(mm), input.tape)}`,
+          changes: [{ member: bar.id, end, axis: 1, mm }],
+        },
+      ],
     };
   }
   return null;
@@ -70,9 +78,13 @@ function checkCrossing(input: LocateInput, bar: LinkMember): Verdict | null {
       id: 'crossed',
       state: 'stop',
       title: `Both ends are on the ${side}.`,
-      reason: 'A bar that does not cross the car is short and holds the axle from one corner: its roll centre is off the centreline.',
+      reason:
+        'A bar that does not cross the car is short and holds the axle from one corner: its roll centre is off the centreline.',
       remedies: [
-        { text: `Frame end to the ${side === 'left' ? 'right' : 'left'}`, changes: [{ member: id, end: 'chassis', axis: 1, mm: -chassis[1] || -Math.sign(axle[1]) * 400 }] },
+        {
+          text: `Frame end to the ${side === 'left' ? 'right' : 'left'}`,
+          changes: [{ member: id, end: 'chassis', axis: 1, mm: -chassis[1] || -Math.sign(axle[1]) * 400 }],
+        },
       ],
     };
   }
@@ -82,7 +94,12 @@ function checkCrossing(input: LocateInput, bar: LinkMember): Verdict | null {
       state: 'stop',
       title: 'The ends are crossed: one ahead of the axle, one behind.',
       reason: 'The bar would pass through the axle tube.',
-      remedies: [{ text: `Frame end to the axle end’s side`, changes: [{ member: id, end: 'chassis', axis: 0, mm: axle[0] }] }],
+      remedies: [
+        {
+          text: `Frame end to the axle end’s side`,
+          changes: [{ member: id, end: 'chassis', axis: 0, mm: axle[0] }],
+        },
+      ],
     };
   }
   return null;
@@ -220,7 +237,10 @@ function checkClearance(input: LocateInput, { closest }: Findings): Verdict | nu
   if (!closest) return null;
   const { tape } = input;
   const { left, right } = closest.at;
-  const near = Math.abs(left - right) > 1 ? `with the ${left > right ? 'left' : 'right'} wheel up` : placeInTravel(left, input);
+  const near =
+    Math.abs(left - right) > 1
+      ? `with the ${left > right ? 'left' : 'right'} wheel up`
+      : placeInTravel(left, input);
   const clear = closest.distance >= LEAST_CLEARANCE - 1e-6;
   const backward = findLateralBar(input.rig).axle[0] <= 0;
   return {
@@ -247,7 +267,12 @@ function checkClearance(input: LocateInput, { closest }: Findings): Verdict | nu
 
 function shiftBoth(input: LocateInput, dx: number): MountChange[] {
   const member = findLateralBar(input.rig);
-  return (['chassis', 'axle'] as const).map((end) => ({ member: member.id, end, axis: 0, mm: member[end][0] + dx }));
+  return (['chassis', 'axle'] as const).map((end) => ({
+    member: member.id,
+    end,
+    axis: 0,
+    mm: member[end][0] + dx,
+  }));
 }
 
 function placeInTravel(lift: number, { bump, droop, tape }: LocateInput): string {

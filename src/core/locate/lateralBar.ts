@@ -16,7 +16,7 @@ export type LateralBar = {
   behind: number;
 };
 
-export const DEGREES = 180 / Math.PI;
+const DEGREES = 180 / Math.PI;
 
 /** The member that runs most nearly straight across the car. */
 export function findLateralBar(rig: Rig): LinkMember {

@@ -15,7 +15,10 @@ export function wantedRise(school: School, bump: number, droop: number): number 
   return school === 'ride' ? 0 : (bump - droop) / 2;
 }
 
-export function compareSchools(input: { rig: Rig; bump: number; droop: number }, barId: string): SchoolComparison {
+export function compareSchools(
+  input: { rig: Rig; bump: number; droop: number },
+  barId: string,
+): SchoolComparison {
   const cost = (school: School) => {
     const rise = wantedRise(school, input.bump, input.droop);
     const rig = withMember(input.rig, barId, (bar) => ({

@@ -35,16 +35,6 @@ export function oddOneOut(list: Reading[] | undefined): Reading | null {
 }
 
 /**
- * How far the axle stands to the left of the frame, mm: half of the left gap less the right.
- * Null until both gaps are measured.
- */
-export function axleOffset(readings: Readings): number | null {
-  const left = measured(readings, 'gapFrame', 'left');
-  const right = measured(readings, 'gapFrame', 'right');
-  return left.count && right.count ? (left.mm - right.mm) / 2 : null;
-}
-
-/**
  * How far the axle is out of square, degrees: positive when the left wheel stands ahead.
  * atan of the difference of the two wheelbases over the track.
  */

@@ -6,8 +6,15 @@ import { quantity, QUANTITIES, readingKey, SIDES, type QuantityKey, type Side } 
 
 /** Differences between left and right that call for a look, mm (common practice, no published source). */
 const SIDE_LIMITS: Partial<Record<QuantityKey, { mm: number; advice: string }>> = {
-  tireRadius: { mm: 3.2, advice: 'Set both pressures alike and measure again before anything is built on it.' },
-  rideHeight: { mm: 6.4, advice: 'The car leans: look at springs and tyres first. The bar is set level to the axle, not to a leaning frame.' },
+  tireRadius: {
+    mm: 3.2,
+    advice: 'Set both pressures alike and measure again before anything is built on it.',
+  },
+  rideHeight: {
+    mm: 6.4,
+    advice:
+      'The car leans: look at springs and tyres first. The bar is set level to the axle, not to a leaning frame.',
+  },
 };
 /** A wheelbase difference worth squaring up, mm. */
 const SQUARE_LIMIT = 3.2;
@@ -15,7 +22,7 @@ const SQUARE_LIMIT = 3.2;
 const OFFSET_LIMIT = 1.6;
 
 /** What a tape can be out by between two honest readings: two of its lines, and never less than 1/16 in. */
-export function honestSpread(tape: Tape): number {
+function honestSpread(tape: Tape): number {
   return Math.max(2 * division(tape), 1.6);
 }
 
@@ -37,7 +44,11 @@ function spreadChecks(readings: Readings, tape: Tape): Verdict[] {
         title: `${nameOf(q.key, side)}: readings are ${sayLength(m.spread, tape)} apart.`,
         reason: `A tape read twice agrees within ${sayLength(honestSpread(tape), tape)}. One of these is a slip, or the car moved.`,
         remedies: [
-          { text: odd ? `${odd.typed} is the odd one. Measure again; if it stays odd, strike it.` : 'Measure a third time to see which one is off.' },
+          {
+            text: odd
+              ? `${odd.typed} is the odd one. Measure again; if it stays odd, strike it.`
+              : 'Measure a third time to see which one is off.',
+          },
         ],
       });
     }
@@ -72,7 +83,11 @@ function axleChecks(readings: Readings, tape: Tape): Verdict[] {
       state: 'look',
       title: `Axle stands ${formatDegrees(Math.abs(angle), 2)} out of square.`,
       reason: `The wheelbase is ${sayLength(Math.abs(left - right), tape)} longer on the ${left > right ? 'left' : 'right'}. The car will run slightly crabwise.`,
-      remedies: [{ text: 'Square the axle with its links before the panhard bar is laid out: the bar is set parallel to the axle.' }],
+      remedies: [
+        {
+          text: 'Square the axle with its links before the panhard bar is laid out: the bar is set parallel to the axle.',
+        },
+      ],
     });
   }
   const gapLeft = measured(readings, 'gapFrame', 'left');
@@ -84,7 +99,11 @@ function axleChecks(readings: Readings, tape: Tape): Verdict[] {
       state: 'look',
       title: `Axle sits ${sayLength(Math.abs(offset), tape)} to the ${offset > 0 ? 'left' : 'right'} of the frame.`,
       reason: `Tyre to frame: ${sayLength(gapLeft.mm, tape)} left, ${sayLength(gapRight.mm, tape)} right; half of the difference.`,
-      remedies: [{ text: 'No harm yet: the finished bar brings it to the middle at Ride. Hold it centred while the brackets are set.' }],
+      remedies: [
+        {
+          text: 'No harm yet: the finished bar brings it to the middle at Ride. Hold it centred while the brackets are set.',
+        },
+      ],
     });
   }
   return verdicts;

@@ -49,9 +49,14 @@ export function validate<T>(schema: z.ZodType<T>, value: unknown): T {
   // A misspelt key also shows up as a missing one: name the spelling, which is the cause.
   const issue = issues.find((i) => i.code === 'unrecognized_keys') ?? issues[0]!;
   if (issue.code === 'unrecognized_keys') {
-    throw new InputError(formatPath([...issue.path, issue.keys[0]!]), 'unknown key; remove it or check its spelling');
+    throw new InputError(
+      formatPath([...issue.path, issue.keys[0]!]),
+      'unknown key; remove it or check its spelling',
+    );
   }
-  const message = issue.message.replace(/^Invalid input: /, '').replace(/, received undefined$/, ', but it is missing');
+  const message = issue.message
+    .replace(/^Invalid input: /, '')
+    .replace(/, received undefined$/, ', but it is missing');
   throw new InputError(formatPath(issue.path), lowerFirst(message));
 }
 

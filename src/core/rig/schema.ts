@@ -6,7 +6,7 @@ import { z } from 'zod';
  */
 const FARTHEST = 20_000; // mm: no car is longer, and a slipped decimal point is caught here
 const coordinate = z.number().min(-FARTHEST).max(FARTHEST);
-export const pointSchema = z.tuple([coordinate, coordinate, coordinate]);
+const pointSchema = z.tuple([coordinate, coordinate, coordinate]);
 const vector = z.tuple([z.number(), z.number(), z.number()]);
 const length = z.number().positive().max(FARTHEST);
 const positive = z.number().positive();
@@ -23,7 +23,7 @@ const linkSchema = z.strictObject({
   path: z.strictObject({ chassis: z.array(pointSchema).max(50) }).optional(),
 });
 
-export const memberSchema = z.discriminatedUnion('type', [linkSchema]);
+const memberSchema = z.discriminatedUnion('type', [linkSchema]);
 
 const massesSchema = z.strictObject({
   total: positive,
@@ -49,9 +49,15 @@ const swayBarSchema = z.strictObject({
 });
 
 const obstacleBase = { id, on: z.enum(['chassis', 'axle']) };
-export const obstacleSchema = z.discriminatedUnion('shape', [
+const obstacleSchema = z.discriminatedUnion('shape', [
   z.strictObject({ ...obstacleBase, shape: z.literal('box'), min: pointSchema, max: pointSchema }),
-  z.strictObject({ ...obstacleBase, shape: z.literal('capsule'), from: pointSchema, to: pointSchema, radius: length }),
+  z.strictObject({
+    ...obstacleBase,
+    shape: z.literal('capsule'),
+    from: pointSchema,
+    to: pointSchema,
+    radius: length,
+  }),
   z.strictObject({ ...obstacleBase, shape: z.literal('sphere'), centre: pointSchema, radius: length }),
 ]);
 
@@ -79,7 +85,12 @@ export const rigSchema = z
     springs: z.array(springSchema).max(8).optional(),
     swayBars: z.array(swayBarSchema).max(8).optional(),
     otherEnd: z
-      .strictObject({ rollCentreHeight: coordinate, rollRate: z.number().min(0), track: length, tireRadius: length })
+      .strictObject({
+        rollCentreHeight: coordinate,
+        rollRate: z.number().min(0),
+        track: length,
+        tireRadius: length,
+      })
       .optional(),
     driveshaft: z
       .strictObject({
@@ -99,14 +110,22 @@ export const rigSchema = z
       const seen = new Set<string>();
       rig[list]?.forEach((item, i) => {
         if (seen.has(item.id)) {
-          context.addIssue({ code: 'custom', path: [list, i, 'id'], message: `“${item.id}” is used twice; give every one its own id` });
+          context.addIssue({
+            code: 'custom',
+            path: [list, i, 'id'],
+            message: `“${item.id}” is used twice; give every one its own id`,
+          });
         }
         seen.add(item.id);
       });
     }
     rig.members.forEach((member, i) => {
       if (Math.hypot(...member.chassis.map((c, k) => c - member.axle[k]!)) < 1e-6) {
-        context.addIssue({ code: 'custom', path: ['members', i], message: 'the two ends are the same point; a link needs length' });
+        context.addIssue({
+          code: 'custom',
+          path: ['members', i],
+          message: 'the two ends are the same point; a link needs length',
+        });
       }
     });
   });

@@ -3,7 +3,13 @@ import { division, MM_PER_INCH, type Tape } from './tape';
 import { parseLength } from './parse';
 
 /** A length taken apart for display: `-3 5/16` is {negative, whole '3', top '5', bottom '16'}. */
-export type TapeReading = { negative: boolean; whole: string; top?: string; bottom?: string; unit: 'in' | 'mm' };
+export type TapeReading = {
+  negative: boolean;
+  whole: string;
+  top?: string;
+  bottom?: string;
+  unit: 'in' | 'mm';
+};
 
 /**
  * The nearest line of the tape to a length.
@@ -17,7 +23,8 @@ export function readTape(mm: number, tape: Tape): TapeReading {
     const rounded = Math.round(mm * 10) / 10;
     return { negative: rounded < 0, whole: String(Math.abs(rounded)), unit: 'mm' };
   }
-  const lines = Math.round(mm / division(tape));
+  // Halves between two lines go up, whatever the last digit of the floating point says.
+  const lines = Math.round(mm / division(tape) + 1e-6);
   const perInch = Math.round(MM_PER_INCH / division(tape));
   const whole = Math.floor(Math.abs(lines) / perInch);
   const rest = new Fraction(Math.abs(lines) % perInch, perInch);

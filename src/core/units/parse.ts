@@ -4,7 +4,13 @@ import { MM_PER_INCH, type Tape } from './tape';
 export type Parsed = { ok: true; mm: number } | { ok: false; message: string };
 
 const VULGAR: Record<string, string> = {
-  '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
 };
 const MM_PER_UNIT: Record<string, number> = { mm: 1, cm: 10, m: 1000, in: MM_PER_INCH, '"': MM_PER_INCH };
 
@@ -28,8 +34,17 @@ const fail = (message: string): Parsed => ({ ok: false, message });
  */
 export function parseLength(text: string, tape: Tape): Parsed {
   if (text.length > LONGEST_TEXT) return fail('Too long for a length. Type something like 28 1/2.');
-  let s = text.trim().toLowerCase().replace(/[½¼¾⅛⅜⅝⅞]/g, (c) => ` ${VULGAR[c]}`);
-  s = s.replace(/[’′]/g, "'").replace(/[”″]|''/g, '"').replace(/[–—−]/g, '-').replace(/inch(es)?\b/, 'in').replace(/,/g, '.').trim();
+  let s = text
+    .trim()
+    .toLowerCase()
+    .replace(/[½¼¾⅛⅜⅝⅞]/g, (c) => ` ${VULGAR[c]}`);
+  s = s
+    .replace(/[’′]/g, "'")
+    .replace(/[”″]|''/g, '"')
+    .replace(/[–—−]/g, '-')
+    .replace(/inch(es)?\b/, 'in')
+    .replace(/,/g, '.')
+    .trim();
   if (s === '') return fail('Nothing typed yet. Type something like 28 1/2.');
   const sign = s.startsWith('-') ? -1 : 1;
   s = s.replace(/^[-+]\s*/, '');
@@ -64,7 +79,8 @@ function finish(sign: number, value: Fraction, mmPerUnit: number): Parsed {
 }
 
 function explain(s: string): string {
-  if (/^\d+\s+\d+$/.test(s)) return `“${s}” is two numbers. A fraction needs its slash: ${s.replace(/\s+(\d+)$/, ' $1/16')}.`;
+  if (/^\d+\s+\d+$/.test(s))
+    return `“${s}” is two numbers. A fraction needs its slash: ${s.replace(/\s+(\d+)$/, ' $1/16')}.`;
   if (/\/\s*("|in)?$/.test(s)) return `“${s}” stops at the slash. Add the bottom number, like 1/2.`;
   if (/[a-z]/.test(s)) return `“${s}” is not a length. Use a number with in, ft or mm, like 28 1/2 or 724mm.`;
   return `“${s}” is not a length. Type something like 28 1/2, 28.5 or 724mm.`;

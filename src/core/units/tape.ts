@@ -13,6 +13,9 @@ export function division(tape: Tape): number {
   return MM_PER_INCH / (tape === 'in16' ? 16 : 32);
 }
 
+/** The next finer tape, for means of several readings. */
+export const finer = (tape: Tape): Tape => (tape === 'in16' ? 'in32' : tape);
+
 /** The length nearest to `mm` that lies on a line of the tape. */
 export function snap(mm: number, tape: Tape): number {
   const step = division(tape);

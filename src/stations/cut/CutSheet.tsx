@@ -16,7 +16,11 @@ export function CutSheet({ job, bar }: { job: Job; bar: BarResult }) {
   const right = left === 'frame' ? 'axle' : 'frame';
   const longestShank = Math.max(cut.ends.frame.shank, cut.ends.axle.shank);
   const rows: [string, string, ReactNode][] = [
-    ['1', `Tube, ${say(cut.tube.od)} × ${cut.tube.wall.toFixed(2)} mm (${(cut.tube.wall / 25.4).toFixed(3)} in) wall, ends square`, <Frac key="t" mm={Math.max(0, bar.tubeLength)} tape={tape} unit />],
+    [
+      '1',
+      `Tube, ${say(cut.tube.od)} × ${cut.tube.wall.toFixed(2)} mm (${(cut.tube.wall / 25.4).toFixed(3)} in) wall, ends square`,
+      <Frac key="t" mm={Math.max(0, bar.tubeLength)} tape={tape} unit />,
+    ],
     ['1', `Bung, ${cut.thread} right-hand, ${right} end`, `${say(cut.ends[right].bung)} thread`],
     ['1', `Bung, ${cut.thread} left-hand, ${left} end`, `${say(cut.ends[left].bung)} thread`],
     ['1', `Rod end, ${cut.thread} right-hand, ${right} end`, `${say(cut.ends[right].shank)} shank`],
@@ -53,17 +57,26 @@ export function CutSheet({ job, bar }: { job: Job; bar: BarResult }) {
       <h2>In this order</h2>
       <ol>
         <li>Cut long, square the ends, trim to {say(Math.max(0, bar.tubeLength))}. Bevel before welding.</li>
-        <li>Clamp the bungs in line, each with a spare rod end wound in at least {say(Math.min(longestShank, bar.limit))}. Tack, check eye to eye, weld, let it cool before the rod ends come out.</li>
         <li>
-          Wind both ends alike until {formatLength(cut.ends.frame.showing, tape)} (frame) and {say(cut.ends.axle.showing)} (axle) of thread show: {say(describeBar(panhard(job)).eyeToEye)} eye to eye.
+          Clamp the bungs in line, each with a spare rod end wound in at least{' '}
+          {say(Math.min(longestShank, bar.limit))}. Tack, check eye to eye, weld, let it cool before the rod
+          ends come out.
         </li>
         <li>
-          From there: {sayTurns(bar.shorten.turns)} shorter or {sayTurns(bar.lengthen.turns)} longer, and never less than {say(bar.limit)} of thread in the tube.
+          Wind both ends alike until {formatLength(cut.ends.frame.showing, tape)} (frame) and{' '}
+          {say(cut.ends.axle.showing)} (axle) of thread show: {say(describeBar(panhard(job)).eyeToEye)} eye to
+          eye.
+        </li>
+        <li>
+          From there: {sayTurns(bar.shorten.turns)} shorter or {sayTurns(bar.lengthen.turns)} longer, and
+          never less than {say(bar.limit)} of thread in the tube.
         </li>
         <li>Anti-seize on the threads; jam nuts with two wrenches once the axle is centred on the ground.</li>
       </ol>
       <p className="cut-caution">
-        A bar that locates an axle is life-critical. Have its welds made or inspected by a qualified welder; the vehicle maker’s values and local inspection rules come before this sheet, which helps you judge and certifies nothing.
+        A bar that locates an axle is life-critical. Have its welds made or inspected by a qualified welder;
+        the vehicle maker’s values and local inspection rules come before this sheet, which helps you judge
+        and certifies nothing.
       </p>
     </section>
   );
@@ -81,11 +94,22 @@ function BarDrawing({ job, bar }: { job: Job; bar: BarResult }) {
       <rect x={start} y={32} width={end - start} height={16} />
       <circle cx={30} cy={40} r={9} />
       <circle cx={630} cy={40} r={9} />
-      <path d={`M${start} 54 V74 M${end} 54 V74 M${start} 68 H${end} M30 54 V102 M630 54 V102 M30 96 H630`} strokeWidth="0.8" />
-      <text x={330} y={64} textAnchor="middle">tube {sayLength(Math.max(0, bar.tubeLength), tape)}</text>
-      <text x={330} y={92} textAnchor="middle">{sayLength(total, tape)} eye to eye</text>
-      <text x={30} y={22} textAnchor="middle">frame</text>
-      <text x={630} y={22} textAnchor="middle">axle</text>
+      <path
+        d={`M${start} 54 V74 M${end} 54 V74 M${start} 68 H${end} M30 54 V102 M630 54 V102 M30 96 H630`}
+        strokeWidth="0.8"
+      />
+      <text x={330} y={64} textAnchor="middle">
+        tube {sayLength(Math.max(0, bar.tubeLength), tape)}
+      </text>
+      <text x={330} y={92} textAnchor="middle">
+        {sayLength(total, tape)} eye to eye
+      </text>
+      <text x={30} y={22} textAnchor="middle">
+        frame
+      </text>
+      <text x={630} y={22} textAnchor="middle">
+        axle
+      </text>
     </svg>
   );
 }

@@ -25,26 +25,56 @@ export function JobCard() {
   return (
     <>
       <CardHead title="The job">What it is for settles which compromises are fine.</CardHead>
-      <label className="text-field">
+      <Shelf />
+      <label className="text-field section">
         Job
-        <Input id="job-name" maxLength={120} value={job.name} onChange={(e) => edit((j) => ({ ...j, name: e.target.value }))} />
+        <Input
+          id="job-name"
+          maxLength={120}
+          value={job.name}
+          onChange={(e) => edit((j) => ({ ...j, name: e.target.value }))}
+        />
       </label>
       <label className="text-field">
         Car
-        <Input id="job-car" maxLength={200} value={job.car} placeholder="year, body, engine, tyres" onChange={(e) => edit((j) => ({ ...j, car: e.target.value }))} />
+        <Input
+          id="job-car"
+          maxLength={200}
+          value={job.car}
+          placeholder="year, body, engine, tyres"
+          onChange={(e) => edit((j) => ({ ...j, car: e.target.value }))}
+        />
       </label>
 
-      <Choice legend="Tape" options={TAPES} value={job.tape} onPick={(tape) => edit((j) => ({ ...j, tape }))} />
-      <Choice legend="Axle" options={ENDS} value={job.rig.end} onPick={(end) => edit((j) => ({ ...j, rig: { ...j.rig, end } }))} />
+      <Choice
+        legend="Tape"
+        options={TAPES}
+        value={job.tape}
+        onPick={(tape) => edit((j) => ({ ...j, tape }))}
+      />
+      <Choice
+        legend="Axle"
+        options={ENDS}
+        value={job.rig.end}
+        onPick={(end) => edit((j) => ({ ...j, rig: { ...j.rig, end } }))}
+      />
       {job.rig.end === 'front' && (
-        <Caution>On a front axle the track bar must match the drag link in length and angle, or bumps steer the car. Compare the two by eye and tape before anything is welded.</Caution>
+        <Caution>
+          On a front axle the track bar must match the drag link in length and angle, or bumps steer the car.
+          Compare the two by eye and tape before anything is welded.
+        </Caution>
       )}
 
       <fieldset className="section choice">
         <legend>Use</legend>
         {(Object.keys(USES) as Use[]).map((use) => (
           <label key={use}>
-            <input type="radio" name="use" checked={job.use === use} onChange={() => edit((j) => withUse(j, use))} />
+            <input
+              type="radio"
+              name="use"
+              checked={job.use === use}
+              onChange={() => edit((j) => withUse(j, use))}
+            />
             <span>
               <b>{USES[use][0]}</b>
               <span className="hint">{USES[use][1]}</span>
@@ -59,19 +89,28 @@ export function JobCard() {
           <LayoutDrawing />
           <div>
             <b>Three links + panhard</b>
-            <p className="hint">Two lower links and one upper hold the axle lengthwise and stop it turning; the bar across the car holds it sideways.</p>
+            <p className="hint">
+              Two lower links and one upper hold the axle lengthwise and stop it turning; the bar across the
+              car holds it sideways.
+            </p>
           </div>
         </div>
       </section>
 
       <label className="text-field section">
         Notes
-        <Input.TextArea rows={3} maxLength={20000} value={job.notes} onChange={(e) => edit((j) => ({ ...j, notes: e.target.value }))} />
+        <Input.TextArea
+          rows={3}
+          maxLength={20000}
+          value={job.notes}
+          onChange={(e) => edit((j) => ({ ...j, notes: e.target.value }))}
+        />
       </label>
       <Caution>
-        Stands on solid, level ground; the car never held by a jack alone; a wheel under the sill as a second catch. Before building anything new, look for what is already wrong: ovalled holes, cracked welds, loose steering, a bracket never welded.
+        Stands on solid, level ground; the car never held by a jack alone; a wheel under the sill as a second
+        catch. Before building anything new, look for what is already wrong: ovalled holes, cracked welds,
+        loose steering, a bracket never welded.
       </Caution>
-      <Shelf />
     </>
   );
 }
@@ -82,7 +121,17 @@ function withUse(job: Job, use: Use): Job {
   return { ...job, use, locate: untouched ? { ...job.locate, shiftLimit: SHIFT_LIMITS[use] } : job.locate };
 }
 
-function Choice<T extends string>({ legend, options, value, onPick }: { legend: string; options: Record<T, string>; value: T; onPick: (v: T) => void }) {
+function Choice<T extends string>({
+  legend,
+  options,
+  value,
+  onPick,
+}: {
+  legend: string;
+  options: Record<T, string>;
+  value: T;
+  onPick: (v: T) => void;
+}) {
   return (
     <fieldset className="pills">
       <legend>{legend}</legend>

@@ -58,7 +58,12 @@ export function Shelf() {
         <Button type="primary" onClick={async () => goTo(await startJob('New job', job.tape), 'job')}>
           New job
         </Button>
-        <Upload accept=".json,application/json" showUploadList={false} beforeUpload={(file) => void takeIn(file)} customRequest={() => {}}>
+        <Upload
+          accept=".json,application/json"
+          showUploadList={false}
+          beforeUpload={(file) => void takeIn(file)}
+          customRequest={() => {}}
+        >
           <Button>Import a job file</Button>
         </Upload>
         <Button onClick={() => saveText(fileName(job), exportText())}>Export this job</Button>
@@ -70,16 +75,30 @@ export function Shelf() {
               <b>{row.name || 'Unnamed job'}</b>
               <span className="hint">{row.id === job.id ? 'on the bench' : row.car}</span>
             </button>
-            <Button type="text" aria-label={`Copy ${row.name}`} onClick={async () => { const id = await copyJob(row.id); if (id) goTo(id, 'job'); }}>
+            <Button
+              type="text"
+              aria-label={`Copy ${row.name}`}
+              onClick={async () => {
+                const id = await copyJob(row.id);
+                if (id) goTo(id, 'job');
+              }}
+            >
               copy
             </Button>
-            <Button type="text" aria-label={`Remove ${row.name}`} disabled={rows.length === 1} onClick={() => void remove(row)}>
+            <Button
+              type="text"
+              aria-label={`Remove ${row.name}`}
+              disabled={rows.length === 1}
+              onClick={() => void remove(row)}
+            >
               remove
             </Button>
           </li>
         ))}
       </ul>
-      <p className="hint">Jobs live in this browser on this device. Export a job to keep a copy, or to move it.</p>
+      <p className="hint">
+        Jobs live in this browser on this device. Export a job to keep a copy, or to move it.
+      </p>
     </section>
   );
 }

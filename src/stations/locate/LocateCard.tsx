@@ -14,7 +14,11 @@ import { Schools } from './Schools';
 import { TravelCurve } from './TravelCurve';
 import './locate.css';
 
-const LINK_NAMES: Record<string, string> = { 'lower-left': 'Lower link, left', 'lower-right': 'Lower link, right', upper: 'Upper link' };
+const LINK_NAMES: Record<string, string> = {
+  'lower-left': 'Lower link, left',
+  'lower-right': 'Lower link, right',
+  upper: 'Upper link',
+};
 
 /** Lays out the bar that holds the axle sideways: level, long, parallel, clear through the travel. */
 export function LocateCard() {
@@ -23,7 +27,9 @@ export function LocateCard() {
   const others = job.rig.members.filter((m) => m.id !== panhard(job).id);
   return (
     <>
-      <CardHead title="Panhard bar">Level at ride height, as long as will fit, parallel to the axle, clear through the travel.</CardHead>
+      <CardHead title="Panhard bar">
+        Level at ride height, as long as will fit, parallel to the axle, clear through the travel.
+      </CardHead>
       <EndsTable member={panhard(job)} />
       {problem && (
         <p className="field-problem" role="alert">
@@ -39,13 +45,22 @@ export function LocateCard() {
           mm={job.locate.shiftLimit}
           least={0.5}
           most={100}
-          onEnter={(mm, typed) => edit((j) => ({ ...j, locate: { ...j.locate, shiftLimit: mm }, typed: { ...j.typed, shiftLimit: typed } }))}
+          onEnter={(mm, typed) =>
+            edit((j) => ({
+              ...j,
+              locate: { ...j.locate, shiftLimit: mm },
+              typed: { ...j.typed, shiftLimit: typed },
+            }))
+          }
         />
       </section>
       {result && <Schools comparison={result.schools} />}
       <details className="section">
         <summary>The three links</summary>
-        <p className="hint">They stand in the usual pattern until you type where yours are. The bar’s own figures hardly change with them; roll steer does.</p>
+        <p className="hint">
+          They stand in the usual pattern until you type where yours are. The bar’s own figures hardly change
+          with them; roll steer does.
+        </p>
         {others.map((m) => (
           <div key={m.id} className="link-block">
             <h3>{LINK_NAMES[m.id] ?? m.id}</h3>
@@ -53,8 +68,15 @@ export function LocateCard() {
           </div>
         ))}
       </details>
-      <Caution>The bar and its brackets hold the axle under the car: their design and welds are life-critical. What Pellik works out is an aid to judgement, not an approval.</Caution>
-      <StationStripe station="locate" title="Bar laid out" note="Draw it when you mean to build it like this." />
+      <Caution>
+        The bar and its brackets hold the axle under the car: their design and welds are life-critical. What
+        Pellik works out is an aid to judgement, not an approval.
+      </Caution>
+      <StationStripe
+        station="locate"
+        title="Bar laid out"
+        note="Draw it when you mean to build it like this."
+      />
     </>
   );
 }
@@ -75,7 +97,9 @@ function Results() {
           <Frac mm={bar.eyeToEye} tape={tape} unit />
         </Readout>
         <Readout name="Tilt at ride height" id="tilt">
-          {Math.abs(bar.tiltDeg) < 0.05 ? 'level' : `${formatDegrees(Math.abs(bar.tiltDeg))} up to the ${bar.tiltDeg > 0 ? 'frame' : 'axle'}`}
+          {Math.abs(bar.tiltDeg) < 0.05
+            ? 'level'
+            : `${formatDegrees(Math.abs(bar.tiltDeg))} up to the ${bar.tiltDeg > 0 ? 'frame' : 'axle'}`}
         </Readout>
         <Readout name="Roll centre, at the axle" id="rollCentre">
           {ride.rollCentreHeight === null ? 'none' : <Frac mm={ride.rollCentreHeight} tape={tape} unit />}

@@ -24,7 +24,10 @@ export function Schools({ comparison }: { comparison: SchoolComparison }) {
   const [frame, axle] = [panhard(job).chassis[1], panhard(job).axle[1]];
   const share = axle / (axle - frame);
   const levels: Record<School, [string, string]> = {
-    ride: ['Level at ride height', `Feels the same left and right where you drive. Over the travel the axle wanders ${say(comparison.ride.range)} in all.`],
+    ride: [
+      'Level at ride height',
+      `Feels the same left and right where you drive. Over the travel the axle wanders ${say(comparison.ride.range)} in all.`,
+    ],
     middle: ['Level in the middle of the travel', middle],
   };
   const adjusters: Record<Job['locate']['adjuster'], [string, string]> = {
@@ -32,17 +35,38 @@ export function Schools({ comparison }: { comparison: SchoolComparison }) {
       'Adjust at the frame end only',
       `Simple. Each ${say(step)} up at the frame end also tilts the bar ${formatDegrees((Math.asin(Math.min(1, step / bar.eyeToEye)) * 180) / Math.PI)}, and lifts the roll centre only ${say(step * share)}.`,
     ],
-    both: ['Matched holes at both ends', `The bar stays level: ${say(step)} up at both ends lifts the roll centre ${say(step)}. One more bracket to make.`],
+    both: [
+      'Matched holes at both ends',
+      `The bar stays level: ${say(step)} up at both ends lifts the roll centre ${say(step)}. One more bracket to make.`,
+    ],
   };
   return (
     <>
-      <Pick legend="Two schools: where is it level?" name="school" options={levels} value={job.locate.school} onPick={(school) => edit((j) => ({ ...j, locate: { ...j.locate, school } }))} />
-      <Pick legend="Two schools: where is it adjusted?" name="adjuster" options={adjusters} value={job.locate.adjuster} onPick={(adjuster) => edit((j) => ({ ...j, locate: { ...j.locate, adjuster } }))} />
+      <Pick
+        legend="Two schools: where is it level?"
+        name="school"
+        options={levels}
+        value={job.locate.school}
+        onPick={(school) => edit((j) => ({ ...j, locate: { ...j.locate, school } }))}
+      />
+      <Pick
+        legend="Two schools: where is it adjusted?"
+        name="adjuster"
+        options={adjusters}
+        value={job.locate.adjuster}
+        onPick={(adjuster) => edit((j) => ({ ...j, locate: { ...j.locate, adjuster } }))}
+      />
     </>
   );
 }
 
-type PickProps<T extends string> = { legend: string; name: string; options: Record<T, [string, string]>; value: T; onPick: (v: T) => void };
+type PickProps<T extends string> = {
+  legend: string;
+  name: string;
+  options: Record<T, [string, string]>;
+  value: T;
+  onPick: (v: T) => void;
+};
 
 function Pick<T extends string>({ legend, name, options, value, onPick }: PickProps<T>) {
   return (

@@ -29,14 +29,28 @@ export function TravelCurve({ curve, current }: { curve: SweptPose[]; current: S
   });
   const limits = which === 'shift' ? [-locate.shiftLimit, locate.shiftLimit] : [];
   const x = scaleLinear([curve[0]!.left, curve.at(-1)!.left], [EDGE.left, SIZE.width - EDGE.right]);
-  const y = scaleLinear(room(points.map((p) => p.value), limits, tape), [SIZE.height - EDGE.bottom, EDGE.top]);
+  const y = scaleLinear(
+    room(
+      points.map((p) => p.value),
+      limits,
+      tape,
+    ),
+    [SIZE.height - EDGE.bottom, EDGE.top],
+  );
   const ticks = tapeTicks(y.domain() as [number, number], tape);
   const now = isReached(current) ? of(current) : null;
   const lift = (current.left + current.right) / 2;
-  const draw = line<(typeof points)[number]>((p) => x(p.lift), (p) => y(p.value));
+  const draw = line<(typeof points)[number]>(
+    (p) => x(p.lift),
+    (p) => y(p.value),
+  );
   return (
     <figure className="curve">
-      <Segmented<CurveName> value={which} onChange={setWhich} options={Object.entries(CURVES).map(([value, c]) => ({ value: value as CurveName, label: c.name }))} />
+      <Segmented<CurveName>
+        value={which}
+        onChange={setWhich}
+        options={Object.entries(CURVES).map(([value, c]) => ({ value: value as CurveName, label: c.name }))}
+      />
       <svg
         viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
         role="img"
@@ -65,20 +79,35 @@ export function TravelCurve({ curve, current }: { curve: SweptPose[]; current: S
         {now !== null && <circle className="now" cx={x(lift)} cy={y(now)} r={5} />}
         <g className="axis">
           {[x.domain()[0]!, 0, x.domain()[1]!].map((t) => (
-            <text key={t} x={x(t)} y={SIZE.height - 18} textAnchor={t < 0 ? 'start' : t > 0 ? 'end' : 'middle'}>
+            <text
+              key={t}
+              x={x(t)}
+              y={SIZE.height - 18}
+              textAnchor={t < 0 ? 'start' : t > 0 ? 'end' : 'middle'}
+            >
               {t === 0 ? 'ride' : `${formatLength(Math.abs(t), tape)} ${t < 0 ? 'droop' : 'bump'}`}
             </text>
           ))}
-          <text x={EDGE.left + 6} y={EDGE.top + 10}>{to[0]}</text>
-          <text x={EDGE.left + 6} y={SIZE.height - EDGE.bottom - 5}>{to[1]}</text>
+          <text x={EDGE.left + 6} y={EDGE.top + 10}>
+            {to[0]}
+          </text>
+          <text x={EDGE.left + 6} y={SIZE.height - EDGE.bottom - 5}>
+            {to[1]}
+          </text>
         </g>
       </svg>
-      <figcaption className="hint">{which === 'shift' ? `Dashed: the ${sayLength(locate.shiftLimit, tape)} you allow either way. Touch the curve to move the axle there.` : 'Height off the floor. Touch the curve to move the axle there.'}</figcaption>
+      <figcaption className="hint">
+        {which === 'shift'
+          ? `Dashed: the ${sayLength(locate.shiftLimit, tape)} you allow either way. Touch the curve to move the axle there.`
+          : 'Height off the floor. Touch the curve to move the axle there.'}
+      </figcaption>
     </figure>
   );
 
   function describe(v: number | undefined): string {
-    return v === undefined ? 'out of reach' : `${sayLength(Math.abs(v), tape)}${which === 'shift' && v !== 0 ? ` ${v > 0 ? 'left' : 'right'}` : ''}`;
+    return v === undefined
+      ? 'out of reach'
+      : `${sayLength(Math.abs(v), tape)}${which === 'shift' && v !== 0 ? ` ${v > 0 ? 'left' : 'right'}` : ''}`;
   }
 }
 
@@ -91,7 +120,10 @@ function room(values: number[], limits: number[], tape: Tape): [number, number] 
 
 /** Gridlines where a tape has its longer lines: the finest step that leaves no more than five. */
 function tapeTicks([low, high]: [number, number], tape: Tape): number[] {
-  const steps = tape === 'mm' ? [1, 2, 5, 10, 20, 50, 100] : [1 / 32, 1 / 16, 1 / 8, 1 / 4, 1 / 2, 1, 2, 4].map((n) => n * 25.4);
+  const steps =
+    tape === 'mm'
+      ? [1, 2, 5, 10, 20, 50, 100]
+      : [1 / 32, 1 / 16, 1 / 8, 1 / 4, 1 / 2, 1, 2, 4].map((n) => n * 25.4);
   const step = steps.find((s) => s >= division(tape) - 1e-9 && (high - low) / s <= 5) ?? (high - low) / 4;
   const first = Math.ceil(low / step);
   return Array.from({ length: Math.floor(high / step) - first + 1 }, (_, i) => (first + i) * step);

@@ -2,6 +2,7 @@
 import { withReadings } from '@/core/job/job';
 import { measured, type Reading } from '@/core/measure/readings';
 import { readingKey, type Quantity, type QuantityKey, type Side } from '@/core/measure/quantities';
+import { finer } from '@/core/units/tape';
 import { edit, useJob } from '@/store/jobStore';
 import { Frac } from '@/ui/Frac';
 import { LengthField } from '@/ui/LengthField';
@@ -9,13 +10,23 @@ import { LengthField } from '@/ui/LengthField';
 const MOST_READINGS = 50;
 
 /** One place to type readings of one thing: the entry, the readings so far, their mean and spread. */
-export function ReadingCell({ quantity, quantityKey, side }: { quantity: Quantity; quantityKey: QuantityKey; side?: Side }) {
+export function ReadingCell({
+  quantity,
+  quantityKey,
+  side,
+}: {
+  quantity: Quantity;
+  quantityKey: QuantityKey;
+  side?: Side;
+}) {
   const { readings, tape } = useJob();
   const key = readingKey(quantityKey, side);
   const list = readings[key] ?? [];
   const m = measured(readings, quantityKey, side);
   const setList = (change: (list: Reading[]) => Reading[]) =>
-    edit((job) => withReadings({ ...job, readings: { ...job.readings, [key]: change(job.readings[key] ?? []) } }));
+    edit((job) =>
+      withReadings({ ...job, readings: { ...job.readings, [key]: change(job.readings[key] ?? []) } }),
+    );
   return (
     <div className="reading-cell" data-reading={key}>
       <LengthField
@@ -25,7 +36,9 @@ export function ReadingCell({ quantity, quantityKey, side }: { quantity: Quantit
         least={quantity.least}
         most={quantity.most}
         placeholder={list.length ? 'again' : 'reading'}
-        onEnter={(mm, typed) => setList((l) => [...l.slice(-MOST_READINGS + 1), { mm, typed, at: new Date().toISOString() }])}
+        onEnter={(mm, typed) =>
+          setList((l) => [...l.slice(-MOST_READINGS + 1), { mm, typed, at: new Date().toISOString() }])
+        }
       />
       {list.length > 0 && (
         <div className="reading-list">
@@ -45,7 +58,12 @@ export function ReadingCell({ quantity, quantityKey, side }: { quantity: Quantit
       )}
       {m.count > 1 && (
         <p className="reading-mean">
-          mean <Frac mm={m.mm} tape={tape} /> · spread <Frac mm={m.spread} tape={tape} />
+          <span>
+            mean <Frac mm={m.mm} tape={finer(tape)} />
+          </span>
+          <span>
+            spread <Frac mm={m.spread} tape={tape} />
+          </span>
         </p>
       )}
     </div>

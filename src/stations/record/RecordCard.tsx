@@ -14,7 +14,9 @@ import './record.css';
 export function RecordCard() {
   const job = useJob();
   const verdicts = checkRecord(job.readings, job.tape);
-  const missing = QUANTITIES.filter((q) => (q.sided ? SIDES : [undefined]).some((s) => measured(job.readings, q.key, s).count === 0));
+  const missing = QUANTITIES.filter((q) =>
+    (q.sided ? SIDES : [undefined]).some((s) => measured(job.readings, q.key, s).count === 0),
+  );
   return (
     <>
       <CardHead title="Record the car as it stands">
@@ -40,8 +42,15 @@ export function RecordCard() {
           Not measured yet, drawn from a stand-in: {missing.map((q) => q.label.toLowerCase()).join(', ')}.
         </p>
       )}
-      <Caution>Measure from the ground up with the car on its wheels. Nobody goes under while it is on a jack alone.</Caution>
-      <StationStripe station="record" title="Readings checked" note="Draw it when left, right and repeats agree, or you know why not." disabled={missing.length > 0} />
+      <Caution>
+        Measure from the ground up with the car on its wheels. Nobody goes under while it is on a jack alone.
+      </Caution>
+      <StationStripe
+        station="record"
+        title="Readings checked"
+        note="Draw it when left, right and repeats agree, or you know why not."
+        disabled={missing.length > 0}
+      />
     </>
   );
 }

@@ -30,10 +30,22 @@ export function RideCard() {
     }));
   return (
     <>
-      <CardHead title="Centre the axle on the ground">Weight on the tyres, bounced at both ends, rolled forward and back to settle.</CardHead>
+      <CardHead title="Centre the axle on the ground">
+        Weight on the tyres, bounced at both ends, rolled forward and back to settle.
+      </CardHead>
       <div className="gaps">
         {SIDES.map((side) => (
-          <LengthField key={side} field={`ride/${side}`} label={`Tyre to frame, ${side}`} showLabel mm={gaps[side] ?? null} least={0} most={700} placeholder="measure" onEnter={(mm, typed) => put(side, mm, typed)} />
+          <LengthField
+            key={side}
+            field={`ride/${side}`}
+            label={`Tyre to frame, ${side}`}
+            showLabel
+            mm={gaps[side] ?? null}
+            least={0}
+            most={700}
+            placeholder="measure"
+            onEnter={(mm, typed) => put(side, mm, typed)}
+          />
         ))}
         <LengthField
           field="ride/tolerance"
@@ -42,10 +54,20 @@ export function RideCard() {
           mm={tolerance}
           least={0.2}
           most={25}
-          onEnter={(mm, typed) => edit((j) => ({ ...j, ride: { ...j.ride, tolerance: mm }, typed: { ...j.typed, 'ride/tolerance': typed } }))}
+          onEnter={(mm, typed) =>
+            edit((j) => ({
+              ...j,
+              ride: { ...j.ride, tolerance: mm },
+              typed: { ...j.typed, 'ride/tolerance': typed },
+            }))
+          }
         />
       </div>
-      {found === null && <p className="ride-wait">Measure both gaps from sidewall to frame rail, square across, level with the hub.</p>}
+      {found === null && (
+        <p className="ride-wait">
+          Measure both gaps from sidewall to frame rail, square across, level with the hub.
+        </p>
+      )}
       {typeof found === 'string' && (
         <p className="field-problem" role="alert">
           {found}
@@ -68,17 +90,34 @@ export function RideCard() {
               {rounds.map((r) => (
                 <tr key={r.at}>
                   <td>{dayjs(r.at).format('HH:mm')}</td>
-                  <td><Frac mm={r.left} tape={tape} /></td>
-                  <td><Frac mm={r.right} tape={tape} /></td>
-                  <td>{r.turned === 0 ? 'left alone' : `${sayTurns(r.turned)} ${r.turned > 0 ? 'longer' : 'shorter'}`}</td>
+                  <td>
+                    <Frac mm={r.left} tape={tape} />
+                  </td>
+                  <td>
+                    <Frac mm={r.right} tape={tape} />
+                  </td>
+                  <td>
+                    {r.turned === 0
+                      ? 'left alone'
+                      : `${sayTurns(r.turned)} ${r.turned > 0 ? 'longer' : 'shorter'}`}
+                  </td>
                 </tr>
               ))}
             </tbody>
           </table>
         </section>
       )}
-      <Caution>Nobody under a car that is being bounced. After any change here: jam nuts with two wrenches, thread locker only when it is final, a paint line across nut and tube. Alignment on a rack before driving at speed; first drive slow, in a closed place.</Caution>
-      <StationStripe station="ride" title="Axle centred, jam nuts tight" note="Draw it when both gaps agree and the nuts are locked and painted." disabled={!found || typeof found === 'string' || !found.centred} />
+      <Caution>
+        Nobody under a car that is being bounced. After any change here: jam nuts with two wrenches, thread
+        locker only when it is final, a paint line across nut and tube. Alignment on a rack before driving at
+        speed; first drive slow, in a closed place.
+      </Caution>
+      <StationStripe
+        station="ride"
+        title="Axle centred, jam nuts tight"
+        note="Draw it when both gaps agree and the nuts are locked and painted."
+        disabled={!found || typeof found === 'string' || !found.centred}
+      />
     </>
   );
 }
@@ -90,7 +129,8 @@ function work(job: Job): Centring | string | null {
   try {
     return centre(job, { left, right });
   } catch (error) {
-    if (error instanceof InputError) return `No length of this bar does it: ${error.expected}. Look at its ends on Locate.`;
+    if (error instanceof InputError)
+      return `No length of this bar does it: ${error.expected}. Look at its ends on Locate.`;
     throw error;
   }
 }
@@ -102,12 +142,17 @@ function Advice({ found, job }: { found: Centring; job: Job }) {
   const rightHandEnd = cut.leftHandEnd === 'frame' ? 'axle' : 'frame';
   const way = found.offset > 0 ? 'right' : 'left';
   return (
-    <div className={`advice-box ${found.centred ? 'centred' : ''}`} data-centred={found.centred} aria-live="polite">
+    <div
+      className={`advice-box ${found.centred ? 'centred' : ''}`}
+      data-centred={found.centred}
+      aria-live="polite"
+    >
       {found.centred ? (
         <>
           <h2>Centred.</h2>
           <p>
-            The axle is within <Frac mm={Math.abs(found.offset)} tape={tape} unit /> of the middle; you allow {sayLength(job.ride.tolerance, tape)}. Lock the jam nuts and stripe it.
+            The axle is within <Frac mm={Math.abs(found.offset)} tape={tape} unit /> of the middle; you allow{' '}
+            {sayLength(job.ride.tolerance, tape)}. Lock the jam nuts and stripe it.
           </p>
         </>
       ) : (
@@ -116,7 +161,10 @@ function Advice({ found, job }: { found: Centring; job: Job }) {
             {longer ? 'Lengthen' : 'Shorten'}: {sayTurns(found.turns)}
           </h2>
           <p>
-            The axle sits <b>{sayLength(Math.abs(found.offset), tape)}</b> too far {way === 'right' ? 'left' : 'right'}; it must move to the {way}. Loosen both jam nuts. Stand at the {rightHandEnd} end, which has the right-hand thread, look along the bar, and turn the tube {longer ? 'clockwise' : 'anticlockwise'}.
+            The axle sits <b>{sayLength(Math.abs(found.offset), tape)}</b> too far{' '}
+            {way === 'right' ? 'left' : 'right'}; it must move to the {way}. Loosen both jam nuts. Stand at
+            the {rightHandEnd} end, which has the right-hand thread, look along the bar, and turn the tube{' '}
+            {longer ? 'clockwise' : 'anticlockwise'}.
           </p>
         </>
       )}
@@ -130,7 +178,8 @@ function Advice({ found, job }: { found: Centring; job: Job }) {
           </Readout>
         )}
         <Readout name="Thread in the tube then, frame · axle">
-          <Frac mm={found.engagement.frame} tape={tape} /> · <Frac mm={found.engagement.axle} tape={tape} unit />
+          <Frac mm={found.engagement.frame} tape={tape} /> ·{' '}
+          <Frac mm={found.engagement.axle} tape={tape} unit />
         </Readout>
       </Readouts>
       {!found.threadHolds && (
@@ -160,9 +209,13 @@ function TurnedForm({ advised }: { advised: number }) {
   return (
     <div className="turned">
       <span>I turned it</span>
-      <Button aria-label="An eighth of a turn less" onClick={() => setTurned(turned - 0.125)}>−</Button>
+      <Button aria-label="An eighth of a turn less" onClick={() => setTurned(turned - 0.125)}>
+        −
+      </Button>
       <b aria-live="polite">{shown}</b>
-      <Button aria-label="An eighth of a turn more" onClick={() => setTurned(turned + 0.125)}>+</Button>
+      <Button aria-label="An eighth of a turn more" onClick={() => setTurned(turned + 0.125)}>
+        +
+      </Button>
       <Button type="primary" onClick={close}>
         Done: roll it, measure again
       </Button>

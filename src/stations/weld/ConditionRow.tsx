@@ -19,10 +19,16 @@ export function ConditionRow({ condition, next }: { condition: Condition; next: 
     if (confirm) edit((j) => drawStripe(withMeasured(j, id, true), key, { ...basis, answer: true }));
     else edit((j) => drawStripe(j, key, basis));
   }
-  const wipe = () => edit((j) => (confirm ? withMeasured(wipeStripe(j, key), id, false) : wipeStripe(j, key)));
+  const wipe = () =>
+    edit((j) => (confirm ? withMeasured(wipeStripe(j, key), id, false) : wipeStripe(j, key)));
 
   return (
-    <li className={`condition ${stripe.kind}${next ? ' next' : ''}`} data-condition={id} data-holds={String(holds)} data-stripe={stripe.kind}>
+    <li
+      className={`condition ${stripe.kind}${next ? ' next' : ''}`}
+      data-condition={id}
+      data-holds={String(holds)}
+      data-stripe={stripe.kind}
+    >
       <div className="condition-what">
         <h3>{label}</h3>
         <p className="hint">{how}</p>
@@ -45,13 +51,24 @@ export function ConditionRow({ condition, next }: { condition: Condition; next: 
                 least={0}
                 most={f.key === 'eyeToEye' ? 2 * MOST : MOST}
                 placeholder="measure"
-                onEnter={(mm, typed) => edit((j) => ({ ...withMeasured(j, f.key, mm), typed: { ...j.typed, [`weld/${f.key}`]: typed } }))}
+                onEnter={(mm, typed) =>
+                  edit((j) => ({
+                    ...withMeasured(j, f.key, mm),
+                    typed: { ...j.typed, [`weld/${f.key}`]: typed },
+                  }))
+                }
               />
             ))}
           </div>
         </div>
       )}
-      <StripeButton stripe={stripe} label={label} disabled={!confirm && holds !== true} onDraw={draw} onWipe={wipe} />
+      <StripeButton
+        stripe={stripe}
+        label={label}
+        disabled={!confirm && holds !== true}
+        onDraw={draw}
+        onWipe={wipe}
+      />
     </li>
   );
 }

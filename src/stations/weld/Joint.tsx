@@ -48,18 +48,30 @@ export function Joint({ bracket, tack, weld }: { bracket: Bracket; tack: Release
       <h2>{NAMES[bracket]}</h2>
       <ol className="joint-states">
         {JOINT_STATES.map((s) => (
-          <li key={s} aria-current={s === state ? 'step' : undefined} className={JOINT_STATES.indexOf(s) < JOINT_STATES.indexOf(state) ? 'past' : ''}>
+          <li
+            key={s}
+            aria-current={s === state ? 'step' : undefined}
+            className={JOINT_STATES.indexOf(s) < JOINT_STATES.indexOf(state) ? 'past' : ''}
+          >
             {s}
           </li>
         ))}
       </ol>
       {next && (
-        <button type="button" className={`deed${held ? ' held' : ''}`} onClick={() => (held ? setAsking('override') : advance())}>
+        <button
+          type="button"
+          className={`deed${held ? ' held' : ''}`}
+          onClick={() => (held ? setAsking('override') : advance())}
+        >
           <b>
             {DEEDS[next]}
             {held && ': held'}
           </b>
-          <span>{held ? `${gate.open.length} left to check · or write why you go on` : (HINTS[next] ?? 'everything holds')}</span>
+          <span>
+            {held
+              ? `${gate.open.length} left to check · or write why you go on`
+              : (HINTS[next] ?? 'everything holds')}
+          </span>
         </button>
       )}
       {state !== 'scribed' && (
@@ -69,7 +81,11 @@ export function Joint({ bracket, tack, weld }: { bracket: Bracket; tack: Release
       )}
       <Modal
         open={asking !== null}
-        title={asking === 'cut' ? `Cut the ${NAMES[bracket].toLowerCase()} loose` : `${next ? DEEDS[next] : ''} anyway: ${NAMES[bracket].toLowerCase()}`}
+        title={
+          asking === 'cut'
+            ? `Cut the ${NAMES[bracket].toLowerCase()} loose`
+            : `${next ? DEEDS[next] : ''} anyway: ${NAMES[bracket].toLowerCase()}`
+        }
         okText={asking === 'cut' ? 'Back to scribed' : 'Go on, and keep this on record'}
         cancelText="Stay"
         okButtonProps={{ disabled: reason.trim() === '' }}
@@ -88,7 +104,12 @@ export function Joint({ bracket, tack, weld }: { bracket: Bracket; tack: Release
         )}
         <label>
           {asking === 'cut' ? 'Why it comes off' : 'Why you go on'}
-          <Input.TextArea rows={3} maxLength={2000} value={reason} onChange={(e) => setReason(e.target.value)} />
+          <Input.TextArea
+            rows={3}
+            maxLength={2000}
+            value={reason}
+            onChange={(e) => setReason(e.target.value)}
+          />
         </label>
       </Modal>
     </section>

@@ -20,19 +20,28 @@ export function WeldCard() {
       <CardHead title="Hold before welding">{sumUp(conditions)}</CardHead>
       <div className="joints">
         {BRACKETS.map((bracket) => (
-          <Joint key={bracket} bracket={bracket} tack={release(conditions, 'tack')} weld={release(conditions, 'weld')} />
+          <Joint
+            key={bracket}
+            bracket={bracket}
+            tack={release(conditions, 'tack')}
+            weld={release(conditions, 'weld')}
+          />
         ))}
       </div>
       <Caution>
-        Battery and modules disconnected, fuel and brake lines out of the heat, tank out or well away, a fire watch with an extinguisher, ventilation, eye and skin cover. A suspension weld carries lives: a qualified welder makes or inspects it; local inspection rules come first.
+        Battery and modules disconnected, fuel and brake lines out of the heat, tank out or well away, a fire
+        watch with an extinguisher, ventilation, eye and skin cover. A suspension weld carries lives: a
+        qualified welder makes or inspects it; local inspection rules come first.
       </Caution>
       {(Object.keys(STEPS) as Step[]).map((step) => (
         <section key={step} className="section">
           <h2>{STEPS[step]}</h2>
           <ul className="conditions">
-            {conditions.filter((c) => c.step === step).map((c) => (
-              <ConditionRow key={c.id} condition={c} next={c === next} />
-            ))}
+            {conditions
+              .filter((c) => c.step === step)
+              .map((c) => (
+                <ConditionRow key={c.id} condition={c} next={c === next} />
+              ))}
           </ul>
         </section>
       ))}

@@ -1,0 +1,4 @@
+/** A record less one of its keys. */
+export function without<T>(record: Record<string, T>, key: string): Record<string, T> {
+  return Object.fromEntries(Object.entries(record).filter(([k]) => k !== key));
+}
