@@ -64,8 +64,9 @@ export function LengthField({
     return { ok: true, mm: value, text: bare.trim() };
   }
 
-  const sayWay = (v: number) =>
-    ways ? `${sayLength(Math.abs(v), tape)} ${ways[v < 0 ? 1 : 0]}` : sayLength(v, tape);
+  function sayWay(v: number): string {
+    return ways ? `${sayLength(Math.abs(v), tape)} ${ways[v < 0 ? 1 : 0]}` : sayLength(v, tape);
+  }
 
   function enter() {
     setInsisted(true);

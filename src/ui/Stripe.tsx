@@ -36,20 +36,19 @@ type Props = {
 /** Draws the stripe across something the builder has verified, or wipes it off. */
 export function StripeButton({ stripe, label, disabled = false, onDraw, onWipe }: Props) {
   const whole = stripe.kind === 'whole';
+  const word = whole ? 'checked' : stripe.kind === 'broken' ? 'check again' : disabled ? 'not yet' : 'check';
   return (
     <button
       type="button"
       className="stripe-button"
       aria-pressed={whole}
-      aria-label={`${label}: ${SAYS[stripe.kind]}`}
+      aria-label={`${word}: ${label}, ${SAYS[stripe.kind]}`}
       title={whole ? 'Wipe the stripe off' : disabled ? 'It does not hold yet' : 'Draw the stripe'}
       disabled={disabled && !whole}
       onClick={whole ? onWipe : onDraw}
     >
       <StripeMark kind={stripe.kind} />
-      <span className="stripe-word">
-        {whole ? 'checked' : stripe.kind === 'broken' ? 'check again' : disabled ? 'not yet' : 'check'}
-      </span>
+      <span className="stripe-word">{word}</span>
     </button>
   );
 }

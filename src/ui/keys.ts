@@ -18,7 +18,7 @@ export function useKeys(handlers: Handlers): void {
       if (!typing) undoKeys(e);
       return;
     }
-    if (typing || document.querySelector('[role="dialog"]')) return;
+    if (typing || dialogOpen()) return;
     if (/^[0-9]$/.test(e.key)) handlers.station(Number(e.key) || 10);
     else if (e.key === '/') handlers.find();
     else if (e.key === '?') handlers.help();
@@ -56,6 +56,10 @@ function travelKeys({ key, target }: KeyboardEvent): boolean {
   else return false;
   return true;
 }
+
+/** A dialog that was closed stays in the page, unseen. */
+const dialogOpen = (): boolean =>
+  [...document.querySelectorAll('[role="dialog"]')].some((dialog) => dialog.checkVisibility());
 
 function isTyping(target: EventTarget | null): boolean {
   return (

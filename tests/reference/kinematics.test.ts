@@ -18,7 +18,10 @@ function at(rig: Rig, left: number, right: number): Pose {
 describe('arc of a level bar', () => {
   // L − √(L² − z²), geometry of a circle; 40 in eye to eye and 3 in of bump give 0.1127 in: common practice, no published source.
   test('40 in eye to eye, 3 in of bump: 0.1127 in sideways', () => {
-    const rig = withEnds(threeLink(), 'panhard', { chassis: [0, 20 * INCH, 370], axle: [0, -20 * INCH, 370] });
+    const rig = withEnds(threeLink(), 'panhard', {
+      chassis: [0, 20 * INCH, 370],
+      axle: [0, -20 * INCH, 370],
+    });
     // In the axle's own plane, so that pitch does not lift the axle end; straight links keep it there.
     const straight = ['lower-left', 'lower-right', 'upper'].reduce((r, id) => {
       const m = r.members.find((x) => x.id === id)!;
@@ -40,10 +43,14 @@ describe('roll centre', () => {
         fc.double({ min: -60, max: 60, noNaN: true }),
         (height, rise) => {
           // Symmetrical links add no sideways component at the centreline.
-          const rig = withEnds(withEnds(threeLink(), 'upper', { chassis: [520, 0, 470], axle: [30, 0, 500] }), 'panhard', {
-            chassis: [0, 480, height + rise],
-            axle: [0, -480, height - rise],
-          });
+          const rig = withEnds(
+            withEnds(threeLink(), 'upper', { chassis: [520, 0, 470], axle: [30, 0, 500] }),
+            'panhard',
+            {
+              chassis: [0, 480, height + rise],
+              axle: [0, -480, height - rise],
+            },
+          );
           expect(setInMotion(rig).ride.rollCentreHeight).toBeCloseTo(height, 6);
         },
       ),
@@ -83,20 +90,27 @@ describe('anti-squat', () => {
   // 100 · (height / distance of the side-view instant centre) · wheelbase / height of the centre of gravity.
   test('agrees with the instant centre where upper and lower links meet in the side view', () => {
     fc.assert(
-      fc.property(fc.double({ min: 5, max: 60, noNaN: true }), fc.double({ min: -60, max: -5, noNaN: true }), (lower, upper) => {
-        const ends = (y: number, z: number, rise: number): { chassis: Point; axle: Point } => ({ chassis: [600, y, z + rise], axle: [0, y, z] });
-        let rig = threeLink();
-        rig = withEnds(rig, 'lower-left', ends(500, 250, lower));
-        rig = withEnds(rig, 'lower-right', ends(-500, 250, lower));
-        rig = withEnds(rig, 'upper', ends(0, 480, upper));
-        rig = withEnds(rig, 'panhard', { chassis: [0, 480, 330], axle: [0, -480, 330] });
-        const meet = (480 - 250) / ((lower - upper) / 600);
-        const height = 250 + (meet * lower) / 600;
-        const { antiSquatPct, instantCentre } = setInMotion(rig).ride;
-        expect(instantCentre![0]).toBeCloseTo(meet, 5);
-        expect(instantCentre![1]).toBeCloseTo(height, 5);
-        expect(antiSquatPct!).toBeCloseTo((100 * (height / meet) * 2800) / 540, 6);
-      }),
+      fc.property(
+        fc.double({ min: 5, max: 60, noNaN: true }),
+        fc.double({ min: -60, max: -5, noNaN: true }),
+        (lower, upper) => {
+          const ends = (y: number, z: number, rise: number): { chassis: Point; axle: Point } => ({
+            chassis: [600, y, z + rise],
+            axle: [0, y, z],
+          });
+          let rig = threeLink();
+          rig = withEnds(rig, 'lower-left', ends(500, 250, lower));
+          rig = withEnds(rig, 'lower-right', ends(-500, 250, lower));
+          rig = withEnds(rig, 'upper', ends(0, 480, upper));
+          rig = withEnds(rig, 'panhard', { chassis: [0, 480, 330], axle: [0, -480, 330] });
+          const meet = (480 - 250) / ((lower - upper) / 600);
+          const height = 250 + (meet * lower) / 600;
+          const { antiSquatPct, instantCentre } = setInMotion(rig).ride;
+          expect(instantCentre![0]).toBeCloseTo(meet, 5);
+          expect(instantCentre![1]).toBeCloseTo(height, 5);
+          expect(antiSquatPct!).toBeCloseTo((100 * (height / meet) * 2800) / 540, 6);
+        },
+      ),
     );
   });
 });
@@ -124,23 +138,32 @@ describe('against a general matrix library', () => {
   const math = create(all!);
   test('positions and angles agree over random linkages', () => {
     fc.assert(
-      fc.property(randomThreeLink, fc.double({ min: -60, max: 60, noNaN: true }), fc.double({ min: -60, max: 60, noNaN: true }), (rig, left, right) => {
-        const ours = setInMotion(rig).at({ left, right });
-        fc.pre(isReached(ours));
-        if (!isReached(ours)) return;
-        const [x, y, z, turn] = solveByQuaternion(rig, left, right);
-        expect(ours.x).toBeCloseTo(x, 5);
-        expect(ours.y).toBeCloseTo(y, 5);
-        expect(ours.z).toBeCloseTo(z, 5);
-        const place = carry(ours, rig.tireRadius);
-        const p: Point = [300, 200, rig.tireRadius + 100];
-        turn([300, 200, 100]).forEach((v, k) => expect(place(p)[k]).toBeCloseTo(v + [x, y, z][k]!, 5));
-      }),
+      fc.property(
+        randomThreeLink,
+        fc.double({ min: -60, max: 60, noNaN: true }),
+        fc.double({ min: -60, max: 60, noNaN: true }),
+        (rig, left, right) => {
+          const ours = setInMotion(rig).at({ left, right });
+          fc.pre(isReached(ours));
+          if (!isReached(ours)) return;
+          const [x, y, z, turn] = solveByQuaternion(rig, left, right);
+          expect(ours.x).toBeCloseTo(x, 5);
+          expect(ours.y).toBeCloseTo(y, 5);
+          expect(ours.z).toBeCloseTo(z, 5);
+          const place = carry(ours, rig.tireRadius);
+          const p: Point = [300, 200, rig.tireRadius + 100];
+          turn([300, 200, 100]).forEach((v, k) => expect(place(p)[k]).toBeCloseTo(v + [x, y, z][k]!, 5));
+        },
+      ),
       { numRuns: 40 },
     );
   });
 
-  function solveByQuaternion(rig: Rig, left: number, right: number): [number, number, number, (p: number[]) => number[]] {
+  function solveByQuaternion(
+    rig: Rig,
+    left: number,
+    right: number,
+  ): [number, number, number, (p: number[]) => number[]] {
     let u = [0, 0, rig.tireRadius, 0, 0, 0]; // position and rotation vector
     const rotate = (w: number[]) => (p: number[]) => {
       const angle = Math.hypot(...w);
@@ -148,7 +171,9 @@ describe('against a general matrix library', () => {
       const k = w.map((v) => v / angle);
       const cross = math.cross(k, p) as number[];
       const along = math.dot(k, p);
-      return p.map((v, i) => v * Math.cos(angle) + cross[i]! * Math.sin(angle) + k[i]! * along * (1 - Math.cos(angle)));
+      return p.map(
+        (v, i) => v * Math.cos(angle) + cross[i]! * Math.sin(angle) + k[i]! * along * (1 - Math.cos(angle)),
+      );
     };
     const residuals = (s: number[]): number[] => {
       const turn = rotate(s.slice(3));
@@ -158,7 +183,11 @@ describe('against a general matrix library', () => {
         return Math.hypot(...now) - Math.hypot(...m.axle.map((v, k) => v - m.chassis[k]!));
       });
       const hub = (y: number) => place([0, y, rig.tireRadius])[2]!;
-      return [...links, hub(rig.track / 2) - rig.tireRadius - left, hub(-rig.track / 2) - rig.tireRadius - right];
+      return [
+        ...links,
+        hub(rig.track / 2) - rig.tireRadius - left,
+        hub(-rig.track / 2) - rig.tireRadius - right,
+      ];
     };
     for (let n = 0; n < 30; n++) {
       const r = residuals(u);

@@ -28,7 +28,12 @@ describe('threads', () => {
 
 describe('tube length', () => {
   const end = { toShoulder: 2.5 * INCH, showing: 0.25 * INCH, shank: 2.25 * INCH, bung: 2 * INCH };
-  const spec: BarSpec = { thread: '3/4-16', ends: { frame: end, axle: end }, engagementRule: 1.5 * INCH, tube: { od: 1.25 * INCH, wall: 0.12 * INCH } };
+  const spec: BarSpec = {
+    thread: '3/4-16',
+    ends: { frame: end, axle: end },
+    engagementRule: 1.5 * INCH,
+    tube: { od: 1.25 * INCH, wall: 0.12 * INCH },
+  };
 
   // Common practice, no published source: 40 1/2 eye to eye with 2 3/4 at each end leaves 35 of tube.
   test('40 1/2 eye to eye, 2 3/4 at each end: 35', () => {
@@ -53,7 +58,10 @@ describe('centring on the ground', () => {
   // offset is half of the difference of the gaps.
   test('gaps of 5 1/2 and 5 1/8 with 3/4-16 threads: 3/16 over, 1 1/2 turns', () => {
     let job = newJob('check', 'Check', 'in16');
-    job = withMounts(job, (['chassis', 'axle'] as const).map((e) => ({ member: 'panhard', end: e, axis: 2, mm: 350 })));
+    job = withMounts(
+      job,
+      (['chassis', 'axle'] as const).map((e) => ({ member: 'panhard', end: e, axis: 2, mm: 350 })),
+    );
     const found = centre(job, { left: 5.5 * INCH, right: 5.125 * INCH });
     expect(found.offset / INCH).toBeCloseTo(3 / 16, 9);
     // The frame end is on the left: a longer bar pushes the axle right.
@@ -63,14 +71,20 @@ describe('centring on the ground', () => {
 
 describe('distances', () => {
   // Dense sampling of both bodies: slow, and wrong by less than its step.
-  const point = fc.tuple(...[0, 1, 2].map(() => fc.integer({ min: -100, max: 100 }))) as unknown as fc.Arbitrary<Point>;
+  const point = fc.tuple(
+    ...[0, 1, 2].map(() => fc.integer({ min: -100, max: 100 })),
+  ) as unknown as fc.Arbitrary<Point>;
   const along = (a: Point, b: Point, t: number) => a.map((v, k) => v + t * (b[k]! - v)) as Point;
   const steps = Array.from({ length: 101 }, (_, i) => i / 100);
 
   test('between segments', () => {
     fc.assert(
       fc.property(point, point, point, point, (a, b, c, d) => {
-        const sampled = Math.min(...steps.flatMap((s) => steps.map((t) => Math.hypot(...along(a, b, s).map((v, k) => v - along(c, d, t)[k]!)))));
+        const sampled = Math.min(
+          ...steps.flatMap((s) =>
+            steps.map((t) => Math.hypot(...along(a, b, s).map((v, k) => v - along(c, d, t)[k]!))),
+          ),
+        );
         const exact = segmentToSegment(a, b, c, d);
         expect(exact).toBeLessThanOrEqual(sampled + 1e-9);
         expect(sampled - exact).toBeLessThan(4);
@@ -84,7 +98,11 @@ describe('distances', () => {
       fc.property(point, point, point, point, (a, b, c, d) => {
         const low = c.map((v, k) => Math.min(v, d[k]!)) as Point;
         const high = c.map((v, k) => Math.max(v, d[k]!)) as Point;
-        const sampled = Math.min(...steps.map((t) => Math.hypot(...along(a, b, t).map((v, k) => Math.max(low[k]! - v, 0, v - high[k]!)))));
+        const sampled = Math.min(
+          ...steps.map((t) =>
+            Math.hypot(...along(a, b, t).map((v, k) => Math.max(low[k]! - v, 0, v - high[k]!))),
+          ),
+        );
         const exact = segmentToBox(a, b, low, high);
         expect(exact).toBeLessThanOrEqual(sampled + 1e-6);
         expect(sampled - exact).toBeLessThan(4);

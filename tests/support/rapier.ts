@@ -23,7 +23,12 @@ export async function settleInRapier(rig: Rig, travel: Travel): Promise<Settled>
         .setLinearDamping(4)
         .setAngularDamping(4)
         .setCanSleep(false)
-        .setAdditionalMassProperties(mass, { x: 0, y: 0, z: 0 }, { x: mass / 10, y: mass / 10, z: mass / 10 }, { x: 0, y: 0, z: 0, w: 1 }),
+        .setAdditionalMassProperties(
+          mass,
+          { x: 0, y: 0, z: 0 },
+          { x: mass / 10, y: mass / 10, z: mass / 10 },
+          { x: 0, y: 0, z: 0, w: 1 },
+        ),
     );
   const ground = world.createRigidBody(RAPIER.RigidBodyDesc.fixed());
   const centre: Point = [0, 0, rig.tireRadius];
@@ -36,13 +41,27 @@ export async function settleInRapier(rig: Rig, travel: Travel): Promise<Settled>
     const from = (p: Point) => vec(p.map((v, k) => v - middle[k]!) as Point);
     world.createImpulseJoint(RAPIER.JointData.spherical(vec(m.chassis), from(m.chassis)), ground, link, true);
     world.createImpulseJoint(RAPIER.JointData.spherical(onAxle(m.axle), from(m.axle)), axle, link, true);
-    return { length: Math.hypot(...m.chassis.map((v, k) => v - m.axle[k]!)), chassis: m.chassis, axle: onAxle(m.axle) };
+    return {
+      length: Math.hypot(...m.chassis.map((v, k) => v - m.axle[k]!)),
+      chassis: m.chassis,
+      axle: onAxle(m.axle),
+    };
   });
 
-  const wheels = ([['left', 1], ['right', -1]] as const).map(([side, sign]) => {
+  const wheels = (
+    [
+      ['left', 1],
+      ['right', -1],
+    ] as const
+  ).map(([side, sign]) => {
     const stand = world.createRigidBody(RAPIER.RigidBodyDesc.kinematicPositionBased());
     const hub: Point = [0, (sign * rig.track) / 2, rig.tireRadius];
-    const joint = RAPIER.JointData.generic({ x: 0, y: 0, z: 0 }, onAxle(hub), { x: 1, y: 0, z: 0 }, RAPIER.JointAxesMask.LinZ);
+    const joint = RAPIER.JointData.generic(
+      { x: 0, y: 0, z: 0 },
+      onAxle(hub),
+      { x: 1, y: 0, z: 0 },
+      RAPIER.JointAxesMask.LinZ,
+    );
     world.createImpulseJoint(joint, stand, axle, true);
     stand.setTranslation({ x: 0, y: 0, z: rig.tireRadius / M }, true);
     return { stand, lift: travel[side] };
@@ -51,7 +70,8 @@ export async function settleInRapier(rig: Rig, travel: Travel): Promise<Settled>
   for (let i = 1; i <= STEPS; i++) {
     // Lift over the first half, then let it come to rest.
     const share = Math.min(1, (2 * i) / STEPS);
-    for (const { stand, lift } of wheels) stand.setNextKinematicTranslation({ x: 0, y: 0, z: (rig.tireRadius + share * lift) / M });
+    for (const { stand, lift } of wheels)
+      stand.setNextKinematicTranslation({ x: 0, y: 0, z: (rig.tireRadius + share * lift) / M });
     world.step();
   }
   const t = axle.translation();
@@ -59,7 +79,13 @@ export async function settleInRapier(rig: Rig, travel: Travel): Promise<Settled>
   const worstJoint = Math.max(
     ...checks.map((c) => {
       const p = rotate(q, c.axle);
-      return Math.abs(Math.hypot((t.x + p.x) * M - c.chassis[0], (t.y + p.y) * M - c.chassis[1], (t.z + p.z) * M - c.chassis[2]) - c.length);
+      return Math.abs(
+        Math.hypot(
+          (t.x + p.x) * M - c.chassis[0],
+          (t.y + p.y) * M - c.chassis[1],
+          (t.z + p.z) * M - c.chassis[2],
+        ) - c.length,
+      );
     }),
   );
   const settled = { x: t.x * M, y: t.y * M, z: t.z * M, worstJoint };
@@ -69,7 +95,11 @@ export async function settleInRapier(rig: Rig, travel: Travel): Promise<Settled>
 
 type V = { x: number; y: number; z: number };
 function rotate(q: V & { w: number }, v: V): V {
-  const [tx, ty, tz] = [2 * (q.y * v.z - q.z * v.y), 2 * (q.z * v.x - q.x * v.z), 2 * (q.x * v.y - q.y * v.x)];
+  const [tx, ty, tz] = [
+    2 * (q.y * v.z - q.z * v.y),
+    2 * (q.z * v.x - q.x * v.z),
+    2 * (q.x * v.y - q.y * v.x),
+  ];
   return {
     x: v.x + q.w * tx + q.y * tz - q.z * ty,
     y: v.y + q.w * ty + q.z * tx - q.x * tz,

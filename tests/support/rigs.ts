@@ -22,12 +22,18 @@ export function threeLink(change: Partial<Rig> = {}): Rig {
 }
 
 /** The same with one member's ends elsewhere. */
-export function withEnds(rig: Rig, id: string, ends: { chassis?: Point; axle?: Point; length?: number }): Rig {
+export function withEnds(
+  rig: Rig,
+  id: string,
+  ends: { chassis?: Point; axle?: Point; length?: number },
+): Rig {
   return { ...rig, members: rig.members.map((m) => (m.id === id ? { ...m, ...ends } : m)) };
 }
 
-const about = (centre: number, spread: number) => fc.double({ min: centre - spread, max: centre + spread, noNaN: true });
-const point = (x: number, y: number, z: number, spread = 60): fc.Arbitrary<Point> => fc.tuple(about(x, spread), about(y, spread), about(z, spread));
+const about = (centre: number, spread: number) =>
+  fc.double({ min: centre - spread, max: centre + spread, noNaN: true });
+const point = (x: number, y: number, z: number, spread = 60): fc.Arbitrary<Point> =>
+  fc.tuple(about(x, spread), about(y, spread), about(z, spread));
 
 /** Three links and a panhard bar with every mount somewhere else: lopsided, out of level, out of plane. */
 export const randomThreeLink: fc.Arbitrary<Rig> = fc
@@ -35,8 +41,14 @@ export const randomThreeLink: fc.Arbitrary<Rig> = fc
     tireRadius: about(330, 60),
     track: about(1470, 150),
     ends: fc.tuple(
-      point(620, 480, 300), point(10, 520, 260), point(620, -480, 300), point(10, -520, 260),
-      point(520, 40, 470), point(30, 40, 520), point(-170, 470, 370), point(-170, -455, 352),
+      point(620, 480, 300),
+      point(10, 520, 260),
+      point(620, -480, 300),
+      point(10, -520, 260),
+      point(520, 40, 470),
+      point(30, 40, 520),
+      point(-170, 470, 370),
+      point(-170, -455, 352),
     ),
   })
   .map(({ tireRadius, track, ends }) =>

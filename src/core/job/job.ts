@@ -1,9 +1,9 @@
 import type { BarSpec } from '@/core/fabricate/bar';
 import { distance } from '@/core/kinematics/linkage';
 import type { LocateInput } from '@/core/locate/types';
-import { withMember } from '@/core/locate/lateralBar';
+import { withMember, withMount } from '@/core/locate/lateralBar';
 import { measured, measuredAcross } from '@/core/measure/readings';
-import type { LinkMember, Obstacle, Rig, Travel } from '@/core/rig/schema';
+import type { LinkMember, Obstacle, Travel } from '@/core/rig/schema';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import type { MountChange } from '@/core/verdict';
 import { PANHARD, threeLinkPanhard } from './layouts';
@@ -95,15 +95,7 @@ const SHORTEST_BAR = 1;
  * that has moved shows no more, since it no longer reads as the value.
  */
 export function withMounts(job: Job, changes: MountChange[]): Job {
-  const rig = changes.reduce<Rig>(
-    (r, { member, end, axis, mm }) =>
-      withMember(
-        r,
-        member,
-        (m) => ({ ...m, [end]: m[end].map((v, k) => (k === axis ? mm : v)) }) as LinkMember,
-      ),
-    job.rig,
-  );
+  const rig = changes.reduce(withMount, job.rig);
   const collapsed = rig.members.some((m) => distance(m.chassis, m.axle) < SHORTEST_BAR);
   return collapsed ? job : { ...job, laidOut: true, rig };
 }

@@ -1,11 +1,9 @@
-import { clearances } from '@/core/clearance/clearance';
 import { setInMotion } from '@/core/kinematics/answer';
-import { isReached, type SweptPose } from '@/core/kinematics/pose';
-import type { Rig } from '@/core/rig/schema';
 import { checkLateralBar } from './checks';
 import { describeBar, findLateralBar } from './lateralBar';
+import { closestApproach } from './closest';
 import { compareSchools } from './schools';
-import type { ClosestApproach, LocateInput, LocateResult } from './types';
+import type { LocateInput, LocateResult } from './types';
 
 const CURVE_STEPS = 48;
 
@@ -40,16 +38,4 @@ export function analyseLocate(input: LocateInput): LocateResult {
     schools: compareSchools(input, member.id),
   };
   return { ...result, verdicts: checkLateralBar(input, result) };
-}
-
-function closestApproach(rig: Rig, barId: string, poses: SweptPose[]): ClosestApproach | null {
-  const bar = { ...rig, members: rig.members.filter((m) => m.id === barId) };
-  let closest: ClosestApproach | null = null;
-  for (const pose of poses.filter(isReached)) {
-    for (const c of clearances(bar, pose)) {
-      if (!closest || c.distance < closest.distance)
-        closest = { ...c, at: { left: pose.left, right: pose.right } };
-    }
-  }
-  return closest;
 }

@@ -1,8 +1,11 @@
 import { isReached, type Pose, type SweptPose } from '@/core/kinematics/pose';
 import type { LinkMember } from '@/core/rig/schema';
+import { setInMotion } from '@/core/kinematics/answer';
 import { formatDegrees, sayLength } from '@/core/units/format';
+import { division } from '@/core/units/tape';
 import type { MountChange, Remedy, State, Verdict } from '@/core/verdict';
-import { findLateralBar, withMember, type LateralBar } from './lateralBar';
+import { closestApproach } from './closest';
+import { findLateralBar, withMember, withMount, type LateralBar } from './lateralBar';
 import { sidewaysOverTravel, wantedRise } from './schools';
 import type { ClosestApproach, LocateInput } from './types';
 
@@ -194,10 +197,13 @@ function lengthRemedies(input: LocateInput, member: LinkMember): Remedy[] {
     if (mostWith(half) > shiftLimit) short = half;
     else long = half;
   }
+  // Out to the next line of the tape, which is what can be set.
+  const place =
+    outward * Math.min(Math.abs(farthest), Math.ceil(Math.abs(long) / division(tape)) * division(tape));
   return [
     {
-      text: `Frame end out to ${sayLength(Math.abs(long), tape)} from the centreline, level: ${sayLength(Math.abs(long - member.axle[1]), tape)} eye to eye`,
-      changes: [{ member: member.id, end: 'chassis', axis: 1, mm: long }, levelled],
+      text: `Frame end out to ${sayLength(Math.abs(place), tape)} from the centreline, level: ${sayLength(Math.abs(place - member.axle[1]), tape)} eye to eye`,
+      changes: [{ member: member.id, end: 'chassis', axis: 1, mm: place }, levelled],
     },
   ];
 }
@@ -243,6 +249,7 @@ function checkClearance(input: LocateInput, { closest }: Findings): Verdict | nu
       : placeInTravel(left, input);
   const clear = closest.distance >= LEAST_CLEARANCE - 1e-6;
   const backward = findLateralBar(input.rig).axle[0] <= 0;
+  const away = clear ? 0 : distanceAway(input, closest, backward ? -1 : 1);
   return {
     id: 'clearance',
     state: clear ? 'ok' : closest.distance <= 0 ? 'stop' : 'look',
@@ -258,11 +265,28 @@ function checkClearance(input: LocateInput, { closest }: Findings): Verdict | nu
       ? []
       : [
           {
-            text: `Move both ends ${sayLength(LEAST_CLEARANCE - closest.distance, tape)} farther ${backward ? 'behind' : 'ahead of'} the axle`,
-            changes: shiftBoth(input, (backward ? -1 : 1) * (LEAST_CLEARANCE - closest.distance)),
+            text: `Move both ends ${sayLength(away, tape)} farther ${backward ? 'behind' : 'ahead of'} the axle`,
+            changes: shiftBoth(input, backward ? -away : away),
           },
         ],
   };
+}
+
+/** How far both ends must move away from the axle, lengthwise, for the bar to clear; to the next line of the tape. */
+function distanceAway(input: LocateInput, closest: ClosestApproach, way: 1 | -1): number {
+  const { rig, bump, droop, tape } = input;
+  const { at } = setInMotion(rig);
+  const poses = [closest.at, { left: bump, right: bump }, { left: -droop, right: -droop }].map(at);
+  const id = findLateralBar(rig).id;
+  let away = 0;
+  let gap = closest.distance;
+  // The gap grows by no more than the bar is moved, so these steps come up to the limit and never past it.
+  for (let i = 0; i < 30 && gap < LEAST_CLEARANCE - 0.01; i++) {
+    away += LEAST_CLEARANCE - gap;
+    const shifted = shiftBoth(input, way * away).reduce(withMount, rig);
+    gap = closestApproach(shifted, id, poses)!.distance;
+  }
+  return Math.ceil(away / division(tape)) * division(tape);
 }
 
 function shiftBoth(input: LocateInput, dx: number): MountChange[] {

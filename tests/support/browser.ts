@@ -1,0 +1,177 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, readdirSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Builder, By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import chrome from 'selenium-webdriver/chrome';
+
+const WAIT = 15_000;
+
+/** The built application on a port of its own. */
+export async function serve(): Promise<{ address: string; stop: () => void }> {
+  const port = await freePort();
+  const server: ChildProcess = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', 'localhost', '-p', String(port)],
+    {
+      env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
+      stdio: 'ignore',
+    },
+  );
+  const address = `http://localhost:${port}`;
+  const until = Date.now() + 30_000;
+  while (
+    !(await fetch(address).then(
+      (r) => r.ok,
+      () => false,
+    ))
+  ) {
+    if (Date.now() > until) throw new Error('the server did not start');
+    await new Promise((rest) => setTimeout(rest, 150));
+  }
+  return { address, stop: () => server.kill() };
+}
+
+function freePort(): Promise<number> {
+  return new Promise((tell) => {
+    const probe = createServer();
+    probe.listen(0, () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => tell(port));
+    });
+  });
+}
+
+/** A builder at the bench: real clicks, drags and keys in Debian's Chromium. */
+export class Hands {
+  private constructor(
+    readonly driver: WebDriver,
+    readonly downloads: string,
+  ) {}
+
+  static async open(address: string, width = 1280, height = 800): Promise<Hands> {
+    const downloads = mkdtempSync(join(tmpdir(), 'pellik-downloads-'));
+    const options = new chrome.Options();
+    options.setChromeBinaryPath('/usr/bin/chromium');
+    options.addArguments(
+      '--headless=new',
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      `--window-size=${width},${height}`,
+      `--user-data-dir=${mkdtempSync(join(tmpdir(), 'pellik-chromium-'))}`,
+    );
+    options.setUserPreferences({
+      'download.default_directory': downloads,
+      'download.prompt_for_download': false,
+    });
+    const driver = (await new Builder()
+      .forBrowser('chrome')
+      .setChromeOptions(options)
+      .setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver'))
+      .build()) as chrome.Driver;
+    await driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+      width,
+      height,
+      deviceScaleFactor: 1,
+      mobile: false,
+    });
+    await driver.get(address);
+    const hands = new Hands(driver, downloads);
+    await hands.find('.bench-card h1');
+    return hands;
+  }
+
+  find = (css: string): Promise<WebElement> => this.driver.wait(until.elementLocated(By.css(css)), WAIT);
+  field = (id: string): Promise<WebElement> => this.find(`[id="field-${id}"]`);
+  text = async (css: string): Promise<string> => (await this.find(css)).getText();
+  readout = (id: string): Promise<string> => this.text(`[data-readout=${id}] .unseen, [data-readout=${id}]`);
+
+  button(name: string): Promise<WebElement> {
+    const xpath = `//button[normalize-space()=${JSON.stringify(name)} or @aria-label=${JSON.stringify(name)}]`;
+    return this.driver.wait(until.elementLocated(By.xpath(xpath)), WAIT);
+  }
+
+  async press(name: string): Promise<void> {
+    await this.click(await this.button(name));
+  }
+
+  async click(element: WebElement): Promise<void> {
+    await this.driver.executeScript('arguments[0].scrollIntoView({block:"center"})', element);
+    await this.driver.wait(until.elementIsVisible(element), WAIT);
+    await element.click();
+  }
+
+  async station(n: number, title: string): Promise<void> {
+    await this.keys(String(n));
+    await this.until(async () => (await this.text('.bench-card h1')).includes(title));
+  }
+
+  /** Keys to whatever has the focus; out of any field first. */
+  async keys(...keys: string[]): Promise<void> {
+    await this.driver.executeScript('document.activeElement?.blur?.()');
+    await this.driver
+      .actions()
+      .sendKeys(...keys)
+      .perform();
+  }
+
+  async type(id: string, text: string, end: string = Key.ENTER): Promise<void> {
+    const input = await this.field(id);
+    await this.click(input);
+    await input.sendKeys(Key.chord(Key.CONTROL, 'a'), text, end);
+  }
+
+  value = async (id: string): Promise<string> => (await (await this.field(id)).getAttribute('value')) ?? '';
+
+  async drag(css: string, dx: number, dy: number): Promise<void> {
+    const handle = await this.find(css);
+    const actions = this.driver.actions().move({ origin: handle }).press();
+    for (let i = 1; i <= 8; i++)
+      actions.move({
+        origin: 'pointer' as never,
+        x: Math.round((dx * i) / 8) - Math.round((dx * (i - 1)) / 8),
+        y: Math.round((dy * i) / 8) - Math.round((dy * (i - 1)) / 8),
+        duration: 16,
+      });
+    await actions.release().perform();
+  }
+
+  async undo(): Promise<void> {
+    await this.driver.executeScript('document.activeElement?.blur?.()');
+    await this.driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
+  }
+
+  async reload(): Promise<void> {
+    await this.driver.navigate().refresh();
+    await this.find('.bench-card h1');
+  }
+
+  async saved(): Promise<void> {
+    await this.until(async () => (await this.text('.masthead-save')) === 'all saved');
+  }
+
+  /** Waits until something is so. */
+  async until(condition: () => Promise<boolean>): Promise<void> {
+    await this.driver.wait(async () => condition().catch(() => false), WAIT);
+  }
+
+  dialogGone = (): Promise<void> =>
+    this.until(() =>
+      this.driver.executeScript<boolean>(
+        'return ![...document.querySelectorAll("[role=dialog]")].some((d) => d.checkVisibility())',
+      ),
+    );
+
+  async downloaded(name: string): Promise<string> {
+    await this.until(async () => readdirSync(this.downloads).includes(name));
+    return join(this.downloads, name);
+  }
+
+  close = (): Promise<void> => this.driver.quit();
+}

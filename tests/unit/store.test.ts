@@ -1,0 +1,100 @@
+import 'fake-indexeddb/auto';
+import { newJob } from '@/core/job/job';
+import { startAutosave } from '@/store/autosave';
+import { db } from '@/store/db';
+import { beginGesture, edit, putOnBench, redo, setDraft, undo, useJobStore } from '@/store/jobStore';
+import {
+  copyJob,
+  exportText,
+  importJob,
+  listJobs,
+  openJob,
+  removeJob,
+  restoreJob,
+  stockShelf,
+} from '@/store/shelf';
+
+const job = () => useJobStore.getState().job!;
+const rename = (name: string) => edit((j) => ({ ...j, name }));
+const rest = () => new Promise((done) => setTimeout(done, 400));
+
+beforeEach(async () => {
+  await db.jobs.clear();
+  putOnBench(newJob('bench', 'First', 'in16'), {});
+});
+
+test('every edit is a step of undo, a whole drag is one, and opening a job starts afresh', () => {
+  rename('a');
+  const finish = beginGesture();
+  for (const step of ['b', 'c', 'd']) rename(step);
+  finish();
+  undo();
+  expect(job().name).toBe('a');
+  redo();
+  expect(job().name).toBe('d');
+  undo();
+  undo();
+  expect(job().name).toBe('First');
+  undo();
+  expect(job().name).toBe('First');
+  putOnBench(newJob('other', 'Other', 'mm'), {});
+  undo();
+  expect(job().name).toBe('Other');
+});
+
+test('what is typed and half typed is written without being asked, and comes back', async () => {
+  const stop = startAutosave();
+  await db.jobs.put({ id: 'bench', name: '', car: '', updatedAt: '', job: job(), drafts: {} });
+  rename('Kept');
+  setDraft('reading/track', '57 1/');
+  await rest();
+  stop();
+  putOnBench(newJob('elsewhere', 'Elsewhere', 'mm'), {});
+  expect(await openJob('bench')).toBe(true);
+  expect(job().name).toBe('Kept');
+  expect(useJobStore.getState().drafts).toEqual({ 'reading/track': '57 1/' });
+  expect(await openJob('nowhere')).toBe(false);
+});
+
+test('storage that refuses is said plainly', async () => {
+  const stop = startAutosave();
+  const put = jest
+    .spyOn(db.jobs, 'put')
+    .mockRejectedValue(Object.assign(new Error('full'), { name: 'QuotaExceededError' }));
+  rename('Too much');
+  await rest();
+  expect(useJobStore.getState().saving).toMatchObject({
+    kind: 'failed',
+    message: expect.stringContaining('full'),
+  });
+  put.mockRestore();
+  rename('Room again');
+  await rest();
+  expect(useJobStore.getState().saving).toEqual({ kind: 'saved' });
+  stop();
+});
+
+test('a good file comes in under an id of its own; a damaged one changes nothing', async () => {
+  await stockShelf();
+  const before = await listJobs();
+  const text = exportText();
+  await expect(importJob(new Blob([text.replace('"rear"', '"sideways"')]))).rejects.toThrow(/rig\.end/);
+  expect(await listJobs()).toEqual(before);
+  expect(await importJob(new Blob([text]))).toBe('bench');
+  const second = await importJob(new Blob([text]));
+  expect(second).not.toBe('bench');
+  expect((await db.jobs.get(second))!.name).toBe('First, imported');
+  expect((await db.jobs.get('bench'))!.job).toEqual(JSON.parse(text));
+});
+
+test('the shelf is stocked once, copies stand alone, and what was removed can be put back', async () => {
+  await stockShelf();
+  const [demo] = await listJobs();
+  await stockShelf();
+  expect(await db.jobs.count()).toBe(1);
+  const copy = (await copyJob(demo!.id))!;
+  const removed = (await removeJob(demo!.id))!;
+  expect((await listJobs()).map((r) => r.id)).toEqual([copy]);
+  await restoreJob(removed);
+  expect(await db.jobs.get(demo!.id)).toEqual(removed);
+});
