@@ -1,7 +1,9 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import { panhard } from '@/core/job/job';
-import { useJob } from '@/store/jobStore';
+import type { Job } from '@/core/job/schema';
+import type { LocateResult } from '@/core/locate/types';
+import { useJobPart, useJobStore } from '@/store/jobStore';
 import { useAnalysis } from '@/workers/analysis';
 import './bay.css';
 import type { Figures } from './figures';
@@ -19,8 +21,7 @@ const TITLE = 22;
 
 /** The bay: this car's axle in three views, true to scale, moved by the rocker. */
 export function Bay({ movable, figures }: Props) {
-  const job = useJob();
-  const result = useAnalysis((s) => s.result);
+  const { job, result } = useDrawn();
   const [frame, size] = useSize();
   const model = bayModel(job, result);
   const bar = panhard(job);
@@ -45,6 +46,16 @@ export function Bay({ movable, figures }: Props) {
       )}
     </div>
   );
+}
+
+/** The job as last analysed: drawing it and its results together, once, is what keeps a drag smooth. */
+function useDrawn(): { job: Job; result: LocateResult | null } {
+  const id = useJobPart((j) => j.id);
+  const drawn = useAnalysis();
+  const fresh = drawn.job?.id !== id;
+  // Until the first answer for this job is in, it is drawn from its figures alone.
+  const onBench = useJobStore((s) => (fresh ? s.job : null));
+  return fresh ? { job: onBench!, result: null } : { job: drawn.job!, result: drawn.result };
 }
 
 function Title({ box, name, note }: { box: Box; name: string; note: string }) {

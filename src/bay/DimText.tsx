@@ -4,7 +4,7 @@ import type { Tape } from '@/core/units/tape';
 /** Advance widths of the mono face, in px at the two sizes used. */
 const WHOLE = { size: 14, advance: 8.9 };
 const PART = { size: 9.5, advance: 6.1 };
-const WORD_ADVANCE = 5.7;
+const WORD_ADVANCE = 4.9;
 const GAP = 6;
 const PAD = 5;
 

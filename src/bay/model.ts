@@ -59,7 +59,9 @@ export function bayModel(job: Job, result: LocateResult | null): BayModel {
     };
   };
   const swept = (pose: SweptPose | undefined) => (pose && isReached(pose) ? figure(pose) : null);
-  const heights = (result?.curve ?? []).filter(isReached).flatMap((p) => p.rollCentreHeight ?? []);
+  const heights = (result?.curve ?? []).flatMap((p) =>
+    p.lost === undefined ? (p.rollCentreHeight ?? []) : [],
+  );
   const current = result && isReached(result.current) ? result.current : null;
   const height = current?.rollCentreHeight ?? null;
   return {

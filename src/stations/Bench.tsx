@@ -1,10 +1,9 @@
 'use client';
 import { useEffect, useState } from 'react';
-import { locateInput } from '@/core/job/job';
 import type { StationId } from '@/core/build/stations';
 import { Bay } from '@/bay/Bay';
 import type { Figures } from '@/bay/figures';
-import { useJob } from '@/store/jobStore';
+import { useJob, useJobPart } from '@/store/jobStore';
 import { useRocker } from '@/store/rocker';
 import { Finder } from '@/ui/Finder';
 import { Help } from '@/ui/Help';
@@ -29,12 +28,11 @@ const FIGURES: Record<StationId, Figures> = {
 
 /** One bay, its stations: the tape above, the card beside, the rocker below. */
 export function Bench() {
-  const job = useJob();
+  const jobId = useJobPart((j) => j.id);
   const { station } = useRoute();
   const [open, setOpen] = useState<'help' | 'find' | null>(null);
-  const go = (id: typeof station) => goTo(job.id, id);
+  const go = (id: typeof station) => goTo(jobId, id);
 
-  useAnalysisOfJob();
   useKeys({
     station: (n) => stations[n - 1] && go(stations[n - 1]!.id),
     find: () => setOpen('find'),
@@ -44,6 +42,7 @@ export function Bench() {
   const Card = stations.find((s) => s.id === station)!.card;
   return (
     <div className="bench" data-at={station}>
+      <Analyst />
       <Masthead onFind={() => setOpen('find')} onHelp={() => setOpen('help')} />
       <TapeStrip stations={stations} current={station} onGo={go} />
       <div className="bay-side no-print">
@@ -60,10 +59,11 @@ export function Bench() {
 }
 
 /** Every change of the job or the rocker goes to the worker; what comes back is what every station reads. */
-function useAnalysisOfJob(): void {
+function Analyst() {
   const job = useJob();
   const { left, right } = useRocker();
   useEffect(() => {
-    void analyse(locateInput(job, { left, right }));
+    void analyse(job, { left, right });
   }, [job, left, right]);
+  return null;
 }

@@ -1,9 +1,9 @@
 'use client';
 import { Input } from 'antd';
 import { useId, useState } from 'react';
-import { sayLength, shownLength } from '@/core/units/format';
+import { formatDecimal, sayLength, shownLength } from '@/core/units/format';
 import { parseLength } from '@/core/units/parse';
-import { setDraft, useJob, useJobStore } from '@/store/jobStore';
+import { setDraft, useJobPart, useJobStore } from '@/store/jobStore';
 import './field.css';
 
 /** The two ways a length can count, e.g. left and right of the centreline; the first is positive. */
@@ -21,6 +21,8 @@ type Props = {
   ways?: Ways;
   placeholder?: string;
   showLabel?: boolean;
+  /** shown as a decimal instead of the nearest line of the tape */
+  decimal?: boolean;
 };
 
 /** A length as a fabricator types it. What cannot be taken stays where it was typed, with the reason under it. */
@@ -34,14 +36,16 @@ export function LengthField({
   ways,
   placeholder,
   showLabel = false,
+  decimal = false,
 }: Props) {
-  const { tape, typed } = useJob();
+  const tape = useJobPart((j) => j.tape);
+  const typed = useJobPart((j) => j.typed[field]);
   const draft = useJobStore((s) => s.drafts[field]);
   const [focused, setFocused] = useState(false);
   const [insisted, setInsisted] = useState(false);
   const problemId = useId();
   const size = mm === null ? null : ways ? Math.abs(mm) : mm;
-  const shown = size === null ? '' : shownLength(size, typed[field], tape);
+  const shown = size === null ? '' : decimal ? formatDecimal(size, tape) : shownLength(size, typed, tape);
   const outcome = draft === undefined ? null : read(draft);
   const problem =
     outcome && (!focused || insisted)
@@ -126,7 +130,7 @@ export function LengthField({
             type="button"
             className="way"
             aria-label={`${label}: ${ways[mm < 0 ? 1 : 0]}. Change to ${ways[mm < 0 ? 0 : 1]}`}
-            onClick={() => onEnter(-mm, typed[field] ?? shown)}
+            onClick={() => onEnter(-mm, typed ?? shown)}
           >
             {ways[mm < 0 ? 1 : 0]}
           </button>

@@ -1,5 +1,5 @@
 'use client';
-import { useJob, useJobStore, redo, undo } from '@/store/jobStore';
+import { redo, undo, useJobPart, useJobStore } from '@/store/jobStore';
 import { useStore } from 'zustand';
 import './masthead.css';
 
@@ -7,7 +7,7 @@ const LAYOUT_NAMES = { 'three-link-panhard': 'three links + panhard' } as const;
 
 /** The car on the bench, whether it is saved, and the few commands that are always at hand. */
 export function Masthead({ onFind, onHelp }: { onFind: () => void; onHelp: () => void }) {
-  const job = useJob();
+  const { name, end, layout } = useJobPart((j) => ({ name: j.name, end: j.rig.end, layout: j.layout }));
   const saving = useJobStore((s) => s.saving);
   const past = useStore(useJobStore.temporal, (s) => s.pastStates.length);
   const future = useStore(useJobStore.temporal, (s) => s.futureStates.length);
@@ -15,7 +15,7 @@ export function Masthead({ onFind, onHelp }: { onFind: () => void; onHelp: () =>
     <header className="masthead no-print">
       <b>PELLIK</b>
       <span className="masthead-job">
-        {job.name || 'Unnamed job'} · {job.rig.end} axle · {LAYOUT_NAMES[job.layout]}
+        {name || 'Unnamed job'} · {end} axle · {LAYOUT_NAMES[layout]}
       </span>
       <span className={`masthead-save ${saving.kind}`} role="status">
         {saving.kind === 'failed' ? saving.message : saving.kind === 'saving' ? 'saving' : 'all saved'}

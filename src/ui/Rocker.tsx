@@ -3,7 +3,7 @@ import { Slider } from 'antd';
 import { useEffect, useState } from 'react';
 import { travelOf } from '@/core/job/job';
 import { formatLength } from '@/core/units/format';
-import { useJob } from '@/store/jobStore';
+import { useJobPart } from '@/store/jobStore';
 import { setRocker, useRocker } from '@/store/rocker';
 import './rocker.css';
 
@@ -12,9 +12,9 @@ const PERIOD_MS = 3600;
 
 /** Lifts and drops the wheels of the car in the bay: each alone, both together, or one up as the other falls. */
 export function Rocker() {
-  const job = useJob();
+  const tape = useJobPart((j) => j.tape);
+  const { bump, droop } = useJobPart(travelOf);
   const { left, right } = useRocker();
-  const { bump, droop } = travelOf(job);
   const [playing, setPlaying] = useState<Motion | null>(null);
   usePlay(playing, bump, droop);
 
@@ -30,7 +30,7 @@ export function Rocker() {
         included={false}
         ariaLabelForHandle={`${side} wheel, up or down from ride height`}
         ariaValueTextFormatterForHandle={(v) =>
-          `${formatLength(v ?? 0, job.tape)} ${job.tape === 'mm' ? 'mm' : 'inches'}`
+          `${formatLength(v ?? 0, tape)} ${tape === 'mm' ? 'mm' : 'inches'}`
         }
         marks={{ [-droop]: mark(-droop), 0: 'ride', [bump]: mark(bump) }}
         tooltip={{ formatter: (v) => mark(v ?? 0) }}
@@ -41,7 +41,7 @@ export function Rocker() {
       />
     </div>
   );
-  const mark = (v: number) => `${v > 0 ? '+' : ''}${formatLength(v, job.tape)}`;
+  const mark = (v: number) => `${v > 0 ? '+' : ''}${formatLength(v, tape)}`;
   const button = (label: string, hint: string, onClick: () => void, pressed?: boolean) => (
     <button type="button" title={hint} aria-pressed={pressed} onClick={onClick}>
       {label}

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import { stationStripe, type StationId } from '@/core/build/stations';
-import { useJob } from '@/store/jobStore';
+import { useJobPart } from '@/store/jobStore';
 import { StripeMark } from './Stripe';
 import './tape.css';
 
@@ -15,32 +15,34 @@ const TICK_PX = 8;
 
 /** The steel rule across the top: its marks are the stations, in the order of the work. */
 export function TapeStrip({ stations, current, onGo }: Props) {
-  const job = useJob();
   return (
     <nav className="tape no-print" aria-label="Stations">
       <Ticks />
-      {stations.map(({ id, name }, i) => {
-        const stripe = stationStripe(job, id);
-        return (
-          <button
-            key={id}
-            type="button"
-            aria-current={id === current ? 'step' : undefined}
-            data-station={id}
-            onClick={() => onGo(id)}
-          >
-            <span className="tape-number">{i + 1}</span>
-            {name}
-            {stripe.kind !== 'none' && <StripeMark kind={stripe.kind} width={34} />}
-            {stripe.kind !== 'none' && (
-              <span className="unseen">
-                {stripe.kind === 'whole' ? 'checked' : 'changed since it was checked'}
-              </span>
-            )}
-          </button>
-        );
-      })}
+      {stations.map(({ id, name }, i) => (
+        <button
+          key={id}
+          type="button"
+          aria-current={id === current ? 'step' : undefined}
+          data-station={id}
+          onClick={() => onGo(id)}
+        >
+          <span className="tape-number">{i + 1}</span>
+          {name}
+          <Mark station={id} />
+        </button>
+      ))}
     </nav>
+  );
+}
+
+function Mark({ station }: { station: StationId }) {
+  const kind = useJobPart((job) => stationStripe(job, station).kind);
+  if (kind === 'none') return null;
+  return (
+    <>
+      <StripeMark kind={kind} width={34} />
+      <span className="unseen">{kind === 'whole' ? 'checked' : 'changed since it was checked'}</span>
+    </>
   );
 }
 

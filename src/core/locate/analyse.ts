@@ -1,9 +1,10 @@
 import { setInMotion } from '@/core/kinematics/answer';
+import { isReached, type SweptPose } from '@/core/kinematics/pose';
 import { checkLateralBar } from './checks';
 import { describeBar, findLateralBar } from './lateralBar';
 import { closestApproach } from './closest';
 import { compareSchools } from './schools';
-import type { LocateInput, LocateResult } from './types';
+import type { CurvePoint, LocateInput, LocateResult } from './types';
 
 const CURVE_STEPS = 48;
 
@@ -31,11 +32,17 @@ export function analyseLocate(input: LocateInput): LocateResult {
   const result = {
     bar: describeBar(member),
     ride,
-    curve,
+    curve: curve.map(curvePoint),
     ghosts,
     current: at(rocker),
     closest,
     schools: compareSchools(input, member.id),
   };
   return { ...result, verdicts: checkLateralBar(input, result) };
+}
+
+/** A curve is drawn at every movement of a drag: only what it shows crosses over from the worker. */
+function curvePoint(pose: SweptPose): CurvePoint {
+  if (!isReached(pose)) return { lift: pose.left, lost: pose.unreachable.member };
+  return { lift: pose.left, y: pose.y, rollCentreHeight: pose.rollCentreHeight };
 }

@@ -1,4 +1,4 @@
-import { isReached, type Pose, type SweptPose } from '@/core/kinematics/pose';
+import type { Pose } from '@/core/kinematics/pose';
 import type { LinkMember } from '@/core/rig/schema';
 import { setInMotion } from '@/core/kinematics/answer';
 import { formatDegrees, sayLength } from '@/core/units/format';
@@ -7,7 +7,7 @@ import type { MountChange, Remedy, State, Verdict } from '@/core/verdict';
 import { closestApproach } from './closest';
 import { findLateralBar, withMember, withMount, type LateralBar } from './lateralBar';
 import { sidewaysOverTravel, wantedRise } from './schools';
-import type { ClosestApproach, LocateInput } from './types';
+import type { ClosestApproach, CurvePoint, LocateInput } from './types';
 
 /** Limits of the trade (common practice, no published source), mm. */
 const LEVEL = 3.2;
@@ -17,7 +17,7 @@ const PARALLEL_STOP = 38;
 const LEAST_CLEARANCE = 12.7;
 const TYRE_CLEARANCE = 25.4;
 
-type Findings = { bar: LateralBar; ride: Pose; curve: SweptPose[]; closest: ClosestApproach | null };
+type Findings = { bar: LateralBar; ride: Pose; curve: CurvePoint[]; closest: ClosestApproach | null };
 
 /** Looks over a lateral bar in its whole travel. The gravest verdict comes first. */
 export function checkLateralBar(input: LocateInput, found: Findings): Verdict[] {
@@ -36,13 +36,13 @@ export function checkLateralBar(input: LocateInput, found: Findings): Verdict[] 
 }
 
 function checkReach(input: LocateInput, { curve }: Findings, bar: LinkMember): Verdict | null {
-  const lost = curve.find((p) => !isReached(p));
-  if (!lost || isReached(lost)) return null;
+  const end = curve.find((p) => p.lost !== undefined);
+  if (end?.lost === undefined) return null;
   return {
     id: 'reach',
     state: 'stop',
     title: 'The axle cannot follow its whole travel.',
-    reason: `${lost.unreachable.member === bar.id ? 'The bar' : `“${lost.unreachable.member}”`} runs out ${sayLength(Math.abs(lost.left), input.tape)} ${lost.left > 0 ? 'above' : 'below'} ride height.`,
+    reason: `${end.lost === bar.id ? 'The bar' : `“${end.lost}”`} runs out ${sayLength(Math.abs(end.lift), input.tape)} ${end.lift > 0 ? 'above' : 'below'} ride height.`,
     remedies: [{ text: 'Move its ends farther apart, or limit the travel.' }],
   };
 }
@@ -113,7 +113,7 @@ function checkLevel(input: LocateInput, { bar, curve }: Findings, member: LinkMe
   const wanted = wantedRise(school, bump, droop);
   const error = bar.rise - wanted;
   const place = school === 'ride' ? 'at ride height' : 'in the middle of the travel';
-  const centres = curve.filter(isReached).flatMap((p) => p.rollCentreHeight ?? []);
+  const centres = curve.flatMap((p) => (p.lost === undefined ? (p.rollCentreHeight ?? []) : []));
   const migration = centres.length ? Math.max(...centres) - Math.min(...centres) : 0;
   if (Math.abs(error) <= LEVEL) {
     return {
@@ -217,7 +217,10 @@ function checkPlan(input: LocateInput, { bar }: Findings, member: LinkMember): V
       id: 'plan',
       state: 'ok',
       title: 'Parallel to the axle, seen from above.',
-      reason: `Ends within ${sayLength(Math.max(off, 0), tape)} of each other, front to back.`,
+      reason:
+        off < division(tape)
+          ? 'Both ends are equally far from the axle.'
+          : `The ends differ by ${sayLength(off, tape)}, front to back.`,
       remedies: [],
     };
   }
@@ -306,6 +309,6 @@ function placeInTravel(lift: number, { bump, droop, tape }: LocateInput): string
   return `${sayLength(Math.abs(lift), tape)} ${lift > 0 ? 'up' : 'down'} from ride height`;
 }
 
-function sideMost(curve: SweptPose[]): number {
-  return Math.max(...curve.map((p) => (isReached(p) ? Math.abs(p.y) : Infinity)));
+function sideMost(curve: CurvePoint[]): number {
+  return Math.max(...curve.map((p) => (p.lost === undefined ? Math.abs(p.y) : Infinity)));
 }

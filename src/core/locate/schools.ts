@@ -1,5 +1,5 @@
-import { setInMotion } from '@/core/kinematics/answer';
-import { isReached } from '@/core/kinematics/pose';
+import { compileLinkage } from '@/core/kinematics/linkage';
+import { PoseSolver } from '@/core/kinematics/solver';
 import type { Rig } from '@/core/rig/schema';
 import { withMember } from './lateralBar';
 
@@ -32,13 +32,17 @@ export function compareSchools(
 
 const STEPS = 12;
 
-/** Sideways movement of the axle from its place at ride height over heave travel, mm; infinite where it cannot follow. */
+/**
+ * Sideways movement of the axle from its place at ride height over heave travel, mm; infinite where it cannot follow. Asked
+ * for many geometries in a row, so it stays with the bare solver.
+ */
 export function sidewaysOverTravel(rig: Rig, bump: number, droop: number): { most: number; range: number } {
-  const { ride, at } = setInMotion(rig);
-  const shifts = Array.from({ length: STEPS + 1 }, (_, i) => {
-    const lift = -droop + ((bump + droop) * i) / STEPS;
-    const pose = at({ left: lift, right: lift });
-    return isReached(pose) ? pose.y - ride.y : Infinity;
-  });
+  const solver = new PoseSolver(compileLinkage(rig));
+  const sideways = (lift: number): number => (solver.solve(lift, lift) ? solver.q[1]! : Infinity);
+  const home = sideways(0);
+  const shifts = Array.from(
+    { length: STEPS + 1 },
+    (_, i) => sideways(-droop + ((bump + droop) * i) / STEPS) - home,
+  );
   return { most: Math.max(...shifts.map(Math.abs)), range: Math.max(...shifts) - Math.min(...shifts) };
 }

@@ -20,13 +20,18 @@ export type LocateInput = {
   rocker: Travel;
 };
 
+/** The axle at one height of both wheels; `lost` names the member that cannot follow there. */
+export type CurvePoint =
+  | { lift: number; y: number; rollCentreHeight: number | null; lost?: undefined }
+  | { lift: number; lost: string };
+
 export type ClosestApproach = Clearance & { at: Travel };
 
 export type LocateResult = {
   bar: LateralBar;
   ride: Pose;
   /** both wheels together, droop to bump */
-  curve: SweptPose[];
+  curve: CurvePoint[];
   ghosts: { bump: SweptPose; droop: SweptPose; leftUp: SweptPose };
   current: SweptPose;
   closest: ClosestApproach | null;

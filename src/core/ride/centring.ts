@@ -69,7 +69,7 @@ function shankLeft(spec: BarSpec): boolean {
  *
  * Secant steps on the pose solver: sideways movement is very nearly proportional to the bar's length, so a few suffice.
  */
-export function lengthForShift(rig: Rig, barId: string, lengthNow: number, shift: number): number {
+function lengthForShift(rig: Rig, barId: string, lengthNow: number, shift: number): number {
   const lateral = (length: number): number => {
     const { ride } = setInMotion(withMember(rig, barId, (m) => ({ ...m, length })));
     return isReached(ride) ? ride.y : NaN;

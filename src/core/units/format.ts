@@ -60,6 +60,11 @@ export function shownLength(mm: number, typed: string | undefined, tape: Tape): 
   return formatLength(mm, tape);
 }
 
+/** A length as a decimal, for stock that is sold by it: a wall of `0.120` in or `3.05` mm. */
+export function formatDecimal(mm: number, tape: Tape): string {
+  return tape === 'mm' ? mm.toFixed(2) : (mm / MM_PER_INCH).toFixed(3);
+}
+
 function suitsTape(typed: string, tape: Tape): boolean {
   const metric = /\d\s*(mm|cm|m)\s*$/i.test(typed);
   const imperial = /["'”″]|in|ft|\//i.test(typed) && !metric;

@@ -1,78 +1,31 @@
 'use client';
 import { Button, Segmented } from 'antd';
+import { makeBar } from '@/core/fabricate/bar';
 import { checkBar } from '@/core/fabricate/barChecks';
-import { makeBar, type BarEnd } from '@/core/fabricate/bar';
 import { THREAD_NAMES, type ThreadName } from '@/core/fabricate/threads';
-import { barSpec, panhard, withReadings } from '@/core/job/job';
+import { barSpec, panhard } from '@/core/job/job';
 import type { Bracket, Job } from '@/core/job/schema';
 import { describeBar } from '@/core/locate/lateralBar';
 import { sayTurns } from '@/core/units/turns';
 import { edit, useJob } from '@/store/jobStore';
 import { CardHead, Caution, Readout, Readouts } from '@/ui/Card';
 import { Frac } from '@/ui/Frac';
-import { LengthField } from '@/ui/LengthField';
 import { StationStripe } from '@/ui/StationStripe';
 import { Verdicts } from '@/ui/Verdicts';
+import { CutLength } from './CutLength';
 import { CutSheet } from './CutSheet';
+import { EndParts } from './EndParts';
 import './cut.css';
 
-const PARTS: { key: keyof BarEnd; name: string; how: string; least: number; most: number }[] = [
-  {
-    key: 'toShoulder',
-    name: 'Centre to shoulder',
-    how: 'Ball centre to the far face of the jam nut, run up tight.',
-    least: 5,
-    most: 250,
-  },
-  {
-    key: 'showing',
-    name: 'Thread left showing',
-    how: 'Between that face and the tube. It is what the bar can be shortened by.',
-    least: 0,
-    most: 150,
-  },
-  {
-    key: 'shank',
-    name: 'Thread on the shank',
-    how: 'All of it, from that face to the end.',
-    least: 5,
-    most: 300,
-  },
-  { key: 'bung', name: 'Thread in the tube', how: 'Threaded length of the bung.', least: 5, most: 300 },
-];
-const ENDS: Record<Bracket, string> = { frame: 'Frame end', axle: 'Axle end' };
+const KG_PER_POUND = 0.45359237;
 
 /** From eye to eye to a tube on the saw: what the ends take up, what thread holds, how far it adjusts. */
 export function CutCard() {
   const job = useJob();
   const { cut, tape } = job;
-  const bar = makeBar(describeBar(panhard(job)).eyeToEye, barSpec(job));
-  const verdicts = checkBar(barSpec(job), bar, tape);
-  const setCut = (change: (cut: Job['cut']) => Job['cut']) =>
-    edit((j) => withReadings({ ...j, cut: change(j.cut) }));
-  const remember = (field: string, typed: string) =>
-    edit((j) => ({ ...j, typed: { ...j.typed, [field]: typed } }));
-  const length = (
-    field: string,
-    label: string,
-    mm: number,
-    least: number,
-    most: number,
-    put: (mm: number) => (cut: Job['cut']) => Job['cut'],
-    showLabel = true,
-  ) => (
-    <LengthField
-      field={field}
-      label={label}
-      mm={mm}
-      least={least}
-      most={most}
-      showLabel={showLabel}
-      onEnter={(v, typed) =>
-        edit((j) => withReadings({ ...j, cut: put(v)(j.cut), typed: { ...j.typed, [field]: typed } }))
-      }
-    />
-  );
+  const { eyeToEye } = describeBar(panhard(job));
+  const bar = makeBar(eyeToEye, barSpec(job));
+  const setCut = (part: Partial<Job['cut']>) => edit((j) => ({ ...j, cut: { ...j.cut, ...part } }));
   return (
     <>
       <div className="no-print">
@@ -81,7 +34,7 @@ export function CutCard() {
         </CardHead>
         <Readouts>
           <Readout name="Eye to eye, from Locate">
-            <Frac mm={describeBar(panhard(job)).eyeToEye} tape={tape} unit />
+            <Frac mm={eyeToEye} tape={tape} unit />
           </Readout>
           <Readout name="Cut the tube" id="tube">
             <b className="cut-length">
@@ -99,17 +52,19 @@ export function CutCard() {
             <Frac mm={bar.lengthen.mm} tape={tape} unit />, {sayTurns(bar.lengthen.turns)}
           </Readout>
           <Readout name="Tube weighs">
-            {tape === 'mm' ? `${bar.tubeMass.toFixed(2)} kg` : `${(bar.tubeMass / 0.45359237).toFixed(1)} lb`}
+            {tape === 'mm'
+              ? `${bar.tubeMass.toFixed(2)} kg`
+              : `${(bar.tubeMass / KG_PER_POUND).toFixed(1)} lb`}
           </Readout>
         </Readouts>
-        <Verdicts verdicts={verdicts} />
+        <Verdicts verdicts={checkBar(barSpec(job), bar, tape)} />
 
         <section className="section">
           <h2>Thread of the rod ends</h2>
           <Segmented<ThreadName>
             aria-label="Thread"
             value={cut.thread}
-            onChange={(thread) => setCut((c) => ({ ...c, thread }))}
+            onChange={(thread) => setCut({ thread })}
             options={THREAD_NAMES}
             block
           />
@@ -117,7 +72,7 @@ export function CutCard() {
           <Segmented<Bracket>
             aria-label="Left-hand thread at"
             value={cut.leftHandEnd}
-            onChange={(leftHandEnd) => setCut((c) => ({ ...c, leftHandEnd }))}
+            onChange={(leftHandEnd) => setCut({ leftHandEnd })}
             options={[
               { value: 'frame', label: 'frame end' },
               { value: 'axle', label: 'axle end' },
@@ -130,69 +85,38 @@ export function CutCard() {
           </p>
         </section>
 
-        <section className="section">
-          <h2>The two ends</h2>
-          <table className="cut-ends">
-            <thead>
-              <tr>
-                <td />
-                <th scope="col">Frame end</th>
-                <th scope="col">Axle end</th>
-              </tr>
-            </thead>
-            <tbody>
-              {PARTS.map(({ key, name, how, least, most }) => (
-                <tr key={key}>
-                  <th scope="row">
-                    {name}
-                    <span className="hint">{how}</span>
-                  </th>
-                  {(['frame', 'axle'] as const).map((end) => (
-                    <td key={end}>
-                      {length(
-                        `cut/${end}/${key}`,
-                        `${name}, ${ENDS[end].toLowerCase()}`,
-                        cut.ends[end][key],
-                        least,
-                        most,
-                        (v) => (c) => ({ ...c, ends: { ...c.ends, [end]: { ...c.ends[end], [key]: v } } }),
-                        false,
-                      )}
-                    </td>
-                  ))}
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          {!sameEnds(cut.ends) && (
-            <Button
-              onClick={() => {
-                setCut((c) => ({ ...c, ends: { frame: c.ends.frame, axle: { ...c.ends.frame } } }));
-                PARTS.forEach(({ key }) => {
-                  const typed = job.typed[`cut/frame/${key}`];
-                  if (typed) remember(`cut/axle/${key}`, typed);
-                });
-              }}
-            >
-              Make the axle end like the frame end
-            </Button>
-          )}
-        </section>
+        <EndParts />
 
         <section className="section cut-tube">
           <h2>Tube and rule</h2>
-          {length('cut/od', 'Tube diameter', cut.tube.od, 10, 100, (v) => (c) => ({
-            ...c,
-            tube: { od: v, wall: Math.min(c.tube.wall, v / 2) },
-          }))}
-          {length('cut/wall', 'Tube wall', cut.tube.wall, 0.5, cut.tube.od / 2, (v) => (c) => ({
-            ...c,
-            tube: { ...c.tube, wall: v },
-          }))}
-          {length('cut/rule', 'Least thread, your own rule', cut.engagementRule, 0, 120, (v) => (c) => ({
-            ...c,
-            engagementRule: v,
-          }))}
+          <CutLength
+            field="cut/od"
+            label="Tube diameter"
+            showLabel
+            mm={cut.tube.od}
+            least={10}
+            most={100}
+            put={(c, od) => ({ ...c, tube: { od, wall: Math.min(c.tube.wall, od / 2) } })}
+          />
+          <CutLength
+            field="cut/wall"
+            label="Tube wall"
+            showLabel
+            decimal
+            mm={cut.tube.wall}
+            least={0.5}
+            most={cut.tube.od / 2}
+            put={(c, wall) => ({ ...c, tube: { ...c.tube, wall } })}
+          />
+          <CutLength
+            field="cut/rule"
+            label="Least thread, your own rule"
+            showLabel
+            mm={cut.engagementRule}
+            least={0}
+            most={120}
+            put={(c, engagementRule) => ({ ...c, engagementRule })}
+          />
         </section>
         <p className="hint">
           At least one and a half thread diameters is always asked for; your own rule may ask for more. An
@@ -218,8 +142,4 @@ export function CutCard() {
       <CutSheet job={job} bar={bar} />
     </>
   );
-}
-
-function sameEnds({ frame, axle }: Job['cut']['ends']): boolean {
-  return PARTS.every(({ key }) => Math.abs(frame[key] - axle[key]) < 1e-6);
 }

@@ -1,17 +1,20 @@
 'use client';
 import type { Job } from '@/core/job/schema';
-import { wantedRise, type School, type SchoolComparison } from '@/core/locate/schools';
+import { wantedRise, type School } from '@/core/locate/schools';
 import { panhard, travelOf } from '@/core/job/job';
 import { describeBar } from '@/core/locate/lateralBar';
 import { formatDegrees, sayLength } from '@/core/units/format';
-import { edit, useJob } from '@/store/jobStore';
+import { edit } from '@/store/jobStore';
+import { useAnalysis } from '@/workers/analysis';
 
 /** A change of height to compare by, mm: one inch, as brackets are drilled; round in either unit. */
 const HOLE = { inch: 25.4, mm: 25 };
 
 /** Where shops disagree: what each way costs on this car, and which one is set. */
-export function Schools({ comparison }: { comparison: SchoolComparison }) {
-  const job = useJob();
+export function Schools() {
+  const { job, result } = useAnalysis();
+  if (!job || !result) return null;
+  const comparison = result.schools;
   const { bump, droop } = travelOf(job);
   const say = (mm: number) => (Number.isFinite(mm) ? sayLength(mm, job.tape) : 'more than it can reach');
   const step = job.tape === 'mm' ? HOLE.mm : HOLE.inch;
@@ -19,14 +22,14 @@ export function Schools({ comparison }: { comparison: SchoolComparison }) {
   const middle =
     Math.abs(rise) < 1
       ? 'Bump and droop are equal here, so both ways are the same.'
-      : `Frame end ${say(Math.abs(rise))} ${rise > 0 ? 'higher' : 'lower'} than the axle end at rest. Over the travel the axle wanders ${say(comparison.middle.range)} in all.`;
+      : `Frame end ${say(Math.abs(rise))} ${rise > 0 ? 'higher' : 'lower'} than the axle end at rest. In all, the axle wanders ${say(comparison.middle.range)} over the travel.`;
   const bar = describeBar(panhard(job));
   const [frame, axle] = [panhard(job).chassis[1], panhard(job).axle[1]];
   const share = axle / (axle - frame);
   const levels: Record<School, [string, string]> = {
     ride: [
       'Level at ride height',
-      `Feels the same left and right where you drive. Over the travel the axle wanders ${say(comparison.ride.range)} in all.`,
+      `Feels the same left and right where you drive. In all, the axle wanders ${say(comparison.ride.range)} over the travel.`,
     ],
     middle: ['Level in the middle of the travel', middle],
   };

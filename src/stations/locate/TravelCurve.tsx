@@ -1,17 +1,21 @@
 'use client';
 import { extent, line, scaleLinear } from 'd3';
 import { Segmented } from 'antd';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { isReached, type Pose, type SweptPose } from '@/core/kinematics/pose';
+import type { CurvePoint } from '@/core/locate/types';
 import { formatLength, sayLength } from '@/core/units/format';
 import { division, type Tape } from '@/core/units/tape';
-import { useJob } from '@/store/jobStore';
+import { useJobPart } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
+import { useAnalysis } from '@/workers/analysis';
+
+type Values = Pick<Pose, 'y' | 'rollCentreHeight'>;
 
 /** What can be drawn against travel. `to` names what a larger and a smaller value mean. */
 const CURVES = {
-  shift: { name: 'Axle sideways', of: (p: Pose) => p.y, to: ['left', 'right'] },
-  roll: { name: 'Roll centre', of: (p: Pose) => p.rollCentreHeight, to: ['up', 'down'] },
+  shift: { name: 'Axle sideways', of: (p: Values) => p.y, to: ['left', 'right'] },
+  roll: { name: 'Roll centre', of: (p: Values) => p.rollCentreHeight, to: ['up', 'down'] },
 } as const;
 type CurveName = keyof typeof CURVES;
 
@@ -19,16 +23,38 @@ const SIZE = { width: 400, height: 190 };
 const EDGE = { left: 56, right: 14, top: 12, bottom: 34 };
 
 /** A quantity over the travel of both wheels, droop to bump; touch it to send the axle there. */
-export function TravelCurve({ curve, current }: { curve: SweptPose[]; current: SweptPose }) {
-  const { tape, locate } = useJob();
+export function TravelCurve() {
   const [which, setWhich] = useState<CurveName>('shift');
+  const result = useAnalysis((s) => s.result);
+  return (
+    <figure className="curve">
+      <Which value={which} onChange={setWhich} />
+      {result && <Plot which={which} curve={result.curve} current={result.current} />}
+    </figure>
+  );
+}
+
+const CHOICES = Object.entries(CURVES).map(([value, c]) => ({ value: value as CurveName, label: c.name }));
+
+const Which = memo(function Which({
+  value,
+  onChange,
+}: {
+  value: CurveName;
+  onChange: (v: CurveName) => void;
+}) {
+  return <Segmented<CurveName> value={value} onChange={onChange} options={CHOICES} />;
+});
+
+function Plot({ which, curve, current }: { which: CurveName; curve: CurvePoint[]; current: SweptPose }) {
+  const { tape, shiftLimit } = useJobPart((j) => ({ tape: j.tape, shiftLimit: j.locate.shiftLimit }));
   const { of, to, name } = CURVES[which];
-  const points = curve.filter(isReached).flatMap((p) => {
-    const value = of(p);
-    return value === null ? [] : [{ lift: p.left, value }];
+  const points = curve.flatMap((p) => {
+    const value = p.lost === undefined ? of(p) : null;
+    return value === null ? [] : [{ lift: p.lift, value }];
   });
-  const limits = which === 'shift' ? [-locate.shiftLimit, locate.shiftLimit] : [];
-  const x = scaleLinear([curve[0]!.left, curve.at(-1)!.left], [EDGE.left, SIZE.width - EDGE.right]);
+  const limits = which === 'shift' ? [-shiftLimit, shiftLimit] : [];
+  const x = scaleLinear([curve[0]!.lift, curve.at(-1)!.lift], [EDGE.left, SIZE.width - EDGE.right]);
   const y = scaleLinear(
     room(
       points.map((p) => p.value),
@@ -45,12 +71,7 @@ export function TravelCurve({ curve, current }: { curve: SweptPose[]; current: S
     (p) => y(p.value),
   );
   return (
-    <figure className="curve">
-      <Segmented<CurveName>
-        value={which}
-        onChange={setWhich}
-        options={Object.entries(CURVES).map(([value, c]) => ({ value: value as CurveName, label: c.name }))}
-      />
+    <>
       <svg
         viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
         role="img"
@@ -98,10 +119,10 @@ export function TravelCurve({ curve, current }: { curve: SweptPose[]; current: S
       </svg>
       <figcaption className="hint">
         {which === 'shift'
-          ? `Dashed: the ${sayLength(locate.shiftLimit, tape)} you allow either way. Touch the curve to move the axle there.`
+          ? `Dashed: the ${sayLength(shiftLimit, tape)} you allow either way. Touch the curve to move the axle there.`
           : 'Height off the floor. Touch the curve to move the axle there.'}
       </figcaption>
-    </figure>
+    </>
   );
 
   function describe(v: number | undefined): string {

@@ -1,0 +1,55 @@
+/**
+ * Drags a mount of the demo in headless Chromium and prints how long a movement of the pointer takes to a painted frame with
+ * the drawing, the curve and the verdicts all brought up to it: `npx tsx scripts/drag-lag.ts`, after a build.
+ */
+import { Hands, serve } from '../tests/support/browser';
+
+const MOVES = 200;
+
+/** Runs in the page: moves a captured pointer step by step, each time waiting until the curve has followed and was painted. */
+const measure = `
+  const [moves, done] = arguments;
+  const handle = document.querySelector('[data-mount="rear-axle"]');
+  const box = handle.getBoundingClientRect();
+  const at = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  handle.setPointerCapture = () => {};
+  const send = (type, x, y) => handle.dispatchEvent(new PointerEvent(type, { bubbles: true, pointerId: 1, button: 0, clientX: x, clientY: y }));
+  const changed = () => new Promise((tell) => {
+    const watch = new MutationObserver(() => { watch.disconnect(); tell(true); });
+    watch.observe(document.querySelector('.curve .line'), { attributes: true });
+    setTimeout(() => { watch.disconnect(); tell(false); }, 400);
+  });
+  const painted = () => new Promise((r) => requestAnimationFrame(() => { const c = new MessageChannel(); c.port1.onmessage = r; c.port2.postMessage(0); }));
+  const times = [];
+  (async () => {
+    send('pointerdown', at.x, at.y);
+    for (let i = 1; i <= moves; i++) {
+      const followed = changed();
+      const start = performance.now();
+      send('pointermove', at.x, at.y + 30 * Math.sin(i / 6));
+      // A movement within one line of the tape changes nothing, and is not counted.
+      if (!(await followed)) continue;
+      await painted();
+      times.push(performance.now() - start);
+    }
+    send('pointerup', at.x, at.y);
+    done(times);
+  })();
+`;
+
+async function main(): Promise<void> {
+  const server = await serve();
+  const hands = await Hands.open(server.address);
+  await hands.station(3, 'Panhard bar');
+  await hands.find('.curve .line');
+  await hands.driver.manage().setTimeouts({ script: 120_000 });
+  const times = (await hands.driver.executeAsyncScript<number[]>(measure, MOVES)).sort((a, b) => a - b);
+  const at = (share: number) => times[Math.floor(share * (times.length - 1))]!.toFixed(1);
+  console.log(
+    `drag to painted frame: median ${at(0.5)} ms, 95th percentile ${at(0.95)} ms, worst ${at(1)} ms`,
+  );
+  await hands.close();
+  server.stop();
+}
+
+void main();

@@ -1,0 +1,29 @@
+'use client';
+import { withReadings } from '@/core/job/job';
+import type { Job } from '@/core/job/schema';
+import { edit } from '@/store/jobStore';
+import { LengthField } from '@/ui/LengthField';
+
+type Props = {
+  field: string;
+  label: string;
+  mm: number;
+  least: number;
+  most: number;
+  /** the cut with this length in its place */
+  put: (cut: Job['cut'], mm: number) => Job['cut'];
+  showLabel?: boolean;
+  decimal?: boolean;
+};
+
+/** A length that belongs to the cut. The bar in the bay is drawn from it, so the rig follows. */
+export function CutLength({ put, ...field }: Props) {
+  return (
+    <LengthField
+      {...field}
+      onEnter={(mm, typed) =>
+        edit((j) => withReadings({ ...j, cut: put(j.cut, mm), typed: { ...j.typed, [field.field]: typed } }))
+      }
+    />
+  );
+}
