@@ -54,7 +54,7 @@ export function CarFigures({ sheet, model, tape }: Props) {
 }
 
 /** Tyre to frame on both sides, level with the hub. */
-export function GapFigures({ sheet, model, tape }: Props) {
+export function GapFigures({ sheet, model, tape, asRead }: Props & { asRead: boolean }) {
   return (
     <g>
       {model.rails.map((rail) => {
@@ -76,7 +76,12 @@ export function GapFigures({ sheet, model, tape }: Props) {
                 />
               );
             })}
-            <Dimension from={from} to={to} mm={Math.abs(wall - rail.outside)} tape={tape} />
+            <Dimension
+              from={from}
+              to={to}
+              mm={asRead ? model.gaps[rail.side] : Math.abs(wall - rail.outside)}
+              tape={tape}
+            />
           </g>
         );
       })}

@@ -36,7 +36,9 @@ export function RearView({ box, model, bar, tape, movable, figures }: Props) {
       <BarLine sheet={sheet} {...now} />
       {figures === 'mounts' && <MountFigures sheet={sheet} model={model} bar={bar} tape={tape} />}
       {figures === 'car' && <CarFigures sheet={sheet} model={model} tape={tape} />}
-      {(figures === 'car' || figures === 'gaps') && <GapFigures sheet={sheet} model={model} tape={tape} />}
+      {(figures === 'car' || figures === 'gaps') && (
+        <GapFigures sheet={sheet} model={model} tape={tape} asRead={figures === 'gaps'} />
+      )}
       <RollCentre sheet={sheet} model={model} tape={tape} />
       <Mount
         sheet={sheet}

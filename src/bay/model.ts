@@ -26,6 +26,8 @@ export type BayModel = {
   tubeDiameter: number;
   cover: number;
   rails: Rail[];
+  /** tyre to frame as last read: on the ground at Ride, before that at Record */
+  gaps: Record<Side, number>;
   now: Figure;
   ghosts: { bump: Figure | null; droop: Figure | null; leftUp: Figure | null };
   /** roll centre height now, and its least and greatest over the travel */
@@ -79,6 +81,10 @@ export function bayModel(job: Job, result: LocateResult | null): BayModel {
       outside: (side === 'left' ? 1 : -1) * (inner - measured(readings, 'gapFrame', side).mm),
       underside: measured(readings, 'rideHeight', side).mm,
     })),
+    gaps: {
+      left: job.ride.gaps.left ?? measured(readings, 'gapFrame', 'left').mm,
+      right: job.ride.gaps.right ?? measured(readings, 'gapFrame', 'right').mm,
+    },
     now: swept(result?.current) ?? figure(ride),
     ghosts: {
       bump: swept(result?.ghosts.bump),
