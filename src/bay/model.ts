@@ -1,11 +1,12 @@
 import { carry, type Attitude } from '@/core/kinematics/attitude';
 import { isReached, type SweptPose } from '@/core/kinematics/pose';
 import { travelOf } from '@/core/job/job';
-import { PANHARD } from '@/core/job/layouts';
+import { PANHARD } from '@/core/layouts/patterns';
 import type { Job } from '@/core/job/schema';
 import type { LocateResult } from '@/core/locate/types';
 import { measured } from '@/core/measure/readings';
 import { SIDES, type Side } from '@/core/measure/quantities';
+import { linksOf } from '@/core/rig/members';
 import type { Point } from '@/core/rig/schema';
 
 /** Frame rails are drawn at this section until they are measured; only their place is taken from the tape, mm. */
@@ -52,7 +53,7 @@ export function bayModel(job: Job, result: LocateResult | null): BayModel {
       wheels: { left: place([0, track / 2, tireRadius]), right: place([0, -track / 2, tireRadius]) },
       tube: [place([0, inner, tireRadius]), place([0, -inner, tireRadius])],
       centre: place([0, 0, tireRadius]),
-      bars: rig.members.map((m) => ({
+      bars: linksOf(rig).map((m) => ({
         id: m.id,
         chassis: m.chassis,
         axle: place(m.axle),

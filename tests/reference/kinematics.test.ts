@@ -1,3 +1,4 @@
+import { linksOf } from '@/core/rig/members';
 import fc from 'fast-check';
 import { all, create } from 'mathjs';
 import { setInMotion } from '@/core/kinematics/answer';
@@ -24,7 +25,7 @@ describe('arc of a level bar', () => {
     });
     // In the axle's own plane, so that pitch does not lift the axle end; straight links keep it there.
     const straight = ['lower-left', 'lower-right', 'upper'].reduce((r, id) => {
-      const m = r.members.find((x) => x.id === id)!;
+      const m = linksOf(r).find((x) => x.id === id)!;
       return withEnds(r, id, { chassis: [600, m.axle[1], m.axle[2]], axle: [0, m.axle[1], m.axle[2]] });
     }, rig);
     const shift = at(straight, 3 * INCH, 3 * INCH).y / INCH;
@@ -178,7 +179,7 @@ describe('against a general matrix library', () => {
     const residuals = (s: number[]): number[] => {
       const turn = rotate(s.slice(3));
       const place = (p: Point) => turn([p[0], p[1], p[2] - rig.tireRadius]).map((v, k) => v + s[k]!);
-      const links = rig.members.map((m) => {
+      const links = linksOf(rig).map((m) => {
         const now = place(m.axle).map((v, k) => v - m.chassis[k]!);
         return Math.hypot(...now) - Math.hypot(...m.axle.map((v, k) => v - m.chassis[k]!));
       });

@@ -1,3 +1,4 @@
+import { linksOf } from '@/core/rig/members';
 import RAPIER from '@dimforge/rapier3d-compat';
 import type { Point, Rig, Travel } from '@/core/rig/schema';
 
@@ -35,7 +36,7 @@ export async function settleInRapier(rig: Rig, travel: Travel): Promise<Settled>
   const axle = body(centre, 1);
   const onAxle = (p: Point) => vec([p[0], p[1], p[2] - rig.tireRadius]);
 
-  const checks = rig.members.map((m) => {
+  const checks = linksOf(rig).map((m) => {
     const middle = m.chassis.map((v, k) => (v + m.axle[k]!) / 2) as Point;
     const link = body(middle, 1);
     const from = (p: Point) => vec(p.map((v, k) => v - middle[k]!) as Point);

@@ -1,3 +1,4 @@
+import { linksOf } from '@/core/rig/members';
 import fc from 'fast-check';
 import { setInMotion, solveRig } from '@/core/kinematics/answer';
 import { carry, seenFromAxle } from '@/core/kinematics/attitude';
@@ -15,7 +16,7 @@ test('every reached pose keeps every bar’s length to 1e-9 mm and lifts the whe
       const pose = setInMotion(rig).at(travel);
       fc.pre(isReached(pose));
       const place = carry(pose as Pose, rig.tireRadius);
-      for (const m of rig.members)
+      for (const m of linksOf(rig))
         expect(Math.abs(distance(m.chassis, place(m.axle)) - distance(m.chassis, m.axle))).toBeLessThan(1e-9);
       expect(place([0, rig.track / 2, rig.tireRadius])[2] - rig.tireRadius).toBeCloseTo(travel.left, 9);
       expect(place([0, -rig.track / 2, rig.tireRadius])[2] - rig.tireRadius).toBeCloseTo(travel.right, 9);
@@ -40,7 +41,7 @@ test('the mirror image of a rig moves as the mirror image', () => {
     fc.property(randomThreeLink, randomTravel, (rig, { left, right }) => {
       const mirrored = {
         ...rig,
-        members: rig.members.map((m) => ({ ...m, chassis: flip(m.chassis), axle: flip(m.axle) })),
+        members: linksOf(rig).map((m) => ({ ...m, chassis: flip(m.chassis), axle: flip(m.axle) })),
       };
       const [a, b] = [
         setInMotion(rig).at({ left, right }),
@@ -142,7 +143,7 @@ describe('more bars than motions', () => {
     expect(roll.energy).toBeGreaterThan(0);
     const stored = (p: Pose) => {
       const place = carry(p, fourLink.tireRadius);
-      return fourLink.members.reduce(
+      return linksOf(fourLink).reduce(
         (e, m) =>
           e +
           0.5 * (m.rate ?? 20000) * (distance(m.chassis, place(m.axle)) - distance(m.chassis, m.axle)) ** 2,

@@ -3,10 +3,11 @@ import { distance } from '@/core/kinematics/linkage';
 import type { LocateInput } from '@/core/locate/types';
 import { withMember, withMount } from '@/core/locate/lateralBar';
 import { measured, measuredAcross } from '@/core/measure/readings';
+import { linksOf } from '@/core/rig/members';
 import type { LinkMember, Obstacle, Travel } from '@/core/rig/schema';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import type { MountChange } from '@/core/verdict';
-import { PANHARD, threeLinkPanhard } from './layouts';
+import { PANHARD, PATTERNS } from '@/core/layouts/patterns';
 import type { Job, Use } from './schema';
 
 const inch = (n: number) => n * MM_PER_INCH;
@@ -63,7 +64,7 @@ export function withReadings(job: Job): Job {
   const cover = measured(readings, 'cover').mm;
   const members = job.laidOut
     ? rig.members
-    : threeLinkPanhard({ tireRadius, track, cover, tubeOd: cut.tube.od });
+    : PATTERNS[job.layout]({ tireRadius, track, cover, tubeOd: cut.tube.od }).members;
   const sized = withMember({ ...rig, members }, PANHARD, (bar) => ({ ...bar, od: cut.tube.od }));
   return {
     ...job,
@@ -96,12 +97,12 @@ const SHORTEST_BAR = 1;
  */
 export function withMounts(job: Job, changes: MountChange[]): Job {
   const rig = changes.reduce(withMount, job.rig);
-  const collapsed = rig.members.some((m) => distance(m.chassis, m.axle) < SHORTEST_BAR);
+  const collapsed = linksOf(rig).some((m) => distance(m.chassis, m.axle) < SHORTEST_BAR);
   return collapsed ? job : { ...job, laidOut: true, rig };
 }
 
 export function panhard(job: Job): LinkMember {
-  return job.rig.members.find((m) => m.id === PANHARD)!;
+  return linksOf(job.rig).find((m) => m.id === PANHARD)!;
 }
 
 export function travelOf(job: Job): { bump: number; droop: number } {

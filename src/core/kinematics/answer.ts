@@ -1,15 +1,21 @@
 import { InputError } from '@/core/rig/read';
 import type { Rig, Travel } from '@/core/rig/schema';
+import { solveLoad, type LoadAnswer, type LoadCase } from '@/core/statics/loads';
 import { exhaustedRow, freeMotion } from './freedom';
 import { compileLinkage } from './linkage';
 import { describePose, rideAttitude, type Pose, type SweptPose } from './pose';
 import { PoseSolver } from './solver';
 
 type Warning = { code: string; where: string; message: string };
-export type Answer = { ride: Pose; sweep: SweptPose[]; warnings: Warning[] };
+export type Answer = { ride: Pose; sweep: SweptPose[]; loads?: LoadAnswer[]; warnings: Warning[] };
 
 /** A rig made ready to be moved: ask it for poses one after another. */
-export type MovingRig = { ride: Pose; at: (travel: Travel) => SweptPose };
+export type MovingRig = {
+  ride: Pose;
+  at: (travel: Travel) => SweptPose;
+  /** forces of a load case at ride height; null where nothing can carry it */
+  under: (load: LoadCase) => LoadAnswer | null;
+};
 
 /**
  * Assembles a rig at ride height.
@@ -44,7 +50,11 @@ export function setInMotion(rig: Rig): MovingRig {
     const message = `cannot reach: “${member}” runs out ${share} % of the way from ride height`;
     return { left, right, unreachable: { member, message } };
   };
-  return { ride, at };
+  const under = (load: LoadCase): LoadAnswer | null => {
+    solver.solve(0, 0);
+    return solveLoad(rig, solver, load);
+  };
+  return { ride, at, under };
 }
 
 /**
@@ -53,8 +63,15 @@ export function setInMotion(rig: Rig): MovingRig {
  * @throws InputError for a rig that is under-constrained or cannot be assembled
  */
 export function solveRig(rig: Rig): Answer {
-  const { ride, at } = setInMotion(rig);
-  return { ride, sweep: (rig.sweep ?? []).map(at), warnings: [] };
+  const { ride, at, under } = setInMotion(rig);
+  const answer: Answer = { ride, sweep: (rig.sweep ?? []).map(at), warnings: [] };
+  if (rig.loads) answer.loads = rig.loads.map((load, i) => carried(under(load), i));
+  return answer;
+}
+
+function carried(answer: LoadAnswer | null, index: number): LoadAnswer {
+  if (answer) return answer;
+  throw new InputError(`loads[${index}]`, 'the members and springs cannot carry it; check the spring seats');
 }
 
 function farthest(left: number, right: number, wantedLeft: number, wantedRight: number): number {

@@ -1,5 +1,5 @@
 import { Matrix, SingularValueDecomposition } from 'ml-matrix';
-import { UNKNOWNS, type Residuals } from './residuals';
+import { AXLE_UNKNOWNS, type Residuals } from './residuals';
 
 /** Angles are weighed against lengths at the scale of an axle: one radian counts as this many mm. */
 const RADIAN_AS_MM = 500;
@@ -19,7 +19,9 @@ const MOTIONS = [
 export function freeMotion(residuals: Residuals): string | null {
   const { svd, weakest } = weakestDirection(residuals);
   if (svd.diagonal[weakest]! > RANK_TOLERANCE * Math.max(...svd.diagonal)) return null;
-  return MOTIONS[largest(svd.rightSingularVectors.getColumn(weakest))]!;
+  const motion = largest(svd.rightSingularVectors.getColumn(weakest));
+  if (motion < AXLE_UNKNOWNS) return MOTIONS[motion]!;
+  return `nothing stops the crank “${residuals.linkage.crankIds[motion - AXLE_UNKNOWNS]}” turning`;
 }
 
 /**
@@ -33,10 +35,11 @@ export function exhaustedRow(residuals: Residuals): number {
 
 function weakestDirection(residuals: Residuals) {
   // Rows of zeros make the matrix tall enough for the decomposition to show every direction.
-  const J = Matrix.zeros(Math.max(residuals.rows, UNKNOWNS), UNKNOWNS);
-  for (let i = 0; i < residuals.rows; i++) {
-    for (let k = 0; k < UNKNOWNS; k++)
-      J.set(i, k, residuals.J[i * UNKNOWNS + k]! / (k < 2 ? 1 : RADIAN_AS_MM));
+  const { rows, unknowns } = residuals;
+  const J = Matrix.zeros(Math.max(rows, unknowns), unknowns);
+  for (let i = 0; i < rows; i++) {
+    for (let k = 0; k < unknowns; k++)
+      J.set(i, k, residuals.J[i * unknowns + k]! / (k < 2 ? 1 : RADIAN_AS_MM));
   }
   const svd = new SingularValueDecomposition(J);
   return { svd, weakest: svd.diagonal.indexOf(Math.min(...svd.diagonal)) };

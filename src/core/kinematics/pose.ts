@@ -1,4 +1,9 @@
-import type { Rig } from '@/core/rig/schema';
+import type { Member, Rig } from '@/core/rig/schema';
+import { clearances, type Clearance } from '@/core/clearance/clearance';
+import { bumpSteer } from './bumpSteer';
+import { describeDriveshaft, type Driveshaft } from './driveshaft';
+import { Kind } from './linkage';
+import { memberForces, ROWS } from './memberForces';
 import type { PoseSolver } from './solver';
 
 /** What one pose of the axle means to the car. Lengths mm, angles degrees; signs as ISO 8855. */
@@ -18,9 +23,16 @@ export type Pose = {
   antiSquatPct?: number | null;
   /** side-view instant centre [x, z], or null when the axle moves without pitching */
   instantCentre: [number, number] | null;
+  /** force that each member stores because it is asked for more than it can give, N */
   bind: Record<string, number>;
+  /** wind-up moments of leaves, N·mm */
+  bindMoment?: Record<string, number>;
   energy: number;
   members: Record<string, { length: number; angles: { chassis: number; axle: number } }>;
+  driveshaft?: Driveshaft;
+  /** turn of a front knuckle, left positive; null where the drag link cannot follow */
+  bumpSteerDeg?: number | null;
+  clearance?: Clearance[];
 };
 type Unreachable = { left: number; right: number; unreachable: { member: string; message: string } };
 export type SweptPose = Pose | Unreachable;
@@ -31,12 +43,12 @@ const DEGREES = 180 / Math.PI;
 /** Pitch rates below this (rad/mm) put the instant centre a thousand kilometres off: parallel links. */
 const PARALLEL = 1e-9;
 
-/** Bar directions at ride height, chassis and axle axes, against which joint angles are measured. */
-export type RideAttitude = { chassis: Float64Array; axle: Float64Array };
+/** The axle as it stands at ride height, against which joint angles are measured: bar directions in both bodies' axes. */
+export type RideAttitude = { chassis: Float64Array; axle: Float64Array; R: Float64Array };
 
 export function rideAttitude(solver: PoseSolver): RideAttitude {
-  const { direction } = solver.residuals;
-  return { chassis: Float64Array.from(direction), axle: inAxleAxes(solver) };
+  const { force, R } = solver.residuals;
+  return { chassis: Float64Array.from(force), axle: inAxleAxes(solver), R: Float64Array.from(R) };
 }
 
 /**
@@ -48,29 +60,14 @@ export function rideAttitude(solver: PoseSolver): RideAttitude {
  */
 export function describePose(rig: Rig, solver: PoseSolver, ride: RideAttitude): Pose {
   const { residuals, q, linkage, left, right } = solver;
-  const { R, z, rollPerPitch, rollPerLift, sinRoll } = residuals;
-  const [x, y, pitch, steer] = q as unknown as [number, number, number, number];
-  const members = describeMembers(solver, ride);
-  const bind = describeBind(solver);
+  const { z, sinRoll } = residuals;
+  const x = q[0]!;
+  const y = q[1]!;
+  const members = describeMembers(rig, solver, ride);
+  const stored = memberForces(rig, linkage, solver.tensions());
   const moves = solver.rates();
   const heave = moves ? motion(solver, 0, 1, 0) : null;
-  const roll = moves ? motion(solver, 1, 0, rollPerLift) : null;
-
-  function motion(s: PoseSolver, column: 0 | 1, vz: number, rollRate: number) {
-    const dPitch = s.qRates[4 + column]!;
-    const dSteer = s.qRates[6 + column]!;
-    const dRoll = rollPerPitch * dPitch + rollRate;
-    const cs = Math.cos(steer),
-      ss = Math.sin(steer);
-    return {
-      vx: s.qRates[column]!,
-      vy: s.qRates[2 + column]!,
-      vz,
-      wx: -ss * dPitch + R[0]! * dRoll,
-      wy: cs * dPitch + R[3]! * dRoll,
-      wz: dSteer + R[6]! * dRoll,
-    };
-  }
+  const roll = moves ? motion(solver, 1, 0, residuals.rollPerLift) : null;
 
   const pose: Pose = {
     left,
@@ -79,43 +76,82 @@ export function describePose(rig: Rig, solver: PoseSolver, ride: RideAttitude): 
     y,
     z,
     rollDeg: Math.asin(sinRoll) * DEGREES,
-    pitchDeg: pitch * DEGREES,
-    steerDeg: steer * DEGREES,
+    pitchDeg: q[2]! * DEGREES,
+    steerDeg: q[3]! * DEGREES,
     rollCentreHeight: roll && linkage.tireRadius + roll.vy / roll.wx,
     rollSteer: roll && -roll.wz / roll.wx,
     instantCentre:
       heave && Math.abs(heave.wy) > PARALLEL ? [x + heave.vz / heave.wy, z - heave.vx / heave.wy] : null,
-    bind,
+    bind: stored.forces,
     energy: solver.energy(),
     members,
   };
+  if (Object.keys(stored.moments).length) pose.bindMoment = stored.moments;
   if (rig.wheelbase !== undefined && rig.cgHeight !== undefined) {
     pose.antiSquatPct =
       heave && (-100 * (heave.vx - heave.wy * linkage.tireRadius) * rig.wheelbase) / rig.cgHeight;
   }
+  if (rig.driveshaft) pose.driveshaft = describeDriveshaft(rig.driveshaft, pose, rig.tireRadius);
+  if (rig.steering && rig.end === 'front') pose.bumpSteerDeg = bumpSteer(rig.steering, pose, rig.tireRadius);
+  if (rig.obstacles) pose.clearance = clearances(rig, pose);
   return pose;
 }
 
-function describeMembers(solver: PoseSolver, ride: RideAttitude): Pose['members'] {
-  const { residuals, linkage } = solver;
-  const now = inAxleAxes(solver);
-  return Object.fromEntries(
-    linkage.ids.map((id, i) => [
-      id,
-      {
-        length: linkage.length[i]! + residuals.r[i]!,
-        angles: {
-          chassis: angleBetween(residuals.direction, ride.chassis, 3 * i),
-          axle: angleBetween(now, ride.axle, 3 * i),
-        },
-      },
-    ]),
-  );
+type Motion = { vx: number; vy: number; vz: number; wx: number; wy: number; wz: number };
+
+/** Velocity of the axle's centre and rotation of the axle, per unit of one of the two rates. */
+function motion(solver: PoseSolver, column: 0 | 1, vz: number, rollRate: number): Motion {
+  const { R, rollPerPitch } = solver.residuals;
+  const steer = solver.q[3]!;
+  const dPitch = solver.qRates[4 + column]!;
+  const dRoll = rollPerPitch * dPitch + rollRate;
+  return {
+    vx: solver.qRates[column]!,
+    vy: solver.qRates[2 + column]!,
+    vz,
+    wx: -Math.sin(steer) * dPitch + R[0]! * dRoll,
+    wy: Math.cos(steer) * dPitch + R[3]! * dRoll,
+    wz: solver.qRates[6 + column]! + R[6]! * dRoll,
+  };
 }
 
-function describeBind(solver: PoseSolver): Pose['bind'] {
-  const { residuals, linkage, exact } = solver;
-  return Object.fromEntries(linkage.ids.map((id, i) => [id, exact ? 0 : linkage.rate[i]! * residuals.r[i]!]));
+/**
+ * Length and joint angles of each member. Links, leaves and the links of a crank are measured along their bars (the farther
+ * turned of a crank's two); arms rigid to the axle turn at the chassis by as much as the axle itself.
+ */
+function describeMembers(rig: Rig, solver: PoseSolver, ride: RideAttitude): Pose['members'] {
+  const { residuals, linkage } = solver;
+  const onAxle = inAxleAxes(solver);
+  const turned = turnBetween(residuals.R, ride.R);
+  const members: Pose['members'] = {};
+  let at = 0;
+  for (const member of rig.members) {
+    members[member.id] = isArm(member)
+      ? { length: armLength(member.chassis, solver), angles: { chassis: turned, axle: 0 } }
+      : barAngles(at, ROWS[member.type]);
+    at += ROWS[member.type];
+  }
+  return members;
+
+  function barAngles(first: number, rows: number): Pose['members'][string] {
+    const bars = Array.from({ length: rows }, (_, k) => first + k).filter((i) => isBar(linkage.kind[i]!));
+    const angles = bars.map((i) => ({
+      length: linkage.length[i]! + residuals.r[i]!,
+      angles: {
+        chassis: angleBetween(residuals.force, ride.chassis, 3 * i),
+        axle: angleBetween(onAxle, ride.axle, 3 * i),
+      },
+    }));
+    return angles.reduce((a, b) => (b.angles.chassis > a.angles.chassis ? b : a));
+  }
+}
+
+const isArm = (m: Member) => m.type === 'slider-arm' || m.type === 'rigid-arm';
+const isBar = (kind: number) =>
+  kind === Kind.link || kind === Kind.crankOnAxle || kind === Kind.crankOnChassis;
+
+function armLength(pin: readonly number[], { q, residuals }: PoseSolver): number {
+  return Math.hypot(pin[0]! - q[0]!, pin[1]! - q[1]!, pin[2]! - residuals.z);
 }
 
 /** Degrees between two unit vectors; by the tangent, which keeps its digits at small angles. */
@@ -124,15 +160,25 @@ function angleBetween(a: Float64Array, b: Float64Array, k: number): number {
   const cy = a[k + 2]! * b[k]! - a[k]! * b[k + 2]!;
   const cz = a[k]! * b[k + 1]! - a[k + 1]! * b[k]!;
   const dot = a[k]! * b[k]! + a[k + 1]! * b[k + 1]! + a[k + 2]! * b[k + 2]!;
-  return Math.atan2(Math.hypot(cx, cy, cz), dot) * DEGREES;
+  return Math.atan2(Math.sqrt(cx * cx + cy * cy + cz * cz), dot) * DEGREES;
+}
+
+/** Degrees of the one turn that takes one attitude to the other. */
+function turnBetween(a: Float64Array, b: Float64Array): number {
+  let trace = 0;
+  const t = (i: number, j: number) =>
+    a[3 * i]! * b[3 * j]! + a[3 * i + 1]! * b[3 * j + 1]! + a[3 * i + 2]! * b[3 * j + 2]!;
+  for (let i = 0; i < 3; i++) trace += t(i, i);
+  const sine = Math.hypot(t(2, 1) - t(1, 2), t(0, 2) - t(2, 0), t(1, 0) - t(0, 1));
+  return Math.atan2(sine, trace - 1) * DEGREES;
 }
 
 function inAxleAxes(solver: PoseSolver): Float64Array {
-  const { direction, R } = solver.residuals;
-  const out = new Float64Array(direction.length);
-  for (let k = 0; k < direction.length; k += 3) {
+  const { force, R } = solver.residuals;
+  const out = new Float64Array(force.length);
+  for (let k = 0; k < force.length; k += 3) {
     for (let c = 0; c < 3; c++) {
-      out[k + c] = R[c]! * direction[k]! + R[3 + c]! * direction[k + 1]! + R[6 + c]! * direction[k + 2]!;
+      out[k + c] = R[c]! * force[k]! + R[3 + c]! * force[k + 1]! + R[6 + c]! * force[k + 2]!;
     }
   }
   return out;

@@ -1,7 +1,7 @@
-import type { Linkage } from './linkage';
+import { Kind, type Linkage } from './linkage';
 
-/** Unknowns of a pose once both wheels' travel is imposed: x, y (mm), pitch, steer (rad). Roll and z follow. */
-export const UNKNOWNS = 4;
+/** Unknowns of an axle once both wheels' travel is imposed: x, y (mm), pitch, steer (rad). Cranks (rad) follow them. */
+export const AXLE_UNKNOWNS = 4;
 
 /**
  * Evaluates how far an axle's attitude is from satisfying its members, and how that changes with the unknowns.
@@ -9,18 +9,23 @@ export const UNKNOWNS = 4;
  *
  * Attitude is Z-Y-X (steer, pitch, roll; ISO 8855). With e the axle's own y axis, the wheels' difference in lift is
  * track · e_z = track · cos(pitch) · sin(roll), so roll follows from pitch and is no unknown.
+ *
+ * Every row gives, with its residual, the force and the moment about the axle's centre that a unit of tension in it answers:
+ * its derivatives with respect to any motion of the axle follow from those two.
  */
 export class Residuals {
   readonly rows: number;
-  /** residual of each row, mm */
+  readonly unknowns: number;
+  /** residual of each row, mm (windup: rad) */
   readonly r: Float64Array;
-  /** ∂r/∂(x, y, pitch, steer), row by row */
+  /** ∂r/∂unknowns, row by row */
   readonly J: Float64Array;
   /** ∂r/∂(mean heave, mm) and ∂r/∂(half the wheels' difference in lift, mm), unknowns held */
   readonly rHeave: Float64Array;
   readonly rRoll: Float64Array;
-  /** unit vector of each row's bar, chassis end to axle end, chassis axes */
-  readonly direction: Float64Array;
+  /** unit force of each row on the axle, and its moment about the axle's centre, chassis axes */
+  readonly force: Float64Array;
+  readonly moment: Float64Array;
   /** rotation, axle to chassis axes, row by row */
   readonly R = new Float64Array(9);
   /** ∂roll/∂pitch and ∂roll/∂(half difference in lift) at held travel and pitch */
@@ -29,65 +34,79 @@ export class Residuals {
   sinRoll = 0;
   z = 0;
 
+  /** angular velocity per unit of pitch, chassis axes */
+  private readonly w = new Float64Array(3);
+  /** a crank arm turned, and its velocity per unit of turn */
+  private readonly arm = new Float64Array(3);
+  private readonly armRate = new Float64Array(3);
+  private readonly onlyLinks: boolean;
+
   constructor(readonly linkage: Linkage) {
     this.rows = linkage.rows;
+    this.unknowns = AXLE_UNKNOWNS + linkage.cranks;
     this.r = new Float64Array(this.rows);
-    this.J = new Float64Array(this.rows * UNKNOWNS);
+    this.J = new Float64Array(this.rows * this.unknowns);
     this.rHeave = new Float64Array(this.rows);
     this.rRoll = new Float64Array(this.rows);
-    this.direction = new Float64Array(this.rows * 3);
+    this.force = new Float64Array(this.rows * 3);
+    this.moment = new Float64Array(this.rows * 3);
+    this.onlyLinks = linkage.kind.every((k) => k === Kind.link);
   }
 
   /**
-   * @param q x, y (mm), pitch, steer (rad)
+   * @param q x, y (mm), pitch, steer (rad), then a crank's turn (rad) for each
    * @param left lift of the left wheel centre, mm
    * @param right lift of the right wheel centre, mm
    * @returns the largest residual, mm; NaN where the wheels' difference exceeds what the track allows
    */
   evaluate(q: Float64Array, left: number, right: number): number {
-    const { chassis, axle, length, track, tireRadius } = this.linkage;
-    const { r, J, R, rHeave, rRoll, direction } = this;
-    const x = q[0]!,
-      y = q[1]!,
-      pitch = q[2]!,
-      steer = q[3]!;
-    const z = tireRadius + 0.5 * (left + right);
-    const cp = Math.cos(pitch),
-      sp = Math.sin(pitch);
-    const cs = Math.cos(steer),
-      ss = Math.sin(steer);
+    const { R, w } = this;
+    const { track, tireRadius } = this.linkage;
+    const pitch = q[2]!;
+    const steer = q[3]!;
+    const cp = Math.cos(pitch);
+    const sp = Math.sin(pitch);
+    const cs = Math.cos(steer);
+    const ss = Math.sin(steer);
     const sr = (left - right) / (track * cp);
     if (!(Math.abs(sr) < 1)) return NaN;
     const cr = Math.sqrt(1 - sr * sr);
-    const rollPerPitch = (sr / cr) * (sp / cp);
-    const rollPerLift = 2 / (track * cp * cr);
-    this.z = z;
+    this.z = tireRadius + 0.5 * (left + right);
     this.sinRoll = sr;
-    this.rollPerPitch = rollPerPitch;
-    this.rollPerLift = rollPerLift;
-    const r00 = cs * cp,
-      r01 = cs * sp * sr - ss * cr,
-      r02 = cs * sp * cr + ss * sr;
-    const r10 = ss * cp,
-      r11 = ss * sp * sr + cs * cr,
-      r12 = ss * sp * cr - cs * sr;
-    const r20 = -sp,
-      r21 = cp * sr,
-      r22 = cp * cr;
-    R[0] = r00;
-    R[1] = r01;
-    R[2] = r02;
-    R[3] = r10;
-    R[4] = r11;
-    R[5] = r12;
-    R[6] = r20;
-    R[7] = r21;
-    R[8] = r22;
-    // Angular velocity per unit pitch: about the steered y axis, plus the roll that keeps the wheels' lift.
-    const wx = -ss + rollPerPitch * r00,
-      wy = cs + rollPerPitch * r10,
-      wz = rollPerPitch * r20;
+    this.rollPerPitch = (sr / cr) * (sp / cp);
+    this.rollPerLift = 2 / (track * cp * cr);
+    R[0] = cs * cp;
+    R[1] = cs * sp * sr - ss * cr;
+    R[2] = cs * sp * cr + ss * sr;
+    R[3] = ss * cp;
+    R[4] = ss * sp * sr + cs * cr;
+    R[5] = ss * sp * cr - cs * sr;
+    R[6] = -sp;
+    R[7] = cp * sr;
+    R[8] = cp * cr;
+    // About the steered y axis, plus the roll that keeps the wheels' lift.
+    w[0] = -ss + this.rollPerPitch * R[0];
+    w[1] = cs + this.rollPerPitch * R[3];
+    w[2] = this.rollPerPitch * R[6];
+    return this.onlyLinks ? this.links(q[0]!, q[1]!) : this.mixed(q);
+  }
 
+  /** The rows of a linkage of plain links, in one tight loop. */
+  private links(x: number, y: number): number {
+    const { chassis, axle, length } = this.linkage;
+    const { r, J, R, rHeave, rRoll, force, moment, z, rollPerLift, unknowns } = this;
+    const r00 = R[0]!,
+      r01 = R[1]!,
+      r02 = R[2]!,
+      r10 = R[3]!,
+      r11 = R[4]!,
+      r12 = R[5]!,
+      r20 = R[6]!,
+      r21 = R[7]!,
+      r22 = R[8]!;
+    const wx = this.w[0]!,
+      wy = this.w[1]!,
+      wz = this.w[2]!;
     let worst = 0;
     for (let i = 0, k = 0; i < this.rows; i++, k += 3) {
       const a0 = axle[k]!,
@@ -104,15 +123,17 @@ export class Residuals {
       const ux = dx / d,
         uy = dy / d,
         uz = dz / d;
-      // Moment of the unit force along the bar about the axle's centre.
       const mx = ay * uz - az * uy,
         my = az * ux - ax * uz,
         mz = ax * uy - ay * ux;
       r[i] = residual;
-      direction[k] = ux;
-      direction[k + 1] = uy;
-      direction[k + 2] = uz;
-      const j = i * UNKNOWNS;
+      force[k] = ux;
+      force[k + 1] = uy;
+      force[k + 2] = uz;
+      moment[k] = mx;
+      moment[k + 1] = my;
+      moment[k + 2] = mz;
+      const j = i * unknowns;
       J[j] = ux;
       J[j + 1] = uy;
       J[j + 2] = mx * wx + my * wy + mz * wz;
@@ -123,5 +144,208 @@ export class Residuals {
       if (!(size <= worst)) worst = size;
     }
     return worst;
+  }
+
+  private mixed(q: Float64Array): number {
+    const { kind } = this.linkage;
+    let worst = 0;
+    for (let i = 0; i < this.rows; i++) {
+      switch (kind[i]) {
+        case Kind.link:
+          this.link(i, q);
+          break;
+        case Kind.slider:
+          this.slider(i, q);
+          break;
+        case Kind.along:
+          this.along(i, q);
+          break;
+        case Kind.windup:
+          this.windup(i, q);
+          break;
+        case Kind.crankOnAxle:
+          this.crankOnAxle(i, q);
+          break;
+        default:
+          this.crankOnChassis(i, q);
+      }
+      const size = Math.abs(this.r[i]!);
+      if (!(size <= worst)) worst = size;
+    }
+    return worst;
+  }
+
+  private link(i: number, q: Float64Array): void {
+    const { axle, chassis } = this.linkage;
+    const k = 3 * i;
+    this.span(i, q, axle[k]!, axle[k + 1]!, axle[k + 2]!, chassis[k]!, chassis[k + 1]!, chassis[k + 2]!);
+  }
+
+  /** Distance of an axle point (axle axes) from a chassis point, less the row's length. */
+  private span(
+    i: number,
+    q: Float64Array,
+    a0: number,
+    a1: number,
+    a2: number,
+    c0: number,
+    c1: number,
+    c2: number,
+  ): void {
+    const { R } = this;
+    const ax = R[0]! * a0 + R[1]! * a1 + R[2]! * a2;
+    const ay = R[3]! * a0 + R[4]! * a1 + R[5]! * a2;
+    const az = R[6]! * a0 + R[7]! * a1 + R[8]! * a2;
+    const dx = q[0]! + ax - c0;
+    const dy = q[1]! + ay - c1;
+    const dz = this.z + az - c2;
+    const d = Math.sqrt(dx * dx + dy * dy + dz * dz);
+    this.put(i, d - this.linkage.length[i]!, dx / d, dy / d, dz / d, ax, ay, az);
+  }
+
+  private slider(i: number, q: Float64Array): void {
+    const { R } = this;
+    const { vector, chassis, length } = this.linkage;
+    const k = 3 * i;
+    const n0 = vector[k]!;
+    const n1 = vector[k + 1]!;
+    const n2 = vector[k + 2]!;
+    // The held direction in chassis axes, and the pin as seen from the axle's centre.
+    const nx = R[0]! * n0 + R[1]! * n1 + R[2]! * n2;
+    const ny = R[3]! * n0 + R[4]! * n1 + R[5]! * n2;
+    const nz = R[6]! * n0 + R[7]! * n1 + R[8]! * n2;
+    const sx = chassis[k]! - q[0]!;
+    const sy = chassis[k + 1]! - q[1]!;
+    const sz = chassis[k + 2]! - this.z;
+    this.put(i, nx * sx + ny * sy + nz * sz - length[i]!, -nx, -ny, -nz, sx, sy, sz);
+  }
+
+  private along(i: number, q: Float64Array): void {
+    const { R } = this;
+    const { vector, chassis, axle } = this.linkage;
+    const k = 3 * i;
+    const a0 = axle[k]!;
+    const a1 = axle[k + 1]!;
+    const a2 = axle[k + 2]!;
+    const ax = R[0]! * a0 + R[1]! * a1 + R[2]! * a2;
+    const ay = R[3]! * a0 + R[4]! * a1 + R[5]! * a2;
+    const az = R[6]! * a0 + R[7]! * a1 + R[8]! * a2;
+    const ux = vector[k]!;
+    const uy = vector[k + 1]!;
+    const uz = vector[k + 2]!;
+    const residual =
+      ux * (q[0]! + ax - chassis[k]!) +
+      uy * (q[1]! + ay - chassis[k + 1]!) +
+      uz * (this.z + az - chassis[k + 2]!);
+    this.put(i, residual, ux, uy, uz, ax, ay, az);
+  }
+
+  /** Answers with a pure moment about the steered y axis, the axis of pitch. */
+  private windup(i: number, q: Float64Array): void {
+    this.put(i, q[2]!, 0, 0, 0, 0, 0, 0);
+    this.settle(i, -Math.sin(q[3]!), Math.cos(q[3]!), 0);
+  }
+
+  private crankOnAxle(i: number, q: Float64Array): void {
+    const { axle, chassis, crank } = this.linkage;
+    const { arm, armRate, R } = this;
+    const k = 3 * i;
+    const column = AXLE_UNKNOWNS + crank[i]!;
+    this.turnArm(i, q[column]!);
+    this.span(
+      i,
+      q,
+      axle[k]! + arm[0]!,
+      axle[k + 1]! + arm[1]!,
+      axle[k + 2]! + arm[2]!,
+      chassis[k]!,
+      chassis[k + 1]!,
+      chassis[k + 2]!,
+    );
+    const vx = R[0]! * armRate[0]! + R[1]! * armRate[1]! + R[2]! * armRate[2]!;
+    const vy = R[3]! * armRate[0]! + R[4]! * armRate[1]! + R[5]! * armRate[2]!;
+    const vz = R[6]! * armRate[0]! + R[7]! * armRate[1]! + R[8]! * armRate[2]!;
+    this.J[i * this.unknowns + column] =
+      this.force[k]! * vx + this.force[k + 1]! * vy + this.force[k + 2]! * vz;
+  }
+
+  private crankOnChassis(i: number, q: Float64Array): void {
+    const { axle, chassis, crank } = this.linkage;
+    const { arm, armRate, force } = this;
+    const k = 3 * i;
+    const column = AXLE_UNKNOWNS + crank[i]!;
+    this.turnArm(i, q[column]!);
+    this.span(
+      i,
+      q,
+      axle[k]!,
+      axle[k + 1]!,
+      axle[k + 2]!,
+      chassis[k]! + arm[0]!,
+      chassis[k + 1]! + arm[1]!,
+      chassis[k + 2]! + arm[2]!,
+    );
+    this.J[i * this.unknowns + column] = -(
+      force[k]! * armRate[0]! +
+      force[k + 1]! * armRate[1]! +
+      force[k + 2]! * armRate[2]!
+    );
+  }
+
+  /** Turns a row's crank arm about its axis (Rodrigues), and its velocity per radian. */
+  private turnArm(i: number, angle: number): void {
+    const { vector, axis } = this.linkage;
+    const { arm, armRate } = this;
+    const k = 3 * i;
+    const c = Math.cos(angle);
+    const s = Math.sin(angle);
+    const e0 = axis[k]!,
+      e1 = axis[k + 1]!,
+      e2 = axis[k + 2]!;
+    const v0 = vector[k]!,
+      v1 = vector[k + 1]!,
+      v2 = vector[k + 2]!;
+    const along = (1 - c) * (e0 * v0 + e1 * v1 + e2 * v2);
+    arm[0] = c * v0 + s * (e1 * v2 - e2 * v1) + along * e0;
+    arm[1] = c * v1 + s * (e2 * v0 - e0 * v2) + along * e1;
+    arm[2] = c * v2 + s * (e0 * v1 - e1 * v0) + along * e2;
+    armRate[0] = e1 * arm[2] - e2 * arm[1];
+    armRate[1] = e2 * arm[0] - e0 * arm[2];
+    armRate[2] = e0 * arm[1] - e1 * arm[0];
+  }
+
+  /** Stores a row: its residual, the unit force u it answers with, and that force's arm from the axle's centre. */
+  private put(
+    i: number,
+    r: number,
+    ux: number,
+    uy: number,
+    uz: number,
+    ax: number,
+    ay: number,
+    az: number,
+  ): void {
+    const k = 3 * i;
+    this.r[i] = r;
+    this.force[k] = ux;
+    this.force[k + 1] = uy;
+    this.force[k + 2] = uz;
+    this.J[i * this.unknowns] = ux;
+    this.J[i * this.unknowns + 1] = uy;
+    this.rHeave[i] = uz;
+    this.settle(i, ay * uz - az * uy, az * ux - ax * uz, ax * uy - ay * ux);
+  }
+
+  /** Stores a row's moment about the axle's centre, and what the unknown angles make of it. */
+  private settle(i: number, mx: number, my: number, mz: number): void {
+    const { R, w } = this;
+    const k = 3 * i;
+    const j = i * this.unknowns;
+    this.moment[k] = mx;
+    this.moment[k + 1] = my;
+    this.moment[k + 2] = mz;
+    this.J[j + 2] = mx * w[0]! + my * w[1]! + mz * w[2]!;
+    this.J[j + 3] = mz;
+    this.rRoll[i] = (mx * R[0]! + my * R[3]! + mz * R[6]!) * this.rollPerLift;
   }
 }

@@ -1,6 +1,6 @@
 import type { Linkage } from './linkage';
 import { solveInPlace } from './linear';
-import { Residuals, UNKNOWNS } from './residuals';
+import { Residuals } from './residuals';
 
 /** Residual at which an exactly constrained pose is accepted, mm; the promise is 1e-9. */
 const TOLERANCE = 1e-10;
@@ -14,6 +14,9 @@ const SHORTEST_STRIDE = 1e-6;
 const LONGEST_STEP = 150;
 const LARGEST_TURN = 0.4;
 const RADIANS_TO_MM = 1000;
+/** Steps of central differences; their error is far below what the results need. */
+const STEP_MM = 1e-3;
+const STEP_RADIANS = 1e-6;
 
 /**
  * Finds the pose of an axle whose wheels are lifted by given amounts.
@@ -24,28 +27,42 @@ const RADIANS_TO_MM = 1000;
  */
 export class PoseSolver {
   readonly residuals: Residuals;
-  /** x, y (mm), pitch, steer (rad) of the last pose solved */
-  readonly q = new Float64Array(UNKNOWNS);
+  /** x, y (mm), pitch, steer (rad), then each crank's turn (rad), of the last pose solved */
+  readonly q: Float64Array;
   /** ∂q/∂(mean heave) and ∂q/∂(half the difference in lift), interleaved, filled by `rates` */
-  readonly qRates = new Float64Array(UNKNOWNS * 2);
+  readonly qRates: Float64Array;
   readonly exact: boolean;
   left = 0;
   right = 0;
 
-  private readonly ride = new Float64Array(UNKNOWNS);
-  private readonly start = new Float64Array(UNKNOWNS);
-  private readonly older = new Float64Array(UNKNOWNS);
-  private readonly oldest = new Float64Array(UNKNOWNS);
-  private readonly A = new Float64Array(UNKNOWNS * UNKNOWNS);
-  private readonly b = new Float64Array(UNKNOWNS);
-  private readonly gradientPlus = new Float64Array(UNKNOWNS);
-  private readonly gradientMinus = new Float64Array(UNKNOWNS);
+  /** unknowns */
+  readonly n: number;
+  private readonly ride: Float64Array;
+  private readonly start: Float64Array;
+  private readonly older: Float64Array;
+  private readonly oldest: Float64Array;
+  private readonly A: Float64Array;
+  private readonly b: Float64Array;
+  private readonly gradientPlus: Float64Array;
+  private readonly gradientMinus: Float64Array;
   private orientation = 0;
   private solvedRide = false;
 
   constructor(readonly linkage: Linkage) {
     this.residuals = new Residuals(linkage);
-    this.exact = linkage.rows === UNKNOWNS;
+    this.n = this.residuals.unknowns;
+    this.exact = linkage.rows === this.n;
+    const vector = () => new Float64Array(this.n);
+    [this.q, this.ride, this.start, this.older, this.oldest] = [
+      vector(),
+      vector(),
+      vector(),
+      vector(),
+      vector(),
+    ];
+    [this.b, this.gradientPlus, this.gradientMinus] = [vector(), vector(), vector()];
+    this.A = new Float64Array(this.n * this.n);
+    this.qRates = new Float64Array(this.n * 2);
   }
 
   /** Solves at ride height, the start of every path. @returns whether the members can be assembled there */
@@ -91,7 +108,7 @@ export class PoseSolver {
    *
    * @param lefts left lifts, mm
    * @param rights right lifts, mm
-   * @param out q of each pose, `lefts.length × rights.length × 4`; NaN where the members cannot reach
+   * @param out q of each pose, `lefts.length × rights.length × unknowns`; NaN where the members cannot reach
    * @param visit called after each pose with its index and whether it was reached
    */
   solveGrid(
@@ -109,7 +126,7 @@ export class PoseSolver {
       for (let s = 0; s < columns; s++) {
         const j = i & 1 ? columns - 1 - s : s;
         this.start.set(q);
-        if (known >= 3) for (let k = 0; k < UNKNOWNS; k++) q[k] = 3 * (q[k]! - older[k]!) + oldest[k]!;
+        if (known >= 3) for (let k = 0; k < this.n; k++) q[k] = 3 * (q[k]! - older[k]!) + oldest[k]!;
         let reached = known > 0 && this.converge(lefts[i]!, rights[j]!);
         if (!reached) {
           reached = this.solve(lefts[i]!, rights[j]!);
@@ -121,8 +138,8 @@ export class PoseSolver {
         oldest.set(older);
         older.set(this.start);
         known = reached ? known + 1 : 0;
-        const at = (i * columns + j) * UNKNOWNS;
-        for (let k = 0; k < UNKNOWNS; k++) out[at + k] = reached ? q[k]! : NaN;
+        const at = (i * columns + j) * this.n;
+        for (let k = 0; k < this.n; k++) out[at + k] = reached ? q[k]! : NaN;
         visit?.(i * columns + j, reached);
       }
     }
@@ -135,7 +152,7 @@ export class PoseSolver {
   rates(): boolean {
     const { residuals, A, qRates } = this;
     if (this.exact) {
-      for (let i = 0; i < UNKNOWNS; i++) {
+      for (let i = 0; i < this.n; i++) {
         qRates[2 * i] = -residuals.rHeave[i]!;
         qRates[2 * i + 1] = -residuals.rRoll[i]!;
       }
@@ -144,7 +161,7 @@ export class PoseSolver {
       this.gradientRates();
       this.hessian(this.left, this.right);
     }
-    return solveInPlace(A, qRates, UNKNOWNS, 2) !== 0;
+    return solveInPlace(A, qRates, this.n, 2) !== 0;
   }
 
   /** ½ Σ rate·residual², N·mm; what the bushings store. */
@@ -153,6 +170,11 @@ export class PoseSolver {
     let e = 0;
     for (let i = 0; i < r.length; i++) e += 0.5 * this.linkage.rate[i]! * r[i]! * r[i]!;
     return this.exact ? 0 : e;
+  }
+
+  /** Force in each row because it is asked for more than it can give, rate·residual, N (windup N·mm). */
+  tensions(): Float64Array {
+    return this.residuals.r.map((r, i) => (this.exact ? 0 : this.linkage.rate[i]! * r));
   }
 
   private converge(left: number, right: number): boolean {
@@ -168,7 +190,7 @@ export class PoseSolver {
       if (!(worst < Infinity)) return false;
       A.set(residuals.J);
       b.set(residuals.r);
-      determinant = solveInPlace(A, b, UNKNOWNS, 1);
+      determinant = solveInPlace(A, b, this.n, 1);
       if (determinant === 0 || !this.step()) return false;
     }
     return false;
@@ -182,13 +204,10 @@ export class PoseSolver {
       this.gradient(b);
       if (n < 4) this.gaussNewton();
       else this.hessian(left, right);
-      const determinant = solveInPlace(A, b, UNKNOWNS, 1);
+      const determinant = solveInPlace(A, b, this.n, 1);
       if (determinant <= 0 || !this.step()) return false;
-      const size = Math.max(
-        Math.abs(b[0]!),
-        Math.abs(b[1]!),
-        RADIANS_TO_MM * Math.max(Math.abs(b[2]!), Math.abs(b[3]!)),
-      );
+      let size = Math.max(Math.abs(b[0]!), Math.abs(b[1]!));
+      for (let k = 2; k < this.n; k++) size = Math.max(size, RADIANS_TO_MM * Math.abs(b[k]!));
       if (size < STEP_TOLERANCE) {
         residuals.evaluate(q, left, right);
         return true;
@@ -200,14 +219,14 @@ export class PoseSolver {
   private step(): boolean {
     const { q, b } = this;
     if (Math.abs(b[0]!) > LONGEST_STEP || Math.abs(b[1]!) > LONGEST_STEP) return false;
-    if (Math.abs(b[2]!) > LARGEST_TURN || Math.abs(b[3]!) > LARGEST_TURN) return false;
-    for (let k = 0; k < UNKNOWNS; k++) q[k]! -= b[k]!;
+    for (let k = 2; k < this.n; k++) if (Math.abs(b[k]!) > LARGEST_TURN) return false;
+    for (let k = 0; k < this.n; k++) q[k]! -= b[k]!;
     return true;
   }
 
   private determinantHere(): number {
     this.A.set(this.residuals.J);
-    return solveInPlace(this.A, this.b, UNKNOWNS, 1);
+    return solveInPlace(this.A, this.b, this.n, 1);
   }
 
   /** The sign of the determinant turns only where the path crosses a dead centre. */
@@ -222,7 +241,7 @@ export class PoseSolver {
     into.fill(0);
     for (let i = 0; i < rows; i++) {
       const f = this.linkage.rate[i]! * r[i]!;
-      for (let k = 0; k < UNKNOWNS; k++) into[k]! += f * J[i * UNKNOWNS + k]!;
+      for (let k = 0; k < this.n; k++) into[k]! += f * J[i * this.n + k]!;
     }
   }
 
@@ -232,9 +251,8 @@ export class PoseSolver {
     A.fill(0);
     for (let i = 0; i < rows; i++) {
       const k = this.linkage.rate[i]!;
-      for (let a = 0; a < UNKNOWNS; a++) {
-        for (let c = 0; c < UNKNOWNS; c++)
-          A[a * UNKNOWNS + c]! += k * J[i * UNKNOWNS + a]! * J[i * UNKNOWNS + c]!;
+      for (let a = 0; a < this.n; a++) {
+        for (let c = 0; c < this.n; c++) A[a * this.n + c]! += k * J[i * this.n + a]! * J[i * this.n + c]!;
       }
     }
   }
@@ -242,8 +260,8 @@ export class PoseSolver {
   /** Second derivatives of the energy by central differences of its gradient. */
   private hessian(left: number, right: number): void {
     const { q, A, gradientPlus, gradientMinus } = this;
-    for (let a = 0; a < UNKNOWNS; a++) {
-      const h = a < 2 ? 1e-3 : 1e-6;
+    for (let a = 0; a < this.n; a++) {
+      const h = a < 2 ? STEP_MM : STEP_RADIANS;
       const kept = q[a]!;
       q[a] = kept + h;
       this.residuals.evaluate(q, left, right);
@@ -252,23 +270,21 @@ export class PoseSolver {
       this.residuals.evaluate(q, left, right);
       this.gradient(gradientMinus);
       q[a] = kept;
-      for (let c = 0; c < UNKNOWNS; c++)
-        A[c * UNKNOWNS + a] = (gradientPlus[c]! - gradientMinus[c]!) / (2 * h);
+      for (let c = 0; c < this.n; c++) A[c * this.n + a] = (gradientPlus[c]! - gradientMinus[c]!) / (2 * h);
     }
     this.residuals.evaluate(q, left, right);
   }
 
   private gradientRates(): void {
     const { q, qRates, left, right, gradientPlus, gradientMinus } = this;
-    const h = 1e-3;
+    const h = STEP_MM;
     for (let s = 0; s < 2; s++) {
       const other = s === 0 ? h : -h;
       this.residuals.evaluate(q, left + h, right + other);
       this.gradient(gradientPlus);
       this.residuals.evaluate(q, left - h, right - other);
       this.gradient(gradientMinus);
-      for (let c = 0; c < UNKNOWNS; c++)
-        qRates[2 * c + s] = -(gradientPlus[c]! - gradientMinus[c]!) / (2 * h);
+      for (let c = 0; c < this.n; c++) qRates[2 * c + s] = -(gradientPlus[c]! - gradientMinus[c]!) / (2 * h);
     }
   }
 }

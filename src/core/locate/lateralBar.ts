@@ -1,3 +1,4 @@
+import { isLink, linksOf } from '@/core/rig/members';
 import type { LinkMember, Point, Rig } from '@/core/rig/schema';
 import type { MountChange } from '@/core/verdict';
 
@@ -21,7 +22,7 @@ const DEGREES = 180 / Math.PI;
 
 /** The member that runs most nearly straight across the car. */
 export function findLateralBar(rig: Rig): LinkMember {
-  return rig.members.reduce((best, m) => (acrossness(m) > acrossness(best) ? m : best));
+  return linksOf(rig).reduce((best, m) => (acrossness(m) > acrossness(best) ? m : best));
 }
 
 export function describeBar({ id, chassis, axle }: LinkMember): LateralBar {
@@ -41,7 +42,7 @@ export function describeBar({ id, chassis, axle }: LinkMember): LateralBar {
 
 /** The rig with its member `id` replaced. */
 export function withMember(rig: Rig, id: string, change: (member: LinkMember) => LinkMember): Rig {
-  return { ...rig, members: rig.members.map((m) => (m.id === id ? change(m) : m)) };
+  return { ...rig, members: rig.members.map((m) => (m.id === id && isLink(m) ? change(m) : m)) };
 }
 
 /** The rig with one coordinate of one mount changed. */

@@ -23,7 +23,52 @@ const linkSchema = z.strictObject({
   path: z.strictObject({ chassis: z.array(pointSchema).max(50) }).optional(),
 });
 
-const memberSchema = z.discriminatedUnion('type', [linkSchema]);
+const sliderArmSchema = z.strictObject({
+  type: z.literal('slider-arm'),
+  id,
+  chassis: pointSchema,
+  axis: vector.optional(),
+  rate: positive.optional(),
+});
+
+const rigidArmSchema = z.strictObject({
+  type: z.literal('rigid-arm'),
+  id,
+  chassis: pointSchema,
+  rate: positive.optional(),
+});
+
+const topAndBottom = z.strictObject({ top: pointSchema, bottom: pointSchema });
+const wattsSchema = z.strictObject({
+  type: z.literal('watts'),
+  id,
+  pivotOn: z.enum(['axle', 'chassis']),
+  pivot: pointSchema,
+  axis: vector.optional(),
+  crank: topAndBottom,
+  ends: topAndBottom,
+  rate: positive.optional(),
+});
+
+const leafSchema = z.strictObject({
+  type: z.literal('leaf'),
+  id,
+  frontEye: pointSchema,
+  seat: pointSchema,
+  rearEye: pointSchema,
+  controlFraction: z.number().gt(0).max(1).optional(),
+  rate: positive.optional(),
+  lateralRate: positive,
+  windupRate: positive,
+});
+
+const memberSchema = z.discriminatedUnion('type', [
+  linkSchema,
+  sliderArmSchema,
+  rigidArmSchema,
+  wattsSchema,
+  leafSchema,
+]);
 
 const massesSchema = z.strictObject({
   total: positive,
@@ -120,19 +165,53 @@ export const rigSchema = z
       });
     }
     rig.members.forEach((member, i) => {
-      if (Math.hypot(...member.chassis.map((c, k) => c - member.axle[k]!)) < 1e-6) {
-        context.addIssue({
-          code: 'custom',
-          path: ['members', i],
-          message: 'the two ends are the same point; a link needs length',
-        });
-      }
+      const fault = memberFault(member);
+      if (fault)
+        context.addIssue({ code: 'custom', path: ['members', i, ...fault.path], message: fault.message });
     });
   });
+
+type Fault = { path: string[]; message: string };
+
+/** What makes a member of the right shape unusable: ends on one point, an axis that says nothing. */
+function memberFault(member: z.infer<typeof memberSchema>): Fault | null {
+  const same = 'the two ends are the same point; a link needs length';
+  switch (member.type) {
+    case 'link':
+      return coincide(member.chassis, member.axle) ? { path: [], message: same } : null;
+    case 'slider-arm': {
+      // The direction held is across both the axis and the axle: an axis along the axle leaves none.
+      const [x, , z] = member.axis ?? [1, 0, 0];
+      return Math.hypot(x, z) < 1e-9 ? { path: ['axis'], message: 'must not run along the axle' } : null;
+    }
+    case 'watts':
+      for (const end of ['top', 'bottom'] as const) {
+        if (coincide(member.crank[end], member.ends[end])) return { path: ['ends', end], message: same };
+        if (coincide(member.crank[end], member.pivot)) {
+          return { path: ['crank', end], message: 'is the pivot itself; a crank arm needs length' };
+        }
+      }
+      return Math.hypot(...(member.axis ?? [1, 0, 0])) < 1e-9
+        ? { path: ['axis'], message: 'has no length' }
+        : null;
+    case 'leaf':
+      return coincide(member.frontEye, member.seat)
+        ? { path: ['seat'], message: 'is the front eye itself' }
+        : null;
+    case 'rigid-arm':
+      return null;
+  }
+}
+
+const coincide = (a: number[], b: number[]): boolean => Math.hypot(...a.map((v, k) => v - b[k]!)) < 1e-6;
 
 export type Rig = z.infer<typeof rigSchema>;
 export type Member = z.infer<typeof memberSchema>;
 export type LinkMember = z.infer<typeof linkSchema>;
+export type SliderArm = z.infer<typeof sliderArmSchema>;
+export type RigidArm = z.infer<typeof rigidArmSchema>;
+export type Watts = z.infer<typeof wattsSchema>;
+export type Leaf = z.infer<typeof leafSchema>;
 export type Obstacle = z.infer<typeof obstacleSchema>;
 export type Travel = z.infer<typeof travelSchema>;
 export type Point = z.infer<typeof pointSchema>;

@@ -1,5 +1,6 @@
 'use client';
 import { withMounts } from '@/core/job/job';
+import { linksOf } from '@/core/rig/members';
 import { edit, useJobPart } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
 import { LengthField, type Ways } from '@/ui/LengthField';
@@ -43,7 +44,7 @@ export function EndsTable({ memberId }: { memberId: string }) {
 type MountFieldProps = { memberId: string; end: End; label: string; place: Place };
 
 function MountField({ memberId, end, label, place: { axis, ways, sign, least, most } }: MountFieldProps) {
-  const mm = useJobPart((j) => j.rig.members.find((m) => m.id === memberId)![end][axis]);
+  const mm = useJobPart((j) => linksOf(j.rig).find((m) => m.id === memberId)![end][axis]);
   const field = `${memberId}/${end}/${axis}`;
   return (
     <LengthField

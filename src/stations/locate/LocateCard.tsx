@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { PANHARD } from '@/core/job/layouts';
+import { PANHARD } from '@/core/layouts/patterns';
 import { edit, useJobPart } from '@/store/jobStore';
 import { CardHead, Caution } from '@/ui/Card';
 import { LengthField } from '@/ui/LengthField';

@@ -1,0 +1,37 @@
+import type { LinkMember, Point } from '@/core/rig/schema';
+
+/**
+ * The centreline of a bar in a pose, eye to eye, chassis axes. A bent bar keeps its shape and is carried by the smallest
+ * turn that takes its eyes from where they were to where they are: its joints leave its own twist to friction.
+ *
+ * @param axleEye where the axle end now is, chassis axes
+ */
+export function pathAt(bar: LinkMember, axleEye: Point): Point[] {
+  const bends = bar.path?.chassis ?? [];
+  if (bends.length === 0) return [bar.chassis, axleEye];
+  const turn = shortestTurn(minus(bar.axle, bar.chassis), minus(axleEye, bar.chassis));
+  return [bar.chassis, ...bends.map((p) => plus(bar.chassis, turn(minus(p, bar.chassis)))), axleEye];
+}
+
+/** The rotation that takes the direction of a to that of b without twist about either (Rodrigues). */
+function shortestTurn(a: Point, b: Point): (p: Point) => Point {
+  const [u, v] = [unit(a), unit(b)];
+  const axis = cross(u, v);
+  const cosine = dot(u, v);
+  const scale = 1 / (1 + cosine);
+  return (p) => {
+    const once = cross(axis, p);
+    const along = dot(axis, p) * scale;
+    return p.map((x, k) => cosine * x + once[k]! + along * axis[k]!) as Point;
+  };
+}
+
+const minus = (a: Point, b: Point): Point => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+const plus = (a: Point, b: Point): Point => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
+const dot = (a: Point, b: Point): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+const unit = (a: Point): Point => a.map((v) => v / Math.hypot(...a)) as Point;
+const cross = (a: Point, b: Point): Point => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+];

@@ -1,0 +1,39 @@
+import type { Point, Rig } from '@/core/rig/schema';
+import { carry, type Attitude } from './attitude';
+
+export type Driveshaft = { length: number; plunge: number; frontAngleDeg: number; rearAngleDeg: number };
+
+const RADIANS = Math.PI / 180;
+
+/**
+ * Length of the shaft between its two joints, its change from ride height (longer positive), and the angle of each joint:
+ * between the shaft and the axis of the yoke there. A yoke's own angle counts like pitch, nose down positive.
+ */
+export function describeDriveshaft(
+  shaft: NonNullable<Rig['driveshaft']>,
+  pose: Attitude,
+  tireRadius: number,
+): Driveshaft {
+  const place = carry(pose, tireRadius);
+  const pinion = place(shaft.pinion);
+  const along = minus(shaft.transmission, pinion);
+  const length = Math.hypot(...along);
+  const axisOnAxle = yokeAxis(shaft.pinionAngleDeg);
+  const tip = place(shaft.pinion.map((v, k) => v + axisOnAxle[k]!) as Point);
+  return {
+    length,
+    plunge: length - Math.hypot(...minus(shaft.transmission, shaft.pinion)),
+    frontAngleDeg: between(along, yokeAxis(shaft.transmissionAngleDeg)),
+    rearAngleDeg: between(along, minus(tip, pinion)),
+  };
+}
+
+/** Direction of a yoke's axis, forward: x turned about y. */
+const yokeAxis = (deg: number): Point => [Math.cos(deg * RADIANS), 0, -Math.sin(deg * RADIANS)];
+
+const minus = (a: Point, b: Point): Point => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+
+function between(a: Point, b: Point): number {
+  const cross = [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
+  return Math.atan2(Math.hypot(...cross), a[0] * b[0] + a[1] * b[1] + a[2] * b[2]) / RADIANS;
+}

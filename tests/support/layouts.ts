@@ -1,0 +1,20 @@
+import { LAYOUT_IDS, layoutEnd, PATTERNS, type LayoutId } from '@/core/layouts/patterns';
+import type { Rig } from '@/core/rig/schema';
+
+const SIZE = { tireRadius: 330, track: 1470, cover: 160, tubeOd: 32 };
+
+/** A rig of each layout from its pattern. */
+export function patternRig(layout: LayoutId): Rig {
+  return {
+    format: 'pellik.rig',
+    version: 1,
+    end: layoutEnd(layout),
+    tireRadius: SIZE.tireRadius,
+    track: SIZE.track,
+    wheelbase: 2800,
+    cgHeight: 540,
+    ...PATTERNS[layout](SIZE),
+  };
+}
+
+export const everyLayout = LAYOUT_IDS.map((id) => [id, patternRig(id)] as const);
