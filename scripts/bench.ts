@@ -1,40 +1,60 @@
-/** Prints how fast the heavy parts of the core run on one core of this machine. */
+/**
+ * Prints how fast the heavy parts of the core run on one core of this machine, and beside each layout the same work by a
+ * Newton solve on a general matrix library (tests/support/independent.ts, on a coarser grid: it is slow).
+ */
 import { compileLinkage } from '@/core/kinematics/linkage';
+import { describePose, rideAttitude } from '@/core/kinematics/pose';
 import { PoseSolver } from '@/core/kinematics/solver';
+import { LAYOUT_IDS, type LayoutId } from '@/core/layouts/patterns';
 import type { Rig } from '@/core/rig/schema';
-
-const threeLink: Rig = {
-  format: 'pellik.rig',
-  version: 1,
-  end: 'rear',
-  tireRadius: 330,
-  track: 1470,
-  members: [
-    { type: 'link', id: 'lower-left', chassis: [620, 480, 300], axle: [10, 520, 270] },
-    { type: 'link', id: 'lower-right', chassis: [620, -480, 300], axle: [10, -520, 270] },
-    { type: 'link', id: 'upper', chassis: [520, 60, 470], axle: [30, 60, 500] },
-    { type: 'link', id: 'panhard', chassis: [-170, 470, 370], axle: [-170, -455, 352] },
-  ],
-};
+import { solveIndependently } from '../tests/support/independent';
+import { patternRig } from '../tests/support/layouts';
 
 const STEPS = 81;
-const lifts = Float64Array.from({ length: STEPS }, (_, i) => -80 + (160 * i) / (STEPS - 1));
-const out = new Float64Array(STEPS * STEPS * 4);
+const REACH = 80;
+const WARM_MS = 250;
+const REPEATS = 7;
+const COARSE = 4;
+const lifts = Float64Array.from({ length: STEPS }, (_, i) => -REACH + (2 * REACH * i) / (STEPS - 1));
 
+/** Poses per second of a run over the whole grid: the best of several, once the compiler has settled. */
 function rate(run: () => void): number {
-  const until = performance.now() + 500;
-  while (performance.now() < until) run(); // let the compiler settle
+  const until = performance.now() + WARM_MS;
+  while (performance.now() < until) run();
   let best = Infinity;
-  for (let k = 0; k < 20; k++) {
+  for (let k = 0; k < REPEATS; k++) {
     const start = performance.now();
     run();
     best = Math.min(best, performance.now() - start);
   }
-  return Math.round((STEPS * STEPS * 1000) / best);
+  return (STEPS * STEPS * 1000) / best;
 }
 
-const solver = new PoseSolver(compileLinkage(threeLink));
-console.log(`three-link 81x81 pose: ${rate(() => solver.solveGrid(lifts, lifts, out))} poses/s`);
-let unreached = 0;
-for (const v of out) if (Number.isNaN(v)) unreached++;
-if (unreached) console.log(`  (${unreached / 4} poses out of reach)`);
+function measure(name: string, rig: Rig): void {
+  const solver = new PoseSolver(compileLinkage(rig));
+  const out = new Float64Array(STEPS * STEPS * solver.n);
+  solver.solveRide();
+  solver.solve(0, 0);
+  const attitude = rideAttitude(solver);
+  const pose = rate(() => solver.solveGrid(lifts, lifts, out));
+  const full = rate(() =>
+    solver.solveGrid(lifts, lifts, out, (_, reached) => reached && describePose(rig, solver, attitude)),
+  );
+  const general = generalRate(rig);
+  const say = (kind: string, n: number) =>
+    console.log(
+      `${name} 81x81 ${kind}: ${Math.round(n)} poses/s   (general matrix library: ${Math.round(general)}, ${Math.round(n / general)} times slower)`,
+    );
+  say('pose', pose);
+  say('full', full);
+}
+
+function generalRate(rig: Rig): number {
+  const coarse = Array.from({ length: COARSE }, (_, i) => -REACH / 2 + (REACH * i) / (COARSE - 1));
+  const start = performance.now();
+  for (const left of coarse) for (const right of coarse) solveIndependently(rig, left, right);
+  return (COARSE * COARSE * 1000) / (performance.now() - start);
+}
+
+const names: Partial<Record<LayoutId, string>> = { 'three-link-panhard': 'three-link' };
+for (const id of LAYOUT_IDS) measure(names[id] ?? id, patternRig(id));

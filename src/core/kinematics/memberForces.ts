@@ -16,12 +16,10 @@ export function memberForces(
   const forces: Record<string, number> = {};
   const moments: Record<string, number> = {};
   let at = 0;
-  for (const member of rig.members) {
-    const count = ROWS[member.type];
-    const own = Array.from({ length: count }, (_, k) => tensions[at + k]!);
-    at += count;
-    forces[member.id] = combine(member.type, own);
-    if (member.type === 'leaf') moments[member.id] = own[2]!;
+  for (const { id, type } of rig.members) {
+    forces[id] = combine(type, tensions, at);
+    if (type === 'leaf') moments[id] = tensions[at + 2]!;
+    at += ROWS[type];
   }
   return { forces, moments };
 }
@@ -35,16 +33,17 @@ export const ROWS: Record<Member['type'], number> = {
   leaf: 3,
 };
 
-function combine(type: Member['type'], own: number[]): number {
+function combine(type: Member['type'], tensions: ArrayLike<number>, at: number): number {
+  const [a, b] = [tensions[at]!, tensions[at + 1]!];
   switch (type) {
     case 'link':
     case 'slider-arm':
-      return own[0]!;
+      return a;
     case 'rigid-arm':
-      return Math.hypot(...own);
+      return Math.hypot(a, b, tensions[at + 2]!);
     case 'watts':
-      return Math.abs(own[0]!) >= Math.abs(own[1]!) ? own[0]! : own[1]!;
+      return Math.abs(a) >= Math.abs(b) ? a : b;
     case 'leaf':
-      return Math.hypot(own[0]!, own[1]!);
+      return Math.hypot(a, b);
   }
 }

@@ -122,27 +122,30 @@ function motion(solver: PoseSolver, column: 0 | 1, vz: number, rollRate: number)
 function describeMembers(rig: Rig, solver: PoseSolver, ride: RideAttitude): Pose['members'] {
   const { residuals, linkage } = solver;
   const onAxle = inAxleAxes(solver);
-  const turned = turnBetween(residuals.R, ride.R);
   const members: Pose['members'] = {};
   let at = 0;
   for (const member of rig.members) {
     members[member.id] = isArm(member)
-      ? { length: armLength(member.chassis, solver), angles: { chassis: turned, axle: 0 } }
+      ? {
+          length: armLength(member.chassis, solver),
+          angles: { chassis: turnBetween(residuals.R, ride.R), axle: 0 },
+        }
       : barAngles(at, ROWS[member.type]);
     at += ROWS[member.type];
   }
   return members;
 
+  /** Of a member's rows that are bars, the one turned farthest at the chassis. */
   function barAngles(first: number, rows: number): Pose['members'][string] {
-    const bars = Array.from({ length: rows }, (_, k) => first + k).filter((i) => isBar(linkage.kind[i]!));
-    const angles = bars.map((i) => ({
-      length: linkage.length[i]! + residuals.r[i]!,
-      angles: {
-        chassis: angleBetween(residuals.force, ride.chassis, 3 * i),
-        axle: angleBetween(onAxle, ride.axle, 3 * i),
-      },
-    }));
-    return angles.reduce((a, b) => (b.angles.chassis > a.angles.chassis ? b : a));
+    let farthest: Pose['members'][string] | null = null;
+    for (let i = first; i < first + rows; i++) {
+      if (!isBar(linkage.kind[i]!)) continue;
+      const chassis = angleBetween(residuals.force, ride.chassis, 3 * i);
+      if (farthest && farthest.angles.chassis >= chassis) continue;
+      const axle = angleBetween(onAxle, ride.axle, 3 * i);
+      farthest = { length: linkage.length[i]! + residuals.r[i]!, angles: { chassis, axle } };
+    }
+    return farthest!;
   }
 }
 
