@@ -8,12 +8,13 @@ import { useAnalysis } from '@/workers/analysis';
 import './bay.css';
 import type { Figures } from './figures';
 import { bayModel } from './model';
+import type { Movable } from './Mounts';
 import { PlanView } from './PlanView';
 import { RearView } from './RearView';
 import { SideView } from './SideView';
 import type { Box } from './views';
 
-type Props = { movable: boolean; figures: Figures };
+type Props = { movable: Movable; figures: Figures };
 type Room = { rear: Box; side: Box | null; plan: Box | null };
 
 const PAD = 14;
@@ -39,7 +40,7 @@ export function Bay({ movable, figures }: Props) {
           <Title box={room.rear} name="rear" note="from behind the car" />
           <RearView box={inside(room.rear)} {...shared} />
           {room.side && <Title box={room.side} name="side" note="front to the left" />}
-          {room.side && <SideView box={inside(room.side)} model={model} />}
+          {room.side && <SideView box={inside(room.side)} {...shared} />}
           {room.plan && <Title box={room.plan} name="plan" note="from above, front up" />}
           {room.plan && <PlanView box={inside(room.plan)} {...shared} />}
         </svg>

@@ -1,16 +1,19 @@
 'use client';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { withMounts } from '@/core/job/job';
+import { PANHARD } from '@/core/layouts/patterns';
 import type { Point } from '@/core/rig/schema';
 import { division, snap, type Tape } from '@/core/units/tape';
-import { beginGesture, edit } from '@/store/jobStore';
-import { setRocker } from '@/store/rocker';
+import type { MountKey } from '@/core/rig/members';
+import { beginGesture } from '@/store/jobStore';
+import { moveMounts } from '@/store/mounts';
 import { DRAGS, type Sheet } from './views';
 
 type Props = {
   sheet: Sheet;
   member: string;
-  end: 'chassis' | 'axle';
+  end: MountKey;
+  /** the body it is fixed to, which gives it its colour */
+  on: 'chassis' | 'axle';
   /** where the eye is drawn */
   at: Point;
   /** where it is at ride height: what a drag changes */
@@ -21,14 +24,13 @@ type Props = {
 };
 
 /** An eye of a bar. Where it may be moved it is a handle for finger, mouse and arrow keys, snapping to the lines of the tape. */
-export function Mount({ sheet, member, end, at, ride, tape, label, movable }: Props) {
+export function Mount({ sheet, member, end, on, at, ride, tape, label, movable }: Props) {
   const [x, y] = sheet.at(at);
   const grip = useRef<{ x: number; y: number; from: Point; finish: () => void } | null>(null);
   const { across, down } = DRAGS[sheet.view];
 
   function moveTo(point: Point) {
-    const changes = [across, down].map((axis) => ({ member, end, axis, mm: point[axis] }));
-    edit((job) => withMounts(job, changes));
+    moveMounts([across, down].map((axis) => ({ member, end, axis, mm: point[axis] })));
   }
 
   function moveBy(from: Point, dx: number, dy: number) {
@@ -44,8 +46,6 @@ export function Mount({ sheet, member, end, at, ride, tape, label, movable }: Pr
     e.preventDefault();
     e.currentTarget.focus();
     e.currentTarget.setPointerCapture(e.pointerId);
-    // Mounts are set at ride height, so the axle goes back there first.
-    setRocker(0, 0);
     grip.current = { x: e.clientX, y: e.clientY, from: ride, finish: beginGesture() };
   }
 
@@ -71,7 +71,6 @@ export function Mount({ sheet, member, end, at, ride, tape, label, movable }: Pr
     if (!move) return;
     e.preventDefault();
     e.stopPropagation();
-    setRocker(0, 0);
     const to = [...ride] as Point;
     to[move[0]] = snap(ride[move[0]] + move[1], tape);
     moveTo(to);
@@ -79,18 +78,18 @@ export function Mount({ sheet, member, end, at, ride, tape, label, movable }: Pr
 
   if (!movable) {
     return (
-      <g className={`mount ${end}`}>
+      <g className={`mount ${on}`}>
         <Eye x={x} y={y} radius={6} />
       </g>
     );
   }
   return (
     <g
-      className={`mount movable ${end}`}
+      className={`mount movable ${on}`}
       tabIndex={0}
       role="button"
       aria-label={`${label}: drag, or move with the arrow keys`}
-      data-mount={`${sheet.view}-${end}`}
+      data-mount={`${sheet.view}-${member === PANHARD ? '' : `${member}-`}${end}`}
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}

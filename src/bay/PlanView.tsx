@@ -3,16 +3,16 @@ import type { Tape } from '@/core/units/tape';
 import { Dimension } from './Dimension';
 import type { Figures } from './figures';
 import { lateral, RAIL, type BayModel } from './model';
-import { Mount } from './Mount';
-import { Axle, BarLine, Ghost, Tyres } from './parts';
+import { Mounts, type Movable } from './Mounts';
+import { Axle, BarLine, Ghost, Shapes, Tyres } from './parts';
 import { fit, type Box, type Sheet } from './views';
 
-type Props = { box: Box; model: BayModel; bar: LinkMember; tape: Tape; movable: boolean; figures: Figures };
+type Props = { box: Box; model: BayModel; bar: LinkMember; tape: Tape; movable: Movable; figures: Figures };
 
 export function PlanView({ box, model, bar, tape, movable, figures }: Props) {
   const half = model.track / 2 + model.tireWidth / 2 + 40;
-  const ahead = Math.max(model.tireRadius, ...model.now.bars.map((b) => b.chassis[0])) + 50;
-  const behind = Math.max(model.tireRadius, -bar.chassis[0], -bar.axle[0]) + 50;
+  const ahead = Math.max(model.tireRadius, ...model.now.mounts.map((m) => m.now[0])) + 110;
+  const behind = Math.max(model.tireRadius, ...model.now.mounts.map((m) => -m.now[0])) + 50;
   const sheet = fit('plan', box, { left: -half, right: half, top: -ahead, bottom: behind });
   const now = lateral(model.now);
   return (
@@ -28,6 +28,7 @@ export function PlanView({ box, model, bar, tape, movable, figures }: Props) {
       </g>
       <Tyres sheet={sheet} model={model} figure={model.now} className="zinc" />
       <Axle sheet={sheet} model={model} figure={model.now} />
+      <Shapes sheet={sheet} figure={model.now} />
       {model.now.bars
         .filter((b) => b.id !== bar.id)
         .map((b) => (
@@ -41,26 +42,7 @@ export function PlanView({ box, model, bar, tape, movable, figures }: Props) {
         (['chassis', 'axle'] as const).map((end) => (
           <Behind key={end} sheet={sheet} eye={bar[end]} tape={tape} />
         ))}
-      <Mount
-        sheet={sheet}
-        member={bar.id}
-        end="chassis"
-        at={now.chassis}
-        ride={bar.chassis}
-        tape={tape}
-        label="Frame end, from above"
-        movable={movable}
-      />
-      <Mount
-        sheet={sheet}
-        member={bar.id}
-        end="axle"
-        at={now.axle}
-        ride={bar.axle}
-        tape={tape}
-        label="Axle end, from above"
-        movable={movable}
-      />
+      <Mounts sheet={sheet} figure={model.now} tape={tape} movable={movable} />
     </g>
   );
 }

@@ -5,11 +5,11 @@ import { DimText } from './DimText';
 import type { Figures } from './figures';
 import { CarFigures, GapFigures } from './CarFigures';
 import { lateral, RAIL, type BayModel } from './model';
-import { Mount } from './Mount';
-import { Axle, BarLine, Floor, Ghost, Plate, Tyres } from './parts';
+import { Mounts, type Movable } from './Mounts';
+import { Axle, BarLine, Floor, Ghost, Plate, Shapes, Tyres } from './parts';
 import { fit, type Box, type Flat, type Sheet } from './views';
 
-type Props = { box: Box; model: BayModel; bar: LinkMember; tape: Tape; movable: boolean; figures: Figures };
+type Props = { box: Box; model: BayModel; bar: LinkMember; tape: Tape; movable: Movable; figures: Figures };
 
 export function RearView({ box, model, bar, tape, movable, figures }: Props) {
   const half = model.track / 2 + model.tireWidth / 2 + 70;
@@ -33,6 +33,7 @@ export function RearView({ box, model, bar, tape, movable, figures }: Props) {
       {[bump, droop, leftUp].map(
         (figure, i) => figure && <Ghost key={i} sheet={sheet} from={now.chassis} to={lateral(figure).axle} />,
       )}
+      <Shapes sheet={sheet} figure={model.now} />
       <BarLine sheet={sheet} {...now} />
       {figures === 'mounts' && <MountFigures sheet={sheet} model={model} bar={bar} tape={tape} />}
       {figures === 'car' && <CarFigures sheet={sheet} model={model} tape={tape} />}
@@ -40,26 +41,7 @@ export function RearView({ box, model, bar, tape, movable, figures }: Props) {
         <GapFigures sheet={sheet} model={model} tape={tape} asRead={figures === 'gaps'} />
       )}
       <RollCentre sheet={sheet} model={model} tape={tape} />
-      <Mount
-        sheet={sheet}
-        member={bar.id}
-        end="chassis"
-        at={now.chassis}
-        ride={bar.chassis}
-        tape={tape}
-        label="Frame end"
-        movable={movable}
-      />
-      <Mount
-        sheet={sheet}
-        member={bar.id}
-        end="axle"
-        at={now.axle}
-        ride={bar.axle}
-        tape={tape}
-        label="Axle end"
-        movable={movable}
-      />
+      <Mounts sheet={sheet} figure={model.now} tape={tape} movable={movable} />
     </g>
   );
 }

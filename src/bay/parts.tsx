@@ -1,3 +1,4 @@
+import { curveCatmullRom, line } from 'd3';
 import type { Point } from '@/core/rig/schema';
 import type { BayModel, Figure } from './model';
 import type { Flat, Sheet } from './views';
@@ -116,6 +117,22 @@ export function Floor({ sheet, from, to }: { sheet: Sheet; from: Point; to: Poin
           y2={a[1] + 7}
         />
       ))}
+    </g>
+  );
+}
+
+/** Arms, leaves and cranks, as lines from joint to joint; a leaf bows through its seat. */
+export function Shapes({ sheet, figure }: { sheet: Sheet; figure: Figure }) {
+  const bow = line().curve(curveCatmullRom);
+  return (
+    <g>
+      {figure.shapes.flatMap((shape) =>
+        shape.lines.map((points, i) => {
+          const flat = points.map(sheet.at);
+          const d = shape.kind === 'leaf' ? (bow(flat) ?? '') : path(flat);
+          return <path key={`${shape.id}${i}`} className={`shape ${shape.kind}`} d={d} />;
+        }),
+      )}
     </g>
   );
 }

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import type { StationId } from '@/core/build/stations';
 import { Bay } from '@/bay/Bay';
 import type { Figures } from '@/bay/figures';
+import { useFocus } from '@/store/focus';
 import { useJob, useJobPart } from '@/store/jobStore';
 import { useRocker } from '@/store/rocker';
 import { Finder } from '@/ui/Finder';
@@ -30,6 +31,7 @@ const FIGURES: Record<StationId, Figures> = {
 export function Bench() {
   const jobId = useJobPart((j) => j.id);
   const { station } = useRoute();
+  const focus = useFocus((s) => s.focus);
   const [open, setOpen] = useState<'help' | 'find' | null>(null);
   const go = (id: typeof station) => goTo(jobId, id);
 
@@ -46,7 +48,10 @@ export function Bench() {
       <Masthead onFind={() => setOpen('find')} onHelp={() => setOpen('help')} />
       <TapeStrip stations={stations} current={station} onGo={go} />
       <div className="bay-side no-print">
-        <Bay movable={station === 'locate'} figures={FIGURES[station]} />
+        <Bay
+          movable={station === 'locate' ? focus : 'none'}
+          figures={station === 'locate' && focus === 'links' ? 'none' : FIGURES[station]}
+        />
         <Rocker />
       </div>
       <main className={`bench-card at-${station}`} key={station}>

@@ -21,9 +21,13 @@ const row = (job: Job): JobRow => ({
 /** Jobs on the shelf, the last touched first. */
 export const listJobs = (): Promise<JobRow[]> => db.jobs.orderBy('updatedAt').reverse().toArray();
 
-/** An empty shelf gets the demo jobs, so that there is a car to look at. */
+/** An empty shelf gets the demo jobs, so that there is a car to look at: the first of them as if touched last. */
 export async function stockShelf(): Promise<void> {
-  if ((await db.jobs.count()) === 0) await db.jobs.bulkPut(demoJobs().map(row));
+  if ((await db.jobs.count()) > 0) return;
+  const now = Date.now();
+  await db.jobs.bulkPut(
+    demoJobs().map((job, i) => ({ ...row(job), updatedAt: new Date(now - i).toISOString() })),
+  );
 }
 
 /** Puts a job on the bench. What is stored passes the same gate as a file. @returns whether there is such a job */

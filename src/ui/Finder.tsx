@@ -1,8 +1,9 @@
 'use client';
 import { Input, Modal } from 'antd';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { STATIONS, type StationId } from '@/core/build/stations';
 import { QUANTITIES, readingKey, SIDES } from '@/core/measure/quantities';
+import { setFocus } from '@/store/focus';
 import { redo, undo } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
 import './help.css';
@@ -37,6 +38,7 @@ const FIELDS: [name: string, station: StationId, field: string][] = [
 export function Finder({ open, onClose, onGo }: Props) {
   const [text, setText] = useState('');
   const [at, setAt] = useState(0);
+  const taken = useRef<Find | null>(null);
   const close = () => {
     setText('');
     setAt(0);
@@ -52,6 +54,7 @@ export function Finder({ open, onClose, onGo }: Props) {
       name,
       where: station,
       go: () => {
+        if (station === 'locate') setFocus('bar');
         onGo(station);
         focusWhenThere(id);
       },
@@ -59,17 +62,30 @@ export function Finder({ open, onClose, onGo }: Props) {
     { name: 'Undo', where: 'command', go: undo },
     { name: 'Redo', where: 'command', go: redo },
     { name: 'Back to ride height', where: 'command', go: () => setRocker(0, 0) },
-    { name: 'Print this card', where: 'command', go: () => setTimeout(() => window.print(), 400) },
+    { name: 'Print this card', where: 'command', go: () => window.print() },
   ];
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
   const found = all.filter((f) => words.every((w) => `${f.name} ${f.where}`.toLowerCase().includes(w)));
+  // Only once the dialog is gone and has let go of the focus.
+  const goWhereTaken = () => {
+    taken.current?.go();
+    taken.current = null;
+  };
   const take = (f: Find | undefined) => {
     if (!f) return;
+    taken.current = f;
     close();
-    f.go();
   };
   return (
-    <Modal open={open} onCancel={close} footer={null} title="Find a value or a command" destroyOnHidden>
+    <Modal
+      open={open}
+      onCancel={close}
+      footer={null}
+      title="Find a value or a command"
+      destroyOnHidden
+      focusTriggerAfterClose={false}
+      afterClose={goWhereTaken}
+    >
       <Input
         autoFocus
         aria-label="What to find"

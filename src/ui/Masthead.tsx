@@ -1,9 +1,8 @@
 'use client';
 import { redo, undo, useJobPart, useJobStore } from '@/store/jobStore';
+import { LAYOUT_NAMES } from '@/core/layouts/names';
 import { useStore } from 'zustand';
 import './masthead.css';
-
-const LAYOUT_NAMES = { 'three-link-panhard': 'three links + panhard' } as const;
 
 /** The car on the bench, whether it is saved, and the few commands that are always at hand. */
 export function Masthead({ onFind, onHelp }: { onFind: () => void; onHelp: () => void }) {
@@ -15,7 +14,7 @@ export function Masthead({ onFind, onHelp }: { onFind: () => void; onHelp: () =>
     <header className="masthead no-print">
       <b>PELLIK</b>
       <span className="masthead-job">
-        {name || 'Unnamed job'} · {end} axle · {LAYOUT_NAMES[layout]}
+        {name || 'Unnamed job'} · {end} axle · {LAYOUT_NAMES[layout][0].toLowerCase()}
       </span>
       <span className={`masthead-save ${saving.kind}`} role="status">
         {saving.kind === 'failed' ? saving.message : saving.kind === 'saving' ? 'saving' : 'all saved'}

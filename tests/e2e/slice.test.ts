@@ -243,6 +243,33 @@ test('a new job from nothing: measured, drawn, and the old ones left alone', asy
   expect(await hands.text('.shelf')).toContain('Marigold, rear axle, imported');
 });
 
+test('another layout is laid out anew, moves, is dragged on both sides at once, and is undone', async () => {
+  await hands.station(1, 'The job');
+  await hands.click(
+    await hands.driver.findElement(
+      By.xpath('//label[contains(@class,"layout-tile")][.//b[text()="Ladder bars + panhard"]]'),
+    ),
+  );
+  await hands.until(async () => (await hands.text('.masthead-job')).includes('ladder bars'));
+  await hands.station(3, 'Panhard bar');
+  await hands.click(await hands.driver.findElement(By.xpath('//*[text()="Fore and aft"]')));
+  await hands.until(async () => (await state('bind')) === 'stop');
+  const height = () => hands.value('ladder-left/chassis/2');
+  const before = await height();
+  const antiSquat = await hands.text('[data-readout=antiSquat]');
+  await hands.drag('[data-mount="side-ladder-left-chassis"]', 0, 12);
+  await hands.until(async () => (await height()) !== before);
+  await hands.until(async () => (await hands.text('[data-readout=antiSquat]')) !== antiSquat);
+  await hands.click(await hands.find('.alike input'));
+  expect(await hands.value('ladder-right/chassis/2')).toBe(await height());
+  await hands.click(await hands.find('.alike input'));
+  await hands.undo();
+  await hands.until(async () => (await height()) === before);
+  await hands.undo();
+  await hands.until(async () => (await hands.text('.masthead-job')).includes('three links'));
+  await hands.click(await hands.driver.findElement(By.xpath('//*[text()="Across the car"]')));
+});
+
 test('help and the finder work by keys alone', async () => {
   await hands.keys('?');
   await hands.until(async () => (await hands.text('.keys')).includes('Both wheels up'));

@@ -5,7 +5,8 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { POST } from '../../app/api/solve/route';
 import { fileName, readJob, writeJob } from '@/core/job/file';
-import { newJob, withMounts } from '@/core/job/job';
+import { locateInput, newJob, withMounts } from '@/core/job/job';
+import { analyseLocate } from '@/core/locate/analyse';
 import { solveRig } from '@/core/kinematics/answer';
 import { InputError, readRig } from '@/core/rig/read';
 import { demoJobs } from '@/store/demo';
@@ -106,6 +107,11 @@ describe('job files', () => {
     for (const job of demoJobs()) expect(readJob(writeJob(job))).toEqual(job);
     const onDisk = readFileSync('src/store/demo/marigold.pellik.json', 'utf8');
     expect(readJob(onDisk)).toEqual(JSON.parse(onDisk));
+    const wrong = demoJobs().map((job) => {
+      const { verdicts, linkVerdicts } = analyseLocate(locateInput(job, { left: 0, right: 0 }));
+      return [...verdicts, ...linkVerdicts].filter((v) => v.state !== 'ok').length;
+    });
+    expect(Math.min(...wrong)).toBeGreaterThan(0);
   });
 
   test.each([

@@ -1,5 +1,5 @@
 import { InputError, parseJson, validate } from '@/core/rig/read';
-import { isLink } from '@/core/rig/members';
+import { linksOf } from '@/core/rig/members';
 import { PANHARD } from '@/core/layouts/patterns';
 import { withReadings } from './job';
 import { jobSchema, type Job } from './schema';
@@ -21,10 +21,8 @@ export function readJob(text: string): Job {
     );
   }
   const job = validate(jobSchema, value);
-  const odd = job.rig.members.findIndex((m) => !isLink(m));
-  if (odd >= 0) throw new InputError(`rig.members[${odd}].type`, 'this layout is made of links only');
-  if (!job.rig.members.some((m) => m.id === PANHARD)) {
-    throw new InputError('rig.members', `needs a member with the id "${PANHARD}"`);
+  if (!linksOf(job.rig).some((m) => m.id === PANHARD)) {
+    throw new InputError('rig.members', `needs a link with the id "${PANHARD}"`);
   }
   return withReadings(job);
 }

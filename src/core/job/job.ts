@@ -1,14 +1,17 @@
 import type { BarSpec } from '@/core/fabricate/bar';
 import { distance } from '@/core/kinematics/linkage';
 import type { LocateInput } from '@/core/locate/types';
-import { withMember, withMount } from '@/core/locate/lateralBar';
+import { withMember } from '@/core/locate/lateralBar';
 import { measured, measuredAcross } from '@/core/measure/readings';
-import { linksOf } from '@/core/rig/members';
+import { linksOf, partnerOf, withMount } from '@/core/rig/members';
 import type { LinkMember, Obstacle, Travel } from '@/core/rig/schema';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import type { MountChange } from '@/core/verdict';
-import { PANHARD, PATTERNS } from '@/core/layouts/patterns';
+import { layoutEnd, PANHARD, PATTERNS, type BarLayout } from '@/core/layouts/patterns';
 import type { Job, Use } from './schema';
+
+/** Height of the centre of gravity until it is typed, mm: about the height of a camshaft. */
+const CG_STAND_IN = 530;
 
 const inch = (n: number) => n * MM_PER_INCH;
 
@@ -62,14 +65,28 @@ export function withReadings(job: Job): Job {
   const track = measured(readings, 'track').mm;
   const wheelbase = measuredAcross(readings, 'wheelbase');
   const cover = measured(readings, 'cover').mm;
-  const members = job.laidOut
-    ? rig.members
-    : PATTERNS[job.layout]({ tireRadius, track, cover, tubeOd: cut.tube.od }).members;
-  const sized = withMember({ ...rig, members }, PANHARD, (bar) => ({ ...bar, od: cut.tube.od }));
+  const pattern = job.laidOut ? rig : PATTERNS[job.layout]({ tireRadius, track, cover, tubeOd: cut.tube.od });
+  const { members, steering } = pattern;
+  const rest = { ...rig };
+  delete rest.steering;
+  const laid = { ...rest, members, ...(steering ? { steering } : {}), cgHeight: rig.cgHeight ?? CG_STAND_IN };
+  const sized = withMember(laid, PANHARD, (bar) => ({ ...bar, od: cut.tube.od }));
   return {
     ...job,
     rig: { ...sized, tireRadius, track, wheelbase, obstacles: axleObstacles(job, tireRadius, track, cover) },
   };
+}
+
+/**
+ * The job laid out anew in another layout, from its pattern: what was typed for the old members goes, what was measured on
+ * the car stays.
+ */
+export function withLayout(job: Job, layout: BarLayout): Job {
+  const own = new Set(job.rig.members.map((m) => m.id));
+  const typed = Object.fromEntries(
+    Object.entries(job.typed).filter(([path]) => !own.has(path.split('/')[0]!)),
+  );
+  return withReadings({ ...job, layout, laidOut: false, typed, rig: { ...job.rig, end: layoutEnd(layout) } });
 }
 
 /** The axle's own housing, as far as it was measured: what a lateral bar hits first. */
@@ -101,6 +118,15 @@ export function withMounts(job: Job, changes: MountChange[]): Job {
   return collapsed ? job : { ...job, laidOut: true, rig };
 }
 
+/** The same changes with their like on the other side of the car, for members that come in pairs. */
+export function onBothSides(job: Job, changes: MountChange[]): MountChange[] {
+  return changes.flatMap((change) => {
+    const partner = partnerOf(change.member);
+    if (!partner || !job.rig.members.some((m) => m.id === partner)) return [change];
+    return [change, { ...change, member: partner, mm: change.axis === 1 ? -change.mm : change.mm }];
+  });
+}
+
 export function panhard(job: Job): LinkMember {
   return linksOf(job.rig).find((m) => m.id === PANHARD)!;
 }
@@ -118,6 +144,7 @@ export function locateInput(job: Job, rocker: Travel): LocateInput {
     school: job.locate.school,
     tape: job.tape,
     rocker,
+    use: job.use,
   };
 }
 

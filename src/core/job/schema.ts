@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { THREAD_NAMES } from '@/core/fabricate/threads';
+import { BAR_LAYOUTS } from '@/core/layouts/patterns';
 import { SCHOOLS } from '@/core/locate/schools';
 import { READING_KEYS } from '@/core/measure/quantities';
 import { rigSchema } from '@/core/rig/schema';
@@ -10,7 +11,6 @@ import { TAPES } from '@/core/units/tape';
  * `docs/file-formats.md` describes every key.
  */
 const USES = ['street', 'autocross', 'drag', 'offroad', 'tow'] as const;
-const LAYOUTS = ['three-link-panhard'] as const;
 export const JOINT_STATES = ['scribed', 'tacked', 'welded', 'torqued', 'striped'] as const;
 export const BRACKETS = ['frame', 'axle'] as const;
 /** Adjusting at the frame end alone, or through matched holes at both ends. */
@@ -81,7 +81,7 @@ export const jobSchema = z.strictObject({
   name: text(120),
   car: text(200),
   use: z.enum(USES),
-  layout: z.enum(LAYOUTS),
+  layout: z.enum(BAR_LAYOUTS),
   tape: z.enum(TAPES),
   notes: text(20_000),
   rig: rigSchema,

@@ -86,8 +86,8 @@ function parallelFourLink(size: PatternSize): Pattern {
   const at = penFor(size);
   return {
     members: [
-      ...pair('lower', at, [580, 0.33, -60], [20, 0.33, -70]),
-      ...pair('upper', at, [580, 0.33, 140], [20, 0.33, 130]),
+      ...pair('lower', at, [580, 0.33, -46], [20, 0.33, -70]),
+      ...pair('upper', at, [580, 0.33, 154], [20, 0.33, 130]),
       panhardBar(at, size),
     ],
   };
@@ -104,7 +104,7 @@ function torqueArm(size: PatternSize): Pattern {
   const at = penFor(size);
   return {
     members: [
-      ...lowerLinks(at),
+      ...pair('lower', at, [580, 0.32, -68], [0, 0.34, -70]),
       { type: 'slider-arm', id: 'torque-arm', chassis: at(1150, 0, 40) },
       panhardBar(at, size),
     ],
@@ -125,19 +125,19 @@ const arms = (id: string, at: Pen, ball: [number, number, number]): Member[] =>
 
 function ladderBarsPanhard(size: PatternSize): Pattern {
   const at = penFor(size);
-  return { members: [...arms('ladder', at, [800, 0.3, -20]), panhardBar(at, size)] };
+  return { members: [...arms('ladder', at, [800, 0.3, -110]), panhardBar(at, size)] };
 }
 
 function ladderBarsDiagonal(size: PatternSize): Pattern {
   const at = penFor(size);
   const diagonal = link(PANHARD, at(620, 0.24, -20), at(90, -0.26, -20), { od: size.tubeOd });
-  return { members: [...arms('ladder', at, [800, 0.3, -20]), diagonal] };
+  return { members: [...arms('ladder', at, [800, 0.3, -110]), diagonal] };
 }
 
 /** Long arms that nearly meet under the middle of the car. */
 function truckArms(size: PatternSize): Pattern {
   const at = penFor(size);
-  return { members: [...arms('truck-arm', at, [1300, 0.06, 10]), panhardBar(at, size)] };
+  return { members: [...arms('truck-arm', at, [1300, 0.06, -70]), panhardBar(at, size)] };
 }
 
 function leafPanhard(size: PatternSize): Pattern {
@@ -208,6 +208,12 @@ export const PATTERNS = {
 
 export type LayoutId = keyof typeof PATTERNS;
 export const LAYOUT_IDS = Object.keys(PATTERNS) as [LayoutId, ...LayoutId[]];
+
+/** Layouts whose axle is held sideways by a bar that is laid out, cut and turned: those a job can be made of. */
+export type BarLayout = Exclude<LayoutId, 'three-link-watts' | 'triangulated-four-link'>;
+export const BAR_LAYOUTS = LAYOUT_IDS.filter(
+  (id): id is BarLayout => id !== 'three-link-watts' && id !== 'triangulated-four-link',
+) as [BarLayout, ...BarLayout[]];
 
 /** Which end of the car a layout is for. */
 export const layoutEnd = (layout: LayoutId): Rig['end'] => (layout.startsWith('front-') ? 'front' : 'rear');

@@ -1,10 +1,12 @@
 import { setInMotion } from '@/core/kinematics/answer';
-import { isReached, type SweptPose } from '@/core/kinematics/pose';
 import { checkLateralBar } from './checks';
 import { describeBar, findLateralBar } from './lateralBar';
 import { closestApproach } from './closest';
+import { curvePoint } from './curve';
+import { checkLinks } from './linkChecks';
+import { findLinks } from './linkFindings';
 import { compareSchools } from './schools';
-import type { CurvePoint, LocateInput, LocateResult } from './types';
+import type { LocateInput, LocateResult } from './types';
 
 const CURVE_STEPS = 48;
 
@@ -29,7 +31,10 @@ export function analyseLocate(input: LocateInput): LocateResult {
   };
   const rightUp = at({ left: -droop, right: bump });
   const closest = closestApproach(rig, member.id, [...curve, ghosts.leftUp, rightUp]);
+  const links = findLinks(rig, ride, [...curve, ghosts.leftUp, rightUp], member.id);
   const result = {
+    links,
+    linkVerdicts: checkLinks(input, links),
     bar: describeBar(member),
     ride,
     curve: curve.map(curvePoint),
@@ -39,10 +44,4 @@ export function analyseLocate(input: LocateInput): LocateResult {
     schools: compareSchools(input, member.id),
   };
   return { ...result, verdicts: checkLateralBar(input, result) };
-}
-
-/** A curve is drawn at every movement of a drag: only what it shows crosses over from the worker. */
-function curvePoint(pose: SweptPose): CurvePoint {
-  if (!isReached(pose)) return { lift: pose.left, lost: pose.unreachable.member };
-  return { lift: pose.left, y: pose.y, rollCentreHeight: pose.rollCentreHeight };
 }

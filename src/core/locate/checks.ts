@@ -5,7 +5,8 @@ import { formatDegrees, sayLength } from '@/core/units/format';
 import { division } from '@/core/units/tape';
 import type { MountChange, Remedy, State, Verdict } from '@/core/verdict';
 import { closestApproach } from './closest';
-import { findLateralBar, withMember, withMount, type LateralBar } from './lateralBar';
+import { withMount } from '@/core/rig/members';
+import { findLateralBar, withMember, type LateralBar } from './lateralBar';
 import { sidewaysOverTravel, wantedRise } from './schools';
 import type { ClosestApproach, CurvePoint, LocateInput } from './types';
 

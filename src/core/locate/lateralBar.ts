@@ -1,6 +1,5 @@
 import { isLink, linksOf } from '@/core/rig/members';
-import type { LinkMember, Point, Rig } from '@/core/rig/schema';
-import type { MountChange } from '@/core/verdict';
+import type { LinkMember, Rig } from '@/core/rig/schema';
 
 /** The bar that locates the axle side to side, as a fabricator would describe it. mm, degrees. */
 export type LateralBar = {
@@ -43,12 +42,6 @@ export function describeBar({ id, chassis, axle }: LinkMember): LateralBar {
 /** The rig with its member `id` replaced. */
 export function withMember(rig: Rig, id: string, change: (member: LinkMember) => LinkMember): Rig {
   return { ...rig, members: rig.members.map((m) => (m.id === id && isLink(m) ? change(m) : m)) };
-}
-
-/** The rig with one coordinate of one mount changed. */
-export function withMount(rig: Rig, { member, end, axis, mm }: MountChange): Rig {
-  const put = (p: Point): Point => p.map((v, k) => (k === axis ? mm : v)) as Point;
-  return withMember(rig, member, (m) => ({ ...m, [end]: put(m[end]) }));
 }
 
 function acrossness({ chassis, axle }: LinkMember): number {

@@ -1,3 +1,4 @@
+import type { Use } from '@/core/job/schema';
 import type { Clearance } from '@/core/clearance/clearance';
 import type { Pose, SweptPose } from '@/core/kinematics/pose';
 import type { Rig, Travel } from '@/core/rig/schema';
@@ -16,14 +17,37 @@ export type LocateInput = {
   shiftLimit: number;
   school: School;
   tape: Tape;
+  use: Use;
   /** where the rocker stands */
   rocker: Travel;
 };
 
 /** The axle at one height of both wheels; `lost` names the member that cannot follow there. */
-export type CurvePoint =
-  | { lift: number; y: number; rollCentreHeight: number | null; lost?: undefined }
-  | { lift: number; lost: string };
+export type CurvePoint = ({ lift: number; lost?: undefined } & CurveValues) | { lift: number; lost: string };
+
+/** What can be drawn over the travel; null where it has no value. */
+export type CurveValues = {
+  y: number;
+  rollCentreHeight: number | null;
+  antiSquat: number | null;
+  rollSteer: number | null;
+  pitchDeg: number;
+  bumpSteer: number | null;
+};
+
+/** What the members that hold the axle lengthwise do, at ride height and at worst over the travel. */
+export type LinkFindings = {
+  antiSquat: number | null;
+  rollSteer: number | null;
+  instantCentre: [number, number] | null;
+  /** degrees the pinion turns from droop to bump */
+  pinion: number;
+  /** the hardest a member is asked to give, where there are more members than motions */
+  bind: { member: string; force: number; give: number; at: string; rigid: boolean } | null;
+  joint: { member: string; degrees: number } | null;
+  /** of a front axle: drag link against track bar */
+  steering: { bumpSteer: number | null; lengthDifference: number; angleDifference: number } | null;
+};
 
 export type ClosestApproach = Clearance & { at: Travel };
 
@@ -37,4 +61,6 @@ export type LocateResult = {
   closest: ClosestApproach | null;
   schools: SchoolComparison;
   verdicts: Verdict[];
+  links: LinkFindings;
+  linkVerdicts: Verdict[];
 };

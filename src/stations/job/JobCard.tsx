@@ -1,11 +1,12 @@
 'use client';
 import { Input } from 'antd';
-import { SHIFT_LIMITS } from '@/core/job/job';
+import { SHIFT_LIMITS, withLayout } from '@/core/job/job';
+import { BAR_LAYOUTS, layoutEnd } from '@/core/layouts/patterns';
 import type { Job, Use } from '@/core/job/schema';
 import type { Tape } from '@/core/units/tape';
 import { edit, useJob } from '@/store/jobStore';
 import { CardHead, Caution } from '@/ui/Card';
-import { LayoutDrawing } from './LayoutDrawing';
+import { Layouts } from './Layouts';
 import { Shelf } from './Shelf';
 import './job.css';
 
@@ -56,14 +57,15 @@ export function JobCard() {
         legend="Axle"
         options={ENDS}
         value={job.rig.end}
-        onPick={(end) => edit((j) => ({ ...j, rig: { ...j.rig, end } }))}
+        onPick={(end) =>
+          edit((j) =>
+            withLayout(
+              j,
+              BAR_LAYOUTS.find((l) => layoutEnd(l) === end)!,
+            ),
+          )
+        }
       />
-      {job.rig.end === 'front' && (
-        <Caution>
-          On a front axle the track bar must match the drag link in length and angle, or bumps steer the car.
-          Compare the two by eye and tape before anything is welded.
-        </Caution>
-      )}
 
       <fieldset className="section choice">
         <legend>Use</legend>
@@ -83,19 +85,7 @@ export function JobCard() {
         ))}
       </fieldset>
 
-      <section className="section">
-        <h2>Layout</h2>
-        <div className="layout-tile" aria-label="Three links and a panhard bar, the layout of this job">
-          <LayoutDrawing />
-          <div>
-            <b>Three links + panhard</b>
-            <p className="hint">
-              Two lower links and one upper hold the axle lengthwise and stop it turning; the bar across the
-              car holds it sideways.
-            </p>
-          </div>
-        </div>
-      </section>
+      <Layouts />
 
       <label className="text-field section">
         Notes

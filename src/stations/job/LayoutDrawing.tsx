@@ -1,35 +1,95 @@
-/** Three links and a panhard bar from above and behind, as a sketch on the dye. */
-export function LayoutDrawing() {
+import { memo } from 'react';
+import { PATTERNS, type BarLayout } from '@/core/layouts/patterns';
+import type { Member, Point } from '@/core/rig/schema';
+
+/** A car of middling size, to draw patterns on, mm. */
+const SIZE = { tireRadius: 330, track: 1470, cover: 160, tubeOd: 40 };
+const TYRE = { width: 210, length: 660 };
+/** Frame rails from the centreline. */
+const RAIL = 430;
+const BOX = { width: 150, height: 104 };
+const LARGEST_SCALE = 0.068;
+const EDGE = 9;
+const MIDDLE = 66;
+
+/** A layout from above, drawn from the very pattern that it starts with. */
+export const LayoutDrawing = memo(function LayoutDrawing({ layout }: { layout: BarLayout }) {
+  const { members } = PATTERNS[layout](SIZE);
+  const centre = layout.startsWith('front-') ? 38 : MIDDLE;
+  const farthest = Math.max(
+    ...members
+      .flatMap(lines)
+      .flat()
+      .map(([x]) => (centre > BOX.height / 2 ? x : -x)),
+  );
+  const scale = Math.min(LARGEST_SCALE, (Math.max(centre, BOX.height - centre) - EDGE) / farthest);
+  const place = ([x, y]: Point): [number, number] => [BOX.width / 2 - y * scale, centre - x * scale];
+  const [halfTrack, halfTyre] = [(SIZE.track / 2) * scale, (TYRE.length / 2) * scale];
   return (
-    <svg viewBox="0 0 160 104" width="160" height="104" aria-hidden>
-      <rect width="160" height="104" rx="3" fill="#14264A" />
-      <g fill="none" stroke="#E07A55" strokeWidth="2">
-        <path d="M48 6 V98 M112 6 V98" />
-      </g>
-      <g fill="#2a4069" stroke="#B9C6D3" strokeWidth="1.5">
-        <rect x="12" y="44" width="18" height="48" rx="5" />
-        <rect x="130" y="44" width="18" height="48" rx="5" />
-        <rect x="30" y="64" width="100" height="7" />
-        <circle cx="80" cy="67" r="12" />
-      </g>
-      <g stroke="#F6F0DF" strokeWidth="3.5" strokeLinecap="round">
-        <path d="M44 66 L50 20 M116 66 L110 20 M77 60 V26" />
-        <path d="M50 86 H112" />
-      </g>
-      <g fill="#14264A" stroke="#F6F0DF" strokeWidth="1.5">
-        {[
-          [44, 66],
-          [50, 20],
-          [116, 66],
-          [110, 20],
-          [77, 60],
-          [77, 26],
-          [50, 86],
-          [112, 86],
-        ].map(([x, y]) => (
-          <circle key={`${x} ${y}`} cx={x} cy={y} r="3.4" />
+    <svg viewBox={`0 0 ${BOX.width} ${BOX.height}`} width={BOX.width} height={BOX.height} aria-hidden>
+      <rect width={BOX.width} height={BOX.height} rx="3" fill="#14264A" />
+      <g stroke="#E07A55" strokeWidth="1.6">
+        {[-RAIL, RAIL].map((y) => (
+          <path key={y} d={`M${BOX.width / 2 - y * scale} 4 V${BOX.height - 4}`} />
         ))}
       </g>
+      <g fill="#2a4069" stroke="#B9C6D3" strokeWidth="1.3">
+        {[-1, 1].map((s) => (
+          <rect
+            key={s}
+            x={BOX.width / 2 + s * halfTrack - (TYRE.width / 2) * scale}
+            y={centre - halfTyre}
+            width={TYRE.width * scale}
+            height={2 * halfTyre}
+            rx="4"
+          />
+        ))}
+        <rect x={BOX.width / 2 - halfTrack + 8} y={centre - 3} width={2 * halfTrack - 16} height="6" />
+        <circle cx={BOX.width / 2} cy={centre} r={SIZE.cover * scale * 0.9} />
+      </g>
+      {members.flatMap(lines).map((points, i) => (
+        <g key={i}>
+          <path
+            d={`M${points.map((p) => place(p).join(' ')).join('L')}`}
+            stroke="#F6F0DF"
+            strokeWidth="3.2"
+            strokeLinecap="round"
+            fill="none"
+          />
+          {points.map((p, k) => (
+            <circle
+              key={k}
+              cx={place(p)[0]}
+              cy={place(p)[1]}
+              r="3"
+              fill="#14264A"
+              stroke="#F6F0DF"
+              strokeWidth="1.4"
+            />
+          ))}
+        </g>
+      ))}
     </svg>
   );
+});
+
+/** The lines a member is drawn with, from above. */
+function lines(m: Member): Point[][] {
+  switch (m.type) {
+    case 'link':
+      return [[m.chassis, m.axle]];
+    case 'rigid-arm':
+      return [
+        [m.chassis, [0, Math.sign(m.chassis[1]) * Math.max(Math.abs(m.chassis[1]), 0.26 * SIZE.track), 0]],
+      ];
+    case 'slider-arm':
+      return [[m.chassis, [60, 0, 0]]];
+    case 'leaf':
+      return [[m.frontEye, m.seat, m.rearEye]];
+    case 'watts':
+      return [
+        [m.crank.top, m.ends.top],
+        [m.crank.bottom, m.ends.bottom],
+      ];
+  }
 }

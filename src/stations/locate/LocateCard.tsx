@@ -1,50 +1,69 @@
 'use client';
-import { useState } from 'react';
+import { Segmented } from 'antd';
 import { PANHARD } from '@/core/layouts/patterns';
+import { setFocus, useFocus, type Focus } from '@/store/focus';
 import { edit, useJobPart } from '@/store/jobStore';
 import { CardHead, Caution } from '@/ui/Card';
 import { LengthField } from '@/ui/LengthField';
 import { StationStripe } from '@/ui/StationStripe';
 import { useAnalysis } from '@/workers/analysis';
-import { EndsTable } from './EndsTable';
+import { LinksPart } from './LinksPart';
+import { MountsTable } from './MountsTable';
 import { Results } from './Results';
 import { Schools } from './Schools';
 import { TravelCurve } from './TravelCurve';
 import './locate.css';
 
-const LINK_NAMES: Record<string, string> = {
-  'lower-left': 'Lower link, left',
-  'lower-right': 'Lower link, right',
-  upper: 'Upper link',
-};
+const PARTS: { value: Focus; label: string }[] = [
+  { value: 'bar', label: 'Across the car' },
+  { value: 'links', label: 'Fore and aft' },
+];
 
-/** Lays out the bar that holds the axle sideways: level, long, parallel, clear through the travel. */
+/** Lays out what holds the axle: the bar across the car, and the members that hold it lengthwise. */
 export function LocateCard() {
+  const focus = useFocus((s) => s.focus);
   return (
     <>
-      <CardHead title="Panhard bar">
-        Level at ride height, as long as will fit, parallel to the axle, clear through the travel.
-      </CardHead>
-      <EndsTable memberId={PANHARD} />
-      <Problem />
-      <Results />
-      <TravelCurve />
-      <ShiftLimit />
-      <Schools />
-      <Links />
+      <Segmented<Focus>
+        aria-label="What to lay out"
+        block
+        value={focus}
+        onChange={setFocus}
+        options={PARTS}
+        className="locate-focus"
+      />
+      {focus === 'bar' ? <BarPart /> : <LinksPart />}
       <Caution>
-        The bar and its brackets hold the axle under the car: their design and welds are life-critical. What
-        Pellik works out is an aid to judgement, not an approval.
+        What holds the axle under the car is life-critical, its brackets and welds too. What Pellik works out
+        is an aid to judgement, not an approval.
       </Caution>
       <StationStripe
         station="locate"
-        title="Bar laid out"
+        title="Layout settled"
         note="Draw it when you mean to build it like this."
       />
     </>
   );
 }
 
+function BarPart() {
+  const end = useJobPart((j) => j.rig.end);
+  return (
+    <>
+      <CardHead title={end === 'front' ? 'Track bar' : 'Panhard bar'}>
+        Level at ride height, as long as will fit, parallel to the axle, clear through the travel.
+      </CardHead>
+      <MountsTable memberId={PANHARD} />
+      <Problem />
+      <Results />
+      <TravelCurve offered={['shift', 'roll']} />
+      <ShiftLimit />
+      <Schools />
+    </>
+  );
+}
+
+/** Said where the geometry as it stands cannot be moved at all. */
 function Problem() {
   const problem = useAnalysis((s) => s.problem);
   if (!problem) return null;
@@ -75,29 +94,5 @@ function ShiftLimit() {
         }
       />
     </section>
-  );
-}
-
-function Links() {
-  const [open, setOpen] = useState(false);
-  const ids = useJobPart((j) => j.rig.members.map((m) => m.id)).filter((id) => id !== PANHARD);
-  return (
-    <details className="section" onToggle={(e) => setOpen(e.currentTarget.open)}>
-      <summary>The three links</summary>
-      {open && (
-        <>
-          <p className="hint">
-            They stand in the usual pattern until you type where yours are. The bar’s own figures hardly
-            change with them; roll steer does.
-          </p>
-          {ids.map((id) => (
-            <div key={id} className="link-block">
-              <h3>{LINK_NAMES[id] ?? id}</h3>
-              <EndsTable memberId={id} />
-            </div>
-          ))}
-        </>
-      )}
-    </details>
   );
 }

@@ -1,70 +1,57 @@
 'use client';
-import { extent, line, scaleLinear } from 'd3';
+import { line, scaleLinear } from 'd3';
 import { Segmented } from 'antd';
 import { memo, useState } from 'react';
-import { isReached, type Pose, type SweptPose } from '@/core/kinematics/pose';
+import { isReached, type SweptPose } from '@/core/kinematics/pose';
+import { curveValues } from '@/core/locate/curve';
 import type { CurvePoint } from '@/core/locate/types';
 import { formatLength, sayLength } from '@/core/units/format';
-import { division, type Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
 import { useAnalysis } from '@/workers/analysis';
-
-type Values = Pick<Pose, 'y' | 'rollCentreHeight'>;
-
-/** What can be drawn against travel. `to` names what a larger and a smaller value mean. */
-const CURVES = {
-  shift: { name: 'Axle sideways', of: (p: Values) => p.y, to: ['left', 'right'] },
-  roll: { name: 'Roll centre', of: (p: Values) => p.rollCentreHeight, to: ['up', 'down'] },
-} as const;
-type CurveName = keyof typeof CURVES;
+import { CURVES, gridlines, lineLabel, room, sayValue, type Curve, type CurveName } from './curves';
 
 const SIZE = { width: 400, height: 190 };
 const EDGE = { left: 56, right: 14, top: 12, bottom: 34 };
 
 /** A quantity over the travel of both wheels, droop to bump; touch it to send the axle there. */
-export function TravelCurve() {
-  const [which, setWhich] = useState<CurveName>('shift');
+export function TravelCurve({ offered }: { offered: CurveName[] }) {
+  const [wanted, setWanted] = useState<CurveName>(offered[0]!);
+  const which = offered.includes(wanted) ? wanted : offered[0]!;
   const result = useAnalysis((s) => s.result);
   return (
     <figure className="curve">
-      <Which value={which} onChange={setWhich} />
+      <Which offered={offered.join()} value={which} onChange={setWanted} />
       {result && <Plot which={which} curve={result.curve} current={result.current} />}
     </figure>
   );
 }
 
-const CHOICES = Object.entries(CURVES).map(([value, c]) => ({ value: value as CurveName, label: c.name }));
-
-const Which = memo(function Which({
-  value,
-  onChange,
-}: {
-  value: CurveName;
-  onChange: (v: CurveName) => void;
-}) {
-  return <Segmented<CurveName> value={value} onChange={onChange} options={CHOICES} />;
+/** Kept as it is while the curve under it follows a drag; the list crosses as text so that it compares as one. */
+const Which = memo(function Which({ offered, value, onChange }: WhichProps) {
+  const options = offered
+    .split(',')
+    .map((name) => ({ value: name as CurveName, label: CURVES[name as CurveName].name }));
+  return <Segmented<CurveName> value={value} onChange={onChange} options={options} />;
 });
+type WhichProps = { offered: string; value: CurveName; onChange: (v: CurveName) => void };
 
 function Plot({ which, curve, current }: { which: CurveName; curve: CurvePoint[]; current: SweptPose }) {
   const { tape, shiftLimit } = useJobPart((j) => ({ tape: j.tape, shiftLimit: j.locate.shiftLimit }));
-  const { of, to, name } = CURVES[which];
+  const shape: Curve = CURVES[which];
+  const { of, to, name, unit, note } = shape;
   const points = curve.flatMap((p) => {
     const value = p.lost === undefined ? of(p) : null;
     return value === null ? [] : [{ lift: p.lift, value }];
   });
   const limits = which === 'shift' ? [-shiftLimit, shiftLimit] : [];
   const x = scaleLinear([curve[0]!.lift, curve.at(-1)!.lift], [EDGE.left, SIZE.width - EDGE.right]);
-  const y = scaleLinear(
-    room(
-      points.map((p) => p.value),
-      limits,
-      tape,
-    ),
-    [SIZE.height - EDGE.bottom, EDGE.top],
-  );
-  const ticks = tapeTicks(y.domain() as [number, number], tape);
-  const now = isReached(current) ? of(current) : null;
+  const y = scaleLinear(room([...points.map((p) => p.value), ...limits], unit, tape), [
+    SIZE.height - EDGE.bottom,
+    EDGE.top,
+  ]);
+  const ticks = gridlines(y.domain() as [number, number], unit, tape);
+  const now = isReached(current) ? of(curveValues(current)) : null;
   const lift = (current.left + current.right) / 2;
   const draw = line<(typeof points)[number]>(
     (p) => x(p.lift),
@@ -75,7 +62,7 @@ function Plot({ which, curve, current }: { which: CurveName; curve: CurvePoint[]
       <svg
         viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
         role="img"
-        aria-label={`${name} over the travel: from ${describe(points[0]?.value)} at full droop to ${describe(points.at(-1)?.value)} at full bump`}
+        aria-label={`${name} over the travel: from ${sayValue(points[0]?.value, shape, tape)} at full droop to ${sayValue(points.at(-1)?.value, shape, tape)} at full bump`}
         onClick={(e) => {
           const box = e.currentTarget.getBoundingClientRect();
           const at = x.invert(((e.clientX - box.left) / box.width) * SIZE.width);
@@ -88,7 +75,7 @@ function Plot({ which, curve, current }: { which: CurveName; curve: CurvePoint[]
           <g key={t} className="grid">
             <line x1={EDGE.left} x2={SIZE.width - EDGE.right} y1={y(t)} y2={y(t)} />
             <text x={EDGE.left - 6} y={y(t) + 4} textAnchor="end">
-              {formatLength(Math.abs(t), tape)}
+              {lineLabel(t, unit, tape)}
             </text>
           </g>
         ))}
@@ -120,32 +107,8 @@ function Plot({ which, curve, current }: { which: CurveName; curve: CurvePoint[]
       <figcaption className="hint">
         {which === 'shift'
           ? `Dashed: the ${sayLength(shiftLimit, tape)} you allow either way. Touch the curve to move the axle there.`
-          : 'Height off the floor. Touch the curve to move the axle there.'}
+          : `${note} Touch the curve to move the axle there.`}
       </figcaption>
     </>
   );
-
-  function describe(v: number | undefined): string {
-    return v === undefined
-      ? 'out of reach'
-      : `${sayLength(Math.abs(v), tape)}${which === 'shift' && v !== 0 ? ` ${v > 0 ? 'left' : 'right'}` : ''}`;
-  }
-}
-
-/** The curve with a little air above and below, and never less than two lines of the tape. */
-function room(values: number[], limits: number[], tape: Tape): [number, number] {
-  const [low = 0, high = 0] = extent([...values, ...limits]) as [number | undefined, number | undefined];
-  const air = Math.max((high - low) * 0.12, division(tape));
-  return [low - air, high + air];
-}
-
-/** Gridlines where a tape has its longer lines: the finest step that leaves no more than five. */
-function tapeTicks([low, high]: [number, number], tape: Tape): number[] {
-  const steps =
-    tape === 'mm'
-      ? [1, 2, 5, 10, 20, 50, 100]
-      : [1 / 32, 1 / 16, 1 / 8, 1 / 4, 1 / 2, 1, 2, 4].map((n) => n * 25.4);
-  const step = steps.find((s) => s >= division(tape) - 1e-9 && (high - low) / s <= 5) ?? (high - low) / 4;
-  const first = Math.ceil(low / step);
-  return Array.from({ length: Math.floor(high / step) - first + 1 }, (_, i) => (first + i) * step);
 }

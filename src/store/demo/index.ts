@@ -1,6 +1,11 @@
 import { readJob } from '@/core/job/file';
 import type { Job } from '@/core/job/schema';
+import copperline from './copperline.pellik.json';
 import marigold from './marigold.pellik.json';
+import nightjar from './nightjar.pellik.json';
+import pewter from './pewter.pellik.json';
+import tinker from './tinker.pellik.json';
 
-/** Made-up cars of a made-up shop, each with something wrong that Pellik finds. */
-export const demoJobs = (): Job[] => [marigold].map((file) => readJob(JSON.stringify(file)));
+/** Made-up cars of a made-up shop, of different layouts and uses, each with something wrong that Pellik finds. The first opens. */
+export const demoJobs = (): Job[] =>
+  [marigold, pewter, nightjar, tinker, copperline].map((file) => readJob(JSON.stringify(file)));

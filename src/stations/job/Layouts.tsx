@@ -1,0 +1,35 @@
+'use client';
+import { withLayout } from '@/core/job/job';
+import { LAYOUT_NAMES } from '@/core/layouts/names';
+import { BAR_LAYOUTS, layoutEnd } from '@/core/layouts/patterns';
+import { edit, useJobPart } from '@/store/jobStore';
+import { LayoutDrawing } from './LayoutDrawing';
+
+/** The layouts for this end of the car, each drawn. Taking another lays the mounts out anew; undo brings the old ones back. */
+export function Layouts() {
+  const current = useJobPart((j) => j.layout);
+  const end = useJobPart((j) => j.rig.end);
+  return (
+    <fieldset className="section layouts">
+      <legend>Layout</legend>
+      {BAR_LAYOUTS.filter((id) => layoutEnd(id) === end).map((id) => (
+        <label key={id} className="layout-tile">
+          <input
+            type="radio"
+            name="layout"
+            checked={id === current}
+            onChange={() => edit((j) => withLayout(j, id))}
+          />
+          <LayoutDrawing layout={id} />
+          <span>
+            <b>{LAYOUT_NAMES[id][0]}</b>
+            <span className="hint">{LAYOUT_NAMES[id][1]}</span>
+          </span>
+        </label>
+      ))}
+      <p className="hint">
+        Another layout starts from its usual pattern, scaled to this car; undo brings back the mounts you had.
+      </p>
+    </fieldset>
+  );
+}

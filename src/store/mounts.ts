@@ -1,0 +1,28 @@
+import { onBothSides, withMounts } from '@/core/job/job';
+import type { MountChange } from '@/core/verdict';
+import { useFocus } from './focus';
+import { edit } from './jobStore';
+import { setRocker } from './rocker';
+
+/**
+ * Moves mounts, with their like on the other side when that is asked for.
+ *
+ * @param text what was typed for the one coordinate that is changed, if it was typed
+ */
+export function moveMounts(changes: MountChange[], text?: string): void {
+  // Mounts are set at ride height, so the axle goes back there first.
+  setRocker(0, 0);
+  edit((job) => {
+    const all = useFocus.getState().alike ? onBothSides(job, changes) : changes;
+    const moved = withMounts(job, all);
+    if (text === undefined) return moved;
+    return {
+      ...moved,
+      typed: { ...moved.typed, ...Object.fromEntries(all.map((c) => [mountField(c), text])) },
+    };
+  });
+}
+
+/** The name under which a mount's coordinate is typed. */
+export const mountField = ({ member, end, axis }: Pick<MountChange, 'member' | 'end' | 'axis'>): string =>
+  `${member}/${end}/${axis}`;
