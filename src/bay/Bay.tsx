@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { panhard } from '@/core/job/job';
 import type { Job } from '@/core/job/schema';
 import type { LocateResult } from '@/core/locate/types';
@@ -38,11 +38,21 @@ export function Bay({ movable, figures }: Props) {
           aria-label="The axle, from behind, from the side and from above"
         >
           <Title box={room.rear} name="rear" note="from behind the car" />
-          <RearView box={inside(room.rear)} {...shared} />
+          <Clip box={room.rear} id="rear">
+            <RearView box={inside(room.rear)} {...shared} />
+          </Clip>
           {room.side && <Title box={room.side} name="side" note="front to the left" />}
-          {room.side && <SideView box={inside(room.side)} {...shared} />}
+          {room.side && (
+            <Clip box={room.side} id="side">
+              <SideView box={inside(room.side)} {...shared} />
+            </Clip>
+          )}
           {room.plan && <Title box={room.plan} name="plan" note="from above, front up" />}
-          {room.plan && <PlanView box={inside(room.plan)} {...shared} />}
+          {room.plan && (
+            <Clip box={room.plan} id="plan">
+              <PlanView box={inside(room.plan)} {...shared} />
+            </Clip>
+          )}
         </svg>
       )}
     </div>
@@ -57,6 +67,18 @@ function useDrawn(): { job: Job; result: LocateResult | null } {
   // Until the first answer for this job is in, it is drawn from its figures alone.
   const onBench = useJobStore((s) => (fresh ? s.job : null));
   return fresh ? { job: onBench!, result: null } : { job: drawn.job!, result: drawn.result };
+}
+
+/** Keeps what moves out of a view from showing in its neighbour. */
+function Clip({ box, id, children }: { box: Box; id: string; children: ReactNode }) {
+  return (
+    <>
+      <clipPath id={`view-${id}`}>
+        <rect {...box} />
+      </clipPath>
+      <g clipPath={`url(#view-${id})`}>{children}</g>
+    </>
+  );
 }
 
 function Title({ box, name, note }: { box: Box; name: string; note: string }) {

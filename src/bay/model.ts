@@ -23,6 +23,8 @@ type Rail = { side: Side; outside: number; underside: number };
 
 /** An axle attitude as the bay draws it: where the wheels, the tube's ends, the differential and the bars stand. */
 export type Figure = {
+  /** drag link of a front axle, pitman to knuckle */
+  dragLink: [Point, Point] | null;
   wheels: Record<Side, Point>;
   tube: [Point, Point];
   centre: Point;
@@ -74,6 +76,7 @@ export function bayModel(job: Job, result: LocateResult | null): BayModel {
         axle: place(m.axle),
         od: m.od ?? DRAWN_OD,
       })),
+      dragLink: rig.steering ? [rig.steering.pitman, place(rig.steering.knuckle)] : null,
       shapes: rig.members.flatMap((m) => shapeOf(m, place, track, tireRadius)),
       mounts: rig.members.flatMap((m) =>
         mountsOf(m).map((mount) => ({

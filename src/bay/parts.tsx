@@ -126,6 +126,7 @@ export function Shapes({ sheet, figure }: { sheet: Sheet; figure: Figure }) {
   const bow = line().curve(curveCatmullRom);
   return (
     <g>
+      {figure.dragLink && <path className="shape drag-link" d={path(figure.dragLink.map(sheet.at))} />}
       {figure.shapes.flatMap((shape) =>
         shape.lines.map((points, i) => {
           const flat = points.map(sheet.at);

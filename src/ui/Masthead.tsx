@@ -14,7 +14,8 @@ export function Masthead({ onFind, onHelp }: { onFind: () => void; onHelp: () =>
     <header className="masthead no-print">
       <b>PELLIK</b>
       <span className="masthead-job">
-        {name || 'Unnamed job'} · {end} axle · {LAYOUT_NAMES[layout][0].toLowerCase()}
+        {name || 'Unnamed job'} · {end === 'rear' && 'rear axle · '}
+        {LAYOUT_NAMES[layout][0].toLowerCase()}
       </span>
       <span className={`masthead-save ${saving.kind}`} role="status">
         {saving.kind === 'failed' ? saving.message : saving.kind === 'saving' ? 'saving' : 'all saved'}

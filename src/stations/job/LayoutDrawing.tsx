@@ -16,13 +16,15 @@ const MIDDLE = 66;
 export const LayoutDrawing = memo(function LayoutDrawing({ layout }: { layout: BarLayout }) {
   const { members } = PATTERNS[layout](SIZE);
   const centre = layout.startsWith('front-') ? 38 : MIDDLE;
-  const farthest = Math.max(
-    ...members
-      .flatMap(lines)
-      .flat()
-      .map(([x]) => (centre > BOX.height / 2 ? x : -x)),
+  const ends = members
+    .flatMap(lines)
+    .flat()
+    .map(([x]) => x);
+  const scale = Math.min(
+    LARGEST_SCALE,
+    (centre - EDGE) / Math.max(1, ...ends),
+    (BOX.height - centre - EDGE) / Math.max(1, ...ends.map((x) => -x)),
   );
-  const scale = Math.min(LARGEST_SCALE, (Math.max(centre, BOX.height - centre) - EDGE) / farthest);
   const place = ([x, y]: Point): [number, number] => [BOX.width / 2 - y * scale, centre - x * scale];
   const [halfTrack, halfTyre] = [(SIZE.track / 2) * scale, (TYRE.length / 2) * scale];
   return (

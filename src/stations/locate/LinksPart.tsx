@@ -11,6 +11,7 @@ import { Frac } from '@/ui/Frac';
 import { LengthField } from '@/ui/LengthField';
 import { Verdicts } from '@/ui/Verdicts';
 import { useAnalysis } from '@/workers/analysis';
+import { DragLink } from './DragLink';
 import { MountsTable } from './MountsTable';
 import { TravelCurve } from './TravelCurve';
 
@@ -26,6 +27,7 @@ export function LinksPart() {
         offered={end === 'rear' ? ['antiSquat', 'rollSteer', 'pinion'] : ['bumpSteer', 'rollSteer', 'pinion']}
       />
       <Members />
+      {end === 'front' && <DragLink />}
       {end === 'rear' && <GravityHeight />}
     </>
   );
@@ -33,13 +35,14 @@ export function LinksPart() {
 
 function LinkResults() {
   const tape = useJobPart((j) => j.tape);
+  const rear = useJobPart((j) => j.rig.end === 'rear');
   const result = useAnalysis((s) => s.result);
   if (!result) return null;
   const { links, linkVerdicts } = result;
   return (
     <>
       <Readouts>
-        {links.antiSquat !== null && (
+        {rear && links.antiSquat !== null && (
           <Readout name="Anti-squat" id="antiSquat">
             {Math.round(links.antiSquat)} %
           </Readout>
@@ -47,10 +50,14 @@ function LinkResults() {
         {links.rollSteer !== null && (
           <Readout name="Steers, for a degree of roll" id="rollSteer">
             {formatDegrees(Math.abs(links.rollSteer), 2)}{' '}
-            {Math.abs(links.rollSteer) < 0.005 ? '' : links.rollSteer > 0 ? 'steadying' : 'loosening'}
+            {!rear || Math.abs(links.rollSteer) < 0.005
+              ? ''
+              : links.rollSteer > 0
+                ? 'steadying'
+                : 'loosening'}
           </Readout>
         )}
-        <Readout name="Pinion turns, droop to bump" id="pinion">
+        <Readout name={rear ? 'Pinion turns, droop to bump' : 'Caster changes, droop to bump'} id="pinion">
           {formatDegrees(links.pinion)}
         </Readout>
         <Readout name="Lines of the members meet" id="instantCentre">

@@ -1,52 +1,62 @@
 'use client';
-import { mountsOf, type Mount } from '@/core/rig/members';
+import { mountsOf, type Mount, type MountKey } from '@/core/rig/members';
+import type { Rig } from '@/core/rig/schema';
 import { useJobPart } from '@/store/jobStore';
 import { mountField, moveMounts } from '@/store/mounts';
-import { LengthField, type Ways } from '@/ui/LengthField';
-
-/** How a builder says where a point is: which coordinate, its sign, and the words for its two ways. */
-type Place = { axis: 0 | 1 | 2; name: string; ways?: Ways; sign: 1 | -1; least: number; most: number };
-const PLACES: Place[] = [
-  { axis: 1, name: 'from centreline', ways: ['left', 'right'], sign: 1, least: -1200, most: 1200 },
-  { axis: 2, name: 'off the floor', sign: 1, least: 20, most: 1500 },
-  { axis: 0, name: 'from the axle', ways: ['behind', 'ahead'], sign: -1, least: -2500, most: 2500 },
-];
+import { LengthField } from '@/ui/LengthField';
+import { PLACES, type Place } from './places';
 
 /** Where a member is mounted, as it is measured on the car at ride height. */
 export function MountsTable({ memberId }: { memberId: string }) {
-  const member = useJobPart((j) => j.rig.members.find((m) => m.id === memberId))!;
+  const keys = useJobPart((j) => mountsOf(j.rig.members.find((m) => m.id === memberId)!).map((m) => m.key));
   return (
     <div className="ends" role="group" aria-label={`Mounts of ${memberId}`}>
-      {mountsOf(member).map((mount) => (
-        <div key={mount.key} className={`ends-row ${mount.on}`}>
-          <h3>{mount.name}</h3>
-          {PLACES.map((place) => (
-            <div key={place.axis}>
-              <span className="place" aria-hidden>
-                {place.name}
-              </span>
-              <MountField memberId={memberId} mount={mount} place={place} />
-            </div>
-          ))}
+      {keys.map((key) => (
+        <MountRow key={key} memberId={memberId} mountKey={key} />
+      ))}
+    </div>
+  );
+}
+
+function MountRow({ memberId, mountKey }: { memberId: string; mountKey: MountKey }) {
+  const { name, on } = useJobPart(({ rig }) => {
+    const mount = findMount(rig, memberId, mountKey);
+    return { name: mount.name, on: mount.on };
+  });
+  return (
+    <div className={`ends-row ${on}`}>
+      <h3>{name}</h3>
+      {PLACES.map((place) => (
+        <div key={place.axis}>
+          <span className="place" aria-hidden>
+            {place.name}
+          </span>
+          <MountField memberId={memberId} mountKey={mountKey} mountName={name} place={place} />
         </div>
       ))}
     </div>
   );
 }
 
-type MountFieldProps = { memberId: string; mount: Mount; place: Place };
+type MountFieldProps = { memberId: string; mountKey: MountKey; mountName: string; place: Place };
 
-function MountField({ memberId, mount, place: { axis, name, ways, sign, least, most } }: MountFieldProps) {
-  const at = { member: memberId, end: mount.key, axis };
+/** Only its own figure draws it again: while a mount is dragged, the other fields stand still. */
+function MountField({ memberId, mountKey, mountName, place }: MountFieldProps) {
+  const { axis, name, ways, sign, least, most } = place;
+  const mm = useJobPart(({ rig }) => findMount(rig, memberId, mountKey).point[axis]);
+  const at = { member: memberId, end: mountKey, axis };
   return (
     <LengthField
       field={mountField(at)}
-      label={`${mount.name}, ${name}`}
-      mm={sign * mount.point[axis]}
+      label={`${mountName}, ${name}`}
+      mm={sign * mm}
       least={least}
       most={most}
       ways={ways}
-      onEnter={(mm, text) => moveMounts([{ ...at, mm: sign * mm }], text)}
+      onEnter={(value, text) => moveMounts([{ ...at, mm: sign * value }], text)}
     />
   );
 }
+
+const findMount = (rig: Rig, memberId: string, key: MountKey): Mount =>
+  mountsOf(rig.members.find((m) => m.id === memberId)!).find((m) => m.key === key)!;
