@@ -1,33 +1,45 @@
 'use client';
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { panhard } from '@/core/job/job';
 import type { Job } from '@/core/job/schema';
 import type { LocateResult } from '@/core/locate/types';
 import { useJobPart, useJobStore } from '@/store/jobStore';
+import { useLook, type ViewName } from '@/store/look';
+import { useWays } from '@/store/ways';
 import { useAnalysis } from '@/workers/analysis';
 import './bay.css';
+import { BayTools } from './BayTools';
 import type { Figures } from './figures';
 import { bayModel } from './model';
 import type { Movable } from './Mounts';
 import { PlanView } from './PlanView';
 import { RearView } from './RearView';
 import { SideView } from './SideView';
+import { Title, ViewFrame } from './ViewFrame';
 import type { Box } from './views';
 
-type Props = { movable: Movable; figures: Figures };
-type Room = { rear: Box; side: Box | null; plan: Box | null };
+type Props = { movable: Movable; figures: Figures; forces: boolean };
 
 const PAD = 14;
 const TITLE = 22;
 
+const NOTES: Record<ViewName, string> = {
+  rear: 'from behind the car',
+  side: 'front to the left',
+  plan: 'from above, front up',
+};
+const DRAWINGS = { rear: RearView, side: SideView, plan: PlanView };
+
 /** The bay: this car's axle in three views, true to scale, moved by the rocker. */
-export function Bay({ movable, figures }: Props) {
+export function Bay({ movable, figures, forces }: Props) {
   const { job, result } = useDrawn();
   const [frame, size] = useSize();
-  const model = bayModel(job, result);
+  const layers = useWays((s) => s.layers);
+  const load = useWays((s) => s.load);
+  const { large, zoom } = useLook();
+  const model = bayModel(job, result, forces ? load : null);
   const bar = panhard(job);
-  const room = layOut(size.width, size.height);
-  const shared = { model, bar, tape: job.tape, movable, figures };
+  const room = layOut(size.width, size.height, large);
   return (
     <div className="bay" ref={frame}>
       {size.width > 0 && (
@@ -37,24 +49,27 @@ export function Bay({ movable, figures }: Props) {
           role="group"
           aria-label="The axle, from behind, from the side and from above"
         >
-          <Title box={room.rear} name="rear" note="from behind the car" />
-          <Clip box={room.rear} id="rear">
-            <RearView box={inside(room.rear)} {...shared} />
-          </Clip>
-          {room.side && <Title box={room.side} name="side" note="front to the left" />}
-          {room.side && (
-            <Clip box={room.side} id="side">
-              <SideView box={inside(room.side)} {...shared} />
-            </Clip>
-          )}
-          {room.plan && <Title box={room.plan} name="plan" note="from above, front up" />}
-          {room.plan && (
-            <Clip box={room.plan} id="plan">
-              <PlanView box={inside(room.plan)} {...shared} />
-            </Clip>
-          )}
+          {room.map(([view, box]) => {
+            const Drawing = DRAWINGS[view];
+            return (
+              <ViewFrame key={view} view={view} box={box}>
+                <Drawing
+                  box={inside(box)}
+                  zoom={zoom[view]}
+                  {...{ model, bar, movable, figures, layers }}
+                  tape={job.tape}
+                />
+              </ViewFrame>
+            );
+          })}
+          {room.map(([view, box]) => (
+            <Title key={view} box={box} name={view} note={NOTES[view]} />
+          ))}
         </svg>
       )}
+      {room.map(([view, box]) => (
+        <BayTools key={view} view={view} box={box} alone={large === view} />
+      ))}
     </div>
   );
 }
@@ -69,50 +84,26 @@ function useDrawn(): { job: Job; result: LocateResult | null } {
   return fresh ? { job: onBench!, result: null } : { job: drawn.job!, result: drawn.result };
 }
 
-/** Keeps what moves out of a view from showing in its neighbour. */
-function Clip({ box, id, children }: { box: Box; id: string; children: ReactNode }) {
-  return (
-    <>
-      <clipPath id={`view-${id}`}>
-        <rect {...box} />
-      </clipPath>
-      <g clipPath={`url(#view-${id})`}>{children}</g>
-    </>
-  );
-}
-
-function Title({ box, name, note }: { box: Box; name: string; note: string }) {
-  return (
-    <g className="view-title">
-      <rect x={box.x} y={box.y} width={box.width} height={box.height} />
-      <text x={box.x + PAD} y={box.y + 20}>
-        {name.toUpperCase()}
-        <tspan dx={10} className="note">
-          {note}
-        </tspan>
-      </text>
-    </g>
-  );
-}
-
-/** Rear large, side and plan under it; in a low, wide bay beside it. */
-function layOut(width: number, height: number): Room {
+/** Rear large, side and plan under it, or beside it in a low, wide bay; or the one that was enlarged alone. */
+function layOut(width: number, height: number, large: ViewName | null): [ViewName, Box][] {
+  if (width === 0) return [];
+  if (large) return [[large, { x: 0, y: 0, width, height }]];
   if (height < 470 || width / height > 1.75) {
     const w = Math.round(width * 0.62);
     const h = Math.round(height / 2);
-    return {
-      rear: { x: 0, y: 0, width: w, height },
-      side: { x: w, y: 0, width: width - w, height: h },
-      plan: { x: w, y: h, width: width - w, height: height - h },
-    };
+    return [
+      ['rear', { x: 0, y: 0, width: w, height }],
+      ['side', { x: w, y: 0, width: width - w, height: h }],
+      ['plan', { x: w, y: h, width: width - w, height: height - h }],
+    ];
   }
   const h = Math.round(height * 0.58);
   const w = Math.round(width / 2);
-  return {
-    rear: { x: 0, y: 0, width, height: h },
-    side: { x: 0, y: h, width: w, height: height - h },
-    plan: { x: w, y: h, width: width - w, height: height - h },
-  };
+  return [
+    ['rear', { x: 0, y: 0, width, height: h }],
+    ['side', { x: 0, y: h, width: w, height: height - h }],
+    ['plan', { x: w, y: h, width: width - w, height: height - h }],
+  ];
 }
 
 const inside = (box: Box): Box => ({

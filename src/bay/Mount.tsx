@@ -1,10 +1,11 @@
 'use client';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { holesKey, nearestHole } from '@/core/job/holes';
 import { PANHARD } from '@/core/layouts/patterns';
 import type { Point } from '@/core/rig/schema';
 import { division, snap, type Tape } from '@/core/units/tape';
 import type { MountKey } from '@/core/rig/members';
-import { beginGesture } from '@/store/jobStore';
+import { beginGesture, useJobPart } from '@/store/jobStore';
 import { moveMounts } from '@/store/mounts';
 import { DRAGS, type Sheet } from './views';
 
@@ -23,10 +24,11 @@ type Props = {
   movable: boolean;
 };
 
-/** An eye of a bar. Where it may be moved it is a handle for finger, mouse and arrow keys, snapping to the lines of the tape. */
+/** An eye of a bar. Where it may be moved it is a handle for finger, mouse and arrow keys, snapping to the lines of the tape, or to its bracket's holes. */
 export function Mount({ sheet, member, end, on, at, ride, tape, label, movable }: Props) {
   const [x, y] = sheet.at(at);
   const grip = useRef<{ x: number; y: number; from: Point; finish: () => void } | null>(null);
+  const holes = useJobPart((j) => j.holes[holesKey(member, end)] ?? null);
   const { across, down } = DRAGS[sheet.view];
 
   function moveTo(point: Point) {
@@ -37,7 +39,8 @@ export function Mount({ sheet, member, end, on, at, ride, tape, label, movable }
     const to = [...from] as Point;
     // Every view looks so that its axes grow up and to the left of the screen. Only what moved is snapped.
     if (dx) to[across] = snap(from[across] - sheet.toMm(dx), tape);
-    if (dy) to[down] = snap(from[down] - sheet.toMm(dy), tape);
+    const height = from[down] - sheet.toMm(dy);
+    if (dy) to[down] = holes && down === 2 ? nearestHole(holes, height) : snap(height, tape);
     moveTo(to);
   }
 
@@ -72,7 +75,10 @@ export function Mount({ sheet, member, end, on, at, ride, tape, label, movable }
     e.preventDefault();
     e.stopPropagation();
     const to = [...ride] as Point;
-    to[move[0]] = snap(ride[move[0]] + move[1], tape);
+    to[move[0]] =
+      holes && move[0] === 2
+        ? nearestHole(holes, ride[2] + Math.sign(move[1]) * holes.pitch)
+        : snap(ride[move[0]] + move[1], tape);
     moveTo(to);
   }
 

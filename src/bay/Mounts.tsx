@@ -1,29 +1,38 @@
 import { memberName } from '@/core/layouts/names';
 import { PANHARD } from '@/core/layouts/patterns';
+import { DRIVESHAFT } from '@/core/rig/members';
 import type { Tape } from '@/core/units/tape';
-import type { Figure } from './model';
+import type { BayModel, Figure } from './model';
 import { Mount } from './Mount';
 import type { Sheet } from './views';
 
-/** Which mounts can be moved in the bay: none, those of the bar across the car, or all the others. */
-export type Movable = 'none' | 'bar' | 'links';
+/** Which mounts can be moved in the bay: none, those of the bar across the car, all the others of members, or driveshaft and obstacles. */
+export type Movable = 'none' | 'bar' | 'links' | 'room';
 
 const VIEW_WORDS = { rear: '', side: ', from the side', plan: ', from above' };
 
+/** Whose turn it is to be moved when `movable` is the work in hand. */
+function turnOf(member: string, movable: Movable): boolean {
+  switch (movable) {
+    case 'none':
+      return false;
+    case 'bar':
+      return member === PANHARD;
+    case 'links':
+      return member !== PANHARD && member !== DRIVESHAFT;
+    case 'room':
+      return member === DRIVESHAFT;
+  }
+}
+
+type Props = { sheet: Sheet; figure: Figure; tape: Tape; movable: Movable };
+
 /** The eyes of every member that the view shows by its own; those in the way of the work stay small and still. */
-export function Mounts({
-  sheet,
-  figure,
-  tape,
-  movable,
-}: {
-  sheet: Sheet;
-  figure: Figure;
-  tape: Tape;
-  movable: Movable;
-}) {
+export function Mounts({ sheet, figure, tape, movable }: Props) {
+  const across = figure.bars.some((b) => b.id === PANHARD);
   return figure.mounts
-    .filter((m) => sheet.view !== 'rear' || m.member === PANHARD || movable === 'links')
+    .filter((m) => sheet.view !== 'rear' || m.member === PANHARD || movable === 'links' || !across)
+    .filter((m) => sheet.view !== 'rear' || m.member !== DRIVESHAFT)
     .map((m) => (
       <Mount
         key={`${m.member}${m.key}`}
@@ -35,7 +44,21 @@ export function Mounts({
         ride={m.point}
         tape={tape}
         label={`${m.member === PANHARD ? '' : `${memberName(m.member)}: `}${m.name}${VIEW_WORDS[sheet.view]}`}
-        movable={movable !== 'none' && (movable === 'bar') === (m.member === PANHARD)}
+        movable={turnOf(m.member, movable)}
       />
     ));
+}
+
+/** The holes of brackets that have them: where an eye can be bolted. */
+export function Holes({ sheet, holes }: { sheet: Sheet; holes: BayModel['holes'] }) {
+  return (
+    <g className="holes">
+      {holes.flatMap(({ on, points }, i) =>
+        points.map((p, k) => {
+          const [x, y] = sheet.at(p);
+          return <circle key={`${i}-${k}`} className={on} cx={x} cy={y} r={3} />;
+        }),
+      )}
+    </g>
+  );
 }

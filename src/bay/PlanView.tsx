@@ -1,20 +1,37 @@
 import type { LinkMember, Point } from '@/core/rig/schema';
 import type { Tape } from '@/core/units/tape';
 import { Dimension } from './Dimension';
+import type { Zoom } from '@/store/look';
+import type { Layer } from '@/store/ways';
 import type { Figures } from './figures';
-import { lateral, RAIL, type BayModel } from './model';
+import { Forces } from './Forces';
+import { Swept } from './Lines';
+import { Things } from './Things';
+import { lateral, placesAlong, RAIL, type BayModel } from './model';
 import { Mounts, type Movable } from './Mounts';
 import { Axle, BarLine, Ghost, Shapes, Tyres } from './parts';
 import { fit, type Box, type Sheet } from './views';
 
-type Props = { box: Box; model: BayModel; bar: LinkMember; tape: Tape; movable: Movable; figures: Figures };
+type Props = {
+  box: Box;
+  zoom: Zoom;
+  model: BayModel;
+  bar: LinkMember | null;
+  tape: Tape;
+  movable: Movable;
+  figures: Figures;
+  layers: Record<Layer, boolean>;
+};
 
-export function PlanView({ box, model, bar, tape, movable, figures }: Props) {
+/** From above, front up: what stands where along the car, and whether the bar runs beside the axle. */
+export function PlanView({ box, zoom, model, bar, tape, movable, figures, layers }: Props) {
   const half = model.track / 2 + model.tireWidth / 2 + 40;
-  const ahead = Math.max(model.tireRadius, ...model.now.mounts.map((m) => m.now[0])) + 110;
-  const behind = Math.max(model.tireRadius, ...model.now.mounts.map((m) => -m.now[0])) + 50;
-  const sheet = fit('plan', box, { left: -half, right: half, top: -ahead, bottom: behind });
+  const places = placesAlong(model);
+  const ahead = Math.max(model.tireRadius, ...places) + 110;
+  const behind = Math.max(model.tireRadius, ...places.map((x) => -x)) + 50;
+  const sheet = fit('plan', box, { left: -half, right: half, top: -ahead, bottom: behind }, zoom);
   const now = lateral(model.now);
+  const up = model.ghosts.leftUp && lateral(model.ghosts.leftUp);
   return (
     <g>
       <PlanRails sheet={sheet} model={model} ahead={ahead} behind={behind} />
@@ -28,21 +45,23 @@ export function PlanView({ box, model, bar, tape, movable, figures }: Props) {
       </g>
       <Tyres sheet={sheet} model={model} figure={model.now} className="zinc" />
       <Axle sheet={sheet} model={model} figure={model.now} />
+      {layers.swept && <Swept sheet={sheet} model={model} />}
       <Shapes sheet={sheet} figure={model.now} />
       {model.now.bars
-        .filter((b) => b.id !== bar.id)
+        .filter((b) => b.id !== bar?.id)
         .map((b) => (
-          <BarLine key={b.id} sheet={sheet} {...b} className="bar link" />
+          <BarLine key={b.id} sheet={sheet} bar={b} className="bar link" />
         ))}
-      {model.ghosts.leftUp && (
-        <Ghost sheet={sheet} from={now.chassis} to={lateral(model.ghosts.leftUp).axle} />
-      )}
-      <BarLine sheet={sheet} {...now} />
-      {figures === 'mounts' &&
+      {now && up && <Ghost sheet={sheet} from={now.chassis} to={up.axle} />}
+      {now && <BarLine sheet={sheet} bar={now} />}
+      {bar &&
+        figures === 'mounts' &&
         (['chassis', 'axle'] as const).map((end) => (
           <Behind key={end} sheet={sheet} eye={bar[end]} tape={tape} />
         ))}
+      <Things sheet={sheet} things={model.things} tape={tape} movable={movable === 'room'} />
       <Mounts sheet={sheet} figure={model.now} tape={tape} movable={movable} />
+      <Forces sheet={sheet} figure={model.now} tape={tape} />
     </g>
   );
 }

@@ -1,21 +1,36 @@
 import type { LinkMember } from '@/core/rig/schema';
 import type { Tape } from '@/core/units/tape';
+import type { Zoom } from '@/store/look';
+import type { Layer } from '@/store/ways';
 import { Dimension } from './Dimension';
 import { DimText } from './DimText';
 import type { Figures } from './figures';
 import { CarFigures, GapFigures } from './CarFigures';
-import { lateral, RAIL, type BayModel } from './model';
-import { Mounts, type Movable } from './Mounts';
+import { Forces } from './Forces';
+import { Swept } from './Lines';
+import { Things } from './Things';
+import { lateral, RAIL, type Bar, type BayModel } from './model';
+import { Holes, Mounts, type Movable } from './Mounts';
 import { Axle, BarLine, Floor, Ghost, Plate, Shapes, Tyres } from './parts';
 import { fit, type Box, type Flat, type Sheet } from './views';
 
-type Props = { box: Box; model: BayModel; bar: LinkMember; tape: Tape; movable: Movable; figures: Figures };
+type Props = {
+  box: Box;
+  zoom: Zoom;
+  model: BayModel;
+  bar: LinkMember | null;
+  tape: Tape;
+  movable: Movable;
+  figures: Figures;
+  layers: Record<Layer, boolean>;
+};
 
-export function RearView({ box, model, bar, tape, movable, figures }: Props) {
+/** From behind: heights, the bar across the car, and the roll centre on its path. */
+export function RearView({ box, zoom, model, bar, tape, movable, figures, layers }: Props) {
   const half = model.track / 2 + model.tireWidth / 2 + 70;
   const top =
     Math.max(2 * model.tireRadius + model.bump, ...model.rails.map((r) => r.underside + RAIL.height)) + 40;
-  const sheet = fit('rear', box, { left: -half, right: half, top: -top, bottom: 70 });
+  const sheet = fit('rear', box, { left: -half, right: half, top: -top, bottom: 70 }, zoom);
   const now = lateral(model.now);
   const { bump, droop, leftUp } = model.ghosts;
   return (
@@ -29,19 +44,27 @@ export function RearView({ box, model, bar, tape, movable, figures }: Props) {
       <Tyres sheet={sheet} model={model} figure={model.now} className="zinc" />
       <Rails sheet={sheet} model={model} />
       <Axle sheet={sheet} model={model} figure={model.now} />
-      <Brackets sheet={sheet} model={model} />
-      {[bump, droop, leftUp].map(
-        (figure, i) => figure && <Ghost key={i} sheet={sheet} from={now.chassis} to={lateral(figure).axle} />,
-      )}
+      {now && <Brackets sheet={sheet} model={model} bar={now} />}
+      {layers.swept && <Swept sheet={sheet} model={model} />}
+      {now &&
+        [bump, droop, leftUp].map(
+          (figure, i) =>
+            figure && <Ghost key={i} sheet={sheet} from={now.chassis} to={lateral(figure)!.axle} />,
+        )}
       <Shapes sheet={sheet} figure={model.now} />
-      <BarLine sheet={sheet} {...now} />
-      {figures === 'mounts' && <MountFigures sheet={sheet} model={model} bar={bar} tape={tape} />}
+      {(now ? [now] : model.now.bars).map((b) => (
+        <BarLine key={b.id} sheet={sheet} bar={b} />
+      ))}
+      <Things sheet={sheet} things={model.things} tape={tape} movable={movable === 'room'} />
+      {bar && figures === 'mounts' && <MountFigures sheet={sheet} model={model} bar={bar} tape={tape} />}
       {figures === 'car' && <CarFigures sheet={sheet} model={model} tape={tape} />}
       {(figures === 'car' || figures === 'gaps') && (
         <GapFigures sheet={sheet} model={model} tape={tape} asRead={figures === 'gaps'} />
       )}
       <RollCentre sheet={sheet} model={model} tape={tape} />
+      <Holes sheet={sheet} holes={model.holes} />
       <Mounts sheet={sheet} figure={model.now} tape={tape} movable={movable} />
+      <Forces sheet={sheet} figure={model.now} tape={tape} />
     </g>
   );
 }
@@ -84,8 +107,7 @@ function Rails({ sheet, model }: { sheet: Sheet; model: BayModel }) {
 }
 
 /** Plates are drawn where a bracket must reach, not how it is made: from the nearer rail to the frame end, from the tube to the axle end. */
-function Brackets({ sheet, model }: { sheet: Sheet; model: BayModel }) {
-  const bar = lateral(model.now);
+function Brackets({ sheet, model, bar }: { sheet: Sheet; model: BayModel; bar: Bar }) {
   const rail = model.rails.find((r) => Math.sign(r.outside) === Math.sign(bar.chassis[1] || 1))!;
   const middle = rail.outside - Math.sign(rail.outside) * (RAIL.width / 2);
   const share = Math.min(

@@ -1,18 +1,30 @@
 import { carry, type Attitude } from '@/core/kinematics/attitude';
 import { isReached, type SweptPose } from '@/core/kinematics/pose';
-import { travelOf } from '@/core/job/job';
+import { ownObstacles, travelOf } from '@/core/job/job';
 import { PANHARD } from '@/core/layouts/patterns';
 import type { Job } from '@/core/job/schema';
 import type { LocateResult } from '@/core/locate/types';
 import { measured } from '@/core/measure/readings';
 import { SIDES, type Side } from '@/core/measure/quantities';
-import { linksOf, mountsOf, type Mount } from '@/core/rig/members';
-import type { Member, Point } from '@/core/rig/schema';
+import { DRIVESHAFT, linksOf, mountsOf, STEERING, type Mount } from '@/core/rig/members';
+import { pathAt } from '@/core/clearance/path';
+import type { Member, Obstacle, Point } from '@/core/rig/schema';
 
 /** Frame rails are drawn at this section until they are measured; only their place is taken from the tape, mm. */
 export const RAIL = { width: 50, height: 100 };
 
-export type Bar = { id: string; chassis: Point; axle: Point; od: number };
+/** A bar along its path, eye to eye; the force in it where one is shown, N, tension positive. */
+export type Bar = {
+  id: string;
+  chassis: Point;
+  axle: Point;
+  path: Point[];
+  od: number;
+  force: number | null;
+};
+
+/** Something in the way, its points as they stand now: corners of a box, ends of a pipe, middle of a ball. */
+export type Thing = { obstacle: Obstacle; points: Point[] };
 
 /** A member that is not a plain bar: the lines it is drawn with. Arms are rigid to the axle, leaves are sprung. */
 type Shape = { id: string; kind: 'arm' | 'leaf' | 'crank'; lines: Point[][] };
@@ -25,6 +37,8 @@ type Rail = { side: Side; outside: number; underside: number };
 export type Figure = {
   /** drag link of a front axle, pitman to knuckle */
   dragLink: [Point, Point] | null;
+  /** driveshaft, joint to joint, and where the axes of its yokes point to */
+  shaft: { front: Point; rear: Point; tail: Point; nose: Point } | null;
   wheels: Record<Side, Point>;
   tube: [Point, Point];
   centre: Point;
@@ -45,9 +59,13 @@ export type BayModel = {
   /** tyre to frame as last read: on the ground at Ride, before that at Record */
   gaps: Record<Side, number>;
   now: Figure;
-  ghosts: { bump: Figure | null; droop: Figure | null; leftUp: Figure | null };
+  ghosts: Record<'bump' | 'droop' | 'leftUp' | 'rightUp', Figure | null>;
+  things: Thing[];
+  holes: { on: 'chassis' | 'axle'; points: Point[] }[];
   /** roll centre height now, and its least and greatest over the travel */
   rollCentre: { height: number; least: number; most: number } | null;
+  /** rise of the roll axis for each mm forward */
+  rollAxisSlope: number | null;
   /** side-view instant centre now */
   instantCentre: [number, number] | null;
   bump: number;
@@ -58,12 +76,14 @@ const DRAWN_OD = 32;
 const AT_RIDE = { x: 0, y: 0, rollDeg: 0, pitchDeg: 0, steerDeg: 0 };
 
 /** What the bay draws of a job: its own measured figures, in the poses the worker found. */
-export function bayModel(job: Job, result: LocateResult | null): BayModel {
+export function bayModel(job: Job, result: LocateResult | null, load: string | null): BayModel {
   const { rig, readings } = job;
   const { tireRadius, track } = rig;
   const tireWidth = measured(readings, 'tireWidth').mm;
   const inner = track / 2 - tireWidth / 2;
   const ride: Attitude = { ...AT_RIDE, z: tireRadius };
+  const forces = result?.loads.find((l) => l.load.name === load)?.answer?.members;
+  const owners = [...rig.members.map((m) => m.id), STEERING, DRIVESHAFT];
   const figure = (pose: Attitude): Figure => {
     const place = carry(pose, tireRadius);
     return {
@@ -74,14 +94,17 @@ export function bayModel(job: Job, result: LocateResult | null): BayModel {
         id: m.id,
         chassis: m.chassis,
         axle: place(m.axle),
+        path: pathAt(m, place(m.axle)),
         od: m.od ?? DRAWN_OD,
+        force: forces?.[m.id] ?? null,
       })),
+      shaft: shaftOf(job, place),
       dragLink: rig.steering ? [rig.steering.pitman, place(rig.steering.knuckle)] : null,
       shapes: rig.members.flatMap((m) => shapeOf(m, place, track, tireRadius)),
-      mounts: rig.members.flatMap((m) =>
-        mountsOf(m).map((mount) => ({
+      mounts: owners.flatMap((id) =>
+        mountsOf(rig, id).map((mount) => ({
           ...mount,
-          member: m.id,
+          member: id,
           now: mount.on === 'axle' ? place(mount.point) : mount.point,
         })),
       ),
@@ -117,11 +140,59 @@ export function bayModel(job: Job, result: LocateResult | null): BayModel {
       bump: swept(result?.ghosts.bump),
       droop: swept(result?.ghosts.droop),
       leftUp: swept(result?.ghosts.leftUp),
+      rightUp: swept(result?.ghosts.rightUp),
     },
+    things: ownObstacles(rig).map((obstacle) => ({
+      obstacle,
+      points: pointsOf(obstacle).map(obstacle.on === 'axle' ? carry(current ?? ride, tireRadius) : (p) => p),
+    })),
+    holes: holesOf(job),
     rollCentre: height === null ? null : { height, least: Math.min(...heights), most: Math.max(...heights) },
+    rollAxisSlope: current?.rollSteer == null ? null : -current.rollSteer,
     instantCentre: current?.instantCentre ?? null,
     ...travelOf(job),
   };
+}
+
+/** Length of the stubs that show where a yoke points, mm. */
+const STUB = 150;
+
+function shaftOf({ rig }: Job, place: (p: Point) => Point): Figure['shaft'] {
+  if (!rig.driveshaft) return null;
+  const { transmission, transmissionAngleDeg, pinion, pinionAngleDeg } = rig.driveshaft;
+  const along = ([x, y, z]: Point, deg: number, mm: number): Point => {
+    const a = (deg * Math.PI) / 180;
+    return [x + mm * Math.cos(a), y, z - mm * Math.sin(a)];
+  };
+  return {
+    front: transmission,
+    rear: place(pinion),
+    tail: along(transmission, transmissionAngleDeg, STUB),
+    nose: place(along(pinion, pinionAngleDeg, -STUB)),
+  };
+}
+
+function pointsOf(o: Obstacle): Point[] {
+  if (o.shape === 'sphere') return [o.centre];
+  if (o.shape === 'capsule') return [o.from, o.to];
+  return [0, 1, 2, 3, 4, 5, 6, 7].map(
+    (i) => [0, 1, 2].map((k) => ((i >> k) & 1 ? o.max[k]! : o.min[k]!)) as Point,
+  );
+}
+
+/** The holes of every bracket that has them, at ride height. */
+function holesOf({ rig, holes }: Job): BayModel['holes'] {
+  return Object.entries(holes).flatMap(([path, { lowest, pitch, count }]) => {
+    const [member, key] = path.split('/');
+    const mount = mountsOf(rig, member!).find((m) => m.key === key);
+    if (!mount) return [];
+    const points = Array.from({ length: count }, (_, i): Point => [
+      mount.point[0],
+      mount.point[1],
+      lowest + i * pitch,
+    ]);
+    return [{ on: mount.on, points }];
+  });
 }
 
 /** Where arms meet the axle is not recorded: they are drawn to the tube straight behind their front joint, or at the seats. */
@@ -165,4 +236,11 @@ function shapeOf(m: Member, place: (p: Point) => Point, track: number, tireRadiu
   }
 }
 
-export const lateral = (figure: Figure): Bar => figure.bars.find((b) => b.id === PANHARD)!;
+/** The bar across the car, in layouts that have one. */
+export const lateral = (figure: Figure): Bar | null => figure.bars.find((b) => b.id === PANHARD) ?? null;
+
+/** How far ahead everything stands that a view must have room for, mm. */
+export const placesAlong = ({ now, things }: BayModel): number[] => [
+  ...now.mounts.map((m) => m.now[0]),
+  ...things.flatMap((t) => t.points.map((p) => p[0])),
+];

@@ -1,9 +1,12 @@
 import { curveCatmullRom, line } from 'd3';
 import type { Point } from '@/core/rig/schema';
-import type { BayModel, Figure } from './model';
+import type { Bar, BayModel, Figure } from './model';
 import type { Flat, Sheet } from './views';
 
 const path = (points: Flat[]) => `M${points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join('L')}`;
+
+/** A driveshaft's tube as it is drawn, mm. */
+const SHAFT_OD = 64;
 
 /** A straight bar of round section between two points, outlined. */
 function Tube({ a, b, width, className }: { a: Flat; b: Flat; width: number; className: string }) {
@@ -77,22 +80,16 @@ export function Axle({ sheet, model, figure }: { sheet: Sheet; model: BayModel; 
   );
 }
 
-/** A bar from eye to eye, drawn at its true diameter but never too thin to see. */
-export function BarLine({
-  sheet,
-  chassis,
-  axle,
-  od,
-  className = 'bar',
-}: {
-  sheet: Sheet;
-  chassis: Point;
-  axle: Point;
-  od: number;
-  className?: string;
-}) {
+/** A bar along its path, drawn at its true diameter but never too thin to see. */
+export function BarLine({ sheet, bar, className = 'bar' }: { sheet: Sheet; bar: Bar; className?: string }) {
+  const flat = bar.path.map(sheet.at);
+  const width = Math.max(4, bar.od * sheet.k);
   return (
-    <Tube className={className} a={sheet.at(chassis)} b={sheet.at(axle)} width={Math.max(4, od * sheet.k)} />
+    <>
+      {flat.slice(1).map((b, i) => (
+        <Tube key={i} className={className} a={flat[i]!} b={b} width={width} />
+      ))}
+    </>
   );
 }
 
@@ -127,6 +124,7 @@ export function Shapes({ sheet, figure }: { sheet: Sheet; figure: Figure }) {
   return (
     <g>
       {figure.dragLink && <path className="shape drag-link" d={path(figure.dragLink.map(sheet.at))} />}
+      {figure.shaft && sheet.view !== 'rear' && <Shaft sheet={sheet} shaft={figure.shaft} />}
       {figure.shapes.flatMap((shape) =>
         shape.lines.map((points, i) => {
           const flat = points.map(sheet.at);
@@ -134,6 +132,23 @@ export function Shapes({ sheet, figure }: { sheet: Sheet; figure: Figure }) {
           return <path key={`${shape.id}${i}`} className={`shape ${shape.kind}`} d={d} />;
         }),
       )}
+    </g>
+  );
+}
+
+/** The driveshaft between its joints, and the yokes it turns in. */
+function Shaft({ sheet, shaft }: { sheet: Sheet; shaft: NonNullable<Figure['shaft']> }) {
+  const [front, rear, tail, nose] = [shaft.front, shaft.rear, shaft.tail, shaft.nose].map(sheet.at) as [
+    Flat,
+    Flat,
+    Flat,
+    Flat,
+  ];
+  return (
+    <g className="shaft">
+      <Tube className="shaft-tube" a={front} b={rear} width={Math.max(4, SHAFT_OD * sheet.k)} />
+      <path className="yoke chassis" d={path([tail, front])} />
+      <path className="yoke axle" d={path([nose, rear])} />
     </g>
   );
 }

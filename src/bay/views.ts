@@ -1,20 +1,18 @@
 import { scaleLinear } from 'd3';
 import type { Point } from '@/core/rig/schema';
-
-/** The three ways of looking at the axle. */
-export type View = 'rear' | 'side' | 'plan';
+import type { ViewName, Zoom } from '@/store/look';
 
 export type Flat = [across: number, down: number];
 
 /** From behind; from the left with the front to the left; from above with the front up. mm to mm, down the screen positive. */
-const PROJECTIONS: Record<View, (p: Point) => Flat> = {
+const PROJECTIONS: Record<ViewName, (p: Point) => Flat> = {
   rear: ([, y, z]) => [-y, -z],
   side: ([x, , z]) => [-x, -z],
   plan: ([x, y]) => [-y, -x],
 };
 
 /** Which coordinates a drag in a view moves: their index, and the sign that the screen gives them. */
-export const DRAGS: Record<View, { across: 0 | 1; down: 0 | 2 }> = {
+export const DRAGS: Record<ViewName, { across: 0 | 1; down: 0 | 2 }> = {
   rear: { across: 1, down: 2 },
   side: { across: 0, down: 2 },
   plan: { across: 1, down: 0 },
@@ -25,7 +23,7 @@ export type Extent = { left: number; right: number; top: number; bottom: number 
 
 /** A view set true to scale into a box of the bay. */
 export type Sheet = {
-  view: View;
+  view: ViewName;
   box: Box;
   /** px per mm */
   k: number;
@@ -34,13 +32,13 @@ export type Sheet = {
   toMm: (px: number) => number;
 };
 
-/** Fits an extent (mm, projected) into a box without distortion, centred. */
-export function fit(view: View, box: Box, extent: Extent): Sheet {
+/** Fits an extent (mm, projected) into a box without distortion, centred, then zooms about the middle of the box. */
+export function fit(view: ViewName, box: Box, extent: Extent, zoom: Zoom): Sheet {
   const width = extent.right - extent.left;
   const height = extent.bottom - extent.top;
-  const k = Math.min(box.width / width, box.height / height);
-  const across = scaleLinear([extent.left, extent.right], centred(box.x, box.width, width * k));
-  const down = scaleLinear([extent.top, extent.bottom], centred(box.y, box.height, height * k));
+  const k = zoom.k * Math.min(box.width / width, box.height / height);
+  const across = scaleLinear([extent.left, extent.right], centred(box.x + zoom.dx, box.width, width * k));
+  const down = scaleLinear([extent.top, extent.bottom], centred(box.y + zoom.dy, box.height, height * k));
   const project = PROJECTIONS[view];
   return {
     view,

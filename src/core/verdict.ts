@@ -1,12 +1,23 @@
-import type { MountKey } from '@/core/rig/members';
+import type { MountChange } from '@/core/rig/members';
 
 /** A check's outcome: holds, wants a look, or must stop the work. */
 export type State = 'ok' | 'look' | 'stop';
 
-/** Where a remedy puts one coordinate of a mount, mm. */
-export type MountChange = { member: string; end: MountKey; axis: 0 | 1 | 2; mm: number };
-
 /** A remedy the builder can take with one touch, or only read. */
 export type Remedy = { text: string; changes?: MountChange[] };
 
-export type Verdict = { id: string; state: State; title: string; reason: string; remedies: Remedy[] };
+/** `where` names the part and, where it matters, the place in the travel. */
+export type Verdict = {
+  id: string;
+  state: State;
+  title: string;
+  reason: string;
+  remedies: Remedy[];
+  where?: string;
+};
+
+const GRAVITY: Record<State, number> = { stop: 0, look: 1, ok: 2 };
+
+/** The gravest first; those alike stay in their order. */
+export const gravestFirst = (verdicts: Verdict[]): Verdict[] =>
+  [...verdicts].sort((a, b) => GRAVITY[a.state] - GRAVITY[b.state]);

@@ -3,9 +3,10 @@ import { useEffect, useState } from 'react';
 import type { StationId } from '@/core/build/stations';
 import { Bay } from '@/bay/Bay';
 import type { Figures } from '@/bay/figures';
-import { useFocus } from '@/store/focus';
+import type { Movable } from '@/bay/Mounts';
 import { useJob, useJobPart } from '@/store/jobStore';
 import { useRocker } from '@/store/rocker';
+import { useWays, type Focus } from '@/store/ways';
 import { Finder } from '@/ui/Finder';
 import { Help } from '@/ui/Help';
 import { Masthead } from '@/ui/Masthead';
@@ -27,11 +28,14 @@ const FIGURES: Record<StationId, Figures> = {
   ride: 'gaps',
 };
 
+/** What can be moved in the bay while Locate is at work on something. */
+const MOVABLE: Record<Focus, Movable> = { bar: 'bar', links: 'links', room: 'room', forces: 'none' };
+
 /** One bay, its stations: the tape above, the card beside, the rocker below. */
 export function Bench() {
   const jobId = useJobPart((j) => j.id);
   const { station } = useRoute();
-  const focus = useFocus((s) => s.focus);
+  const focus = useWays((s) => s.focus);
   const [open, setOpen] = useState<'help' | 'find' | null>(null);
   const go = (id: typeof station) => goTo(jobId, id);
 
@@ -49,8 +53,9 @@ export function Bench() {
       <TapeStrip stations={stations} current={station} onGo={go} />
       <div className="bay-side no-print">
         <Bay
-          movable={station === 'locate' ? focus : 'none'}
-          figures={station === 'locate' && focus === 'links' ? 'none' : FIGURES[station]}
+          movable={station === 'locate' ? MOVABLE[focus] : 'none'}
+          figures={station === 'locate' && focus !== 'bar' ? 'none' : FIGURES[station]}
+          forces={station === 'locate' && focus === 'forces'}
         />
         <Rocker />
       </div>
@@ -68,7 +73,7 @@ function Analyst() {
   const job = useJob();
   const { left, right } = useRocker();
   useEffect(() => {
-    void analyse(job, { left, right });
+    void analyse({ job, rocker: { left, right } });
   }, [job, left, right]);
   return null;
 }

@@ -1,8 +1,8 @@
 import { onBothSides, withMounts } from '@/core/job/job';
-import type { MountChange } from '@/core/verdict';
-import { useFocus } from './focus';
+import type { MountChange } from '@/core/rig/members';
 import { edit } from './jobStore';
 import { setRocker } from './rocker';
+import { useWays } from './ways';
 
 /**
  * Moves mounts, with their like on the other side when that is asked for.
@@ -13,7 +13,7 @@ export function moveMounts(changes: MountChange[], text?: string): void {
   // Mounts are set at ride height, so the axle goes back there first.
   setRocker(0, 0);
   edit((job) => {
-    const all = useFocus.getState().alike ? onBothSides(job, changes) : changes;
+    const all = useWays.getState().alike ? onBothSides(job, changes) : changes;
     const moved = withMounts(job, all);
     if (text === undefined) return moved;
     return {

@@ -1,5 +1,7 @@
 import type { ReactNode } from 'react';
 import './card.css';
+import { Term } from './Term';
+import type { TermName } from './terms';
 
 /** The top of a bench card: its question and, in one line, what is wanted. */
 export function CardHead({ title, children }: { title: string; children: ReactNode }) {
@@ -26,10 +28,12 @@ export function Readouts({ children }: { children: ReactNode }) {
   return <dl className="readouts">{children}</dl>;
 }
 
-export function Readout({ name, children, id }: { name: string; children: ReactNode; id?: string }) {
+type ReadoutProps = { name: string; children: ReactNode; id?: string; term?: TermName };
+
+export function Readout({ name, children, id, term }: ReadoutProps) {
   return (
     <div>
-      <dt>{name}</dt>
+      <dt>{term ? <Term of={term}>{name}</Term> : name}</dt>
       <dd data-readout={id}>{children}</dd>
     </div>
   );

@@ -3,7 +3,7 @@ import { Input, Modal } from 'antd';
 import { useRef, useState } from 'react';
 import { STATIONS, type StationId } from '@/core/build/stations';
 import { QUANTITIES, readingKey, SIDES } from '@/core/measure/quantities';
-import { setFocus } from '@/store/focus';
+import { setWays } from '@/store/ways';
 import { redo, undo } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
 import './help.css';
@@ -54,7 +54,7 @@ export function Finder({ open, onClose, onGo }: Props) {
       name,
       where: station,
       go: () => {
-        if (station === 'locate') setFocus('bar');
+        if (station === 'locate') setWays({ focus: 'bar' });
         onGo(station);
         focusWhenThere(id);
       },

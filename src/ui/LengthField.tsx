@@ -1,10 +1,8 @@
 'use client';
-import { Input } from 'antd';
-import { useId, useState } from 'react';
 import { formatDecimal, sayLength, shownLength } from '@/core/units/format';
 import { parseLength } from '@/core/units/parse';
-import { setDraft, useJobPart, useJobStore } from '@/store/jobStore';
-import './field.css';
+import { useJobPart } from '@/store/jobStore';
+import { Entry, type Read } from './Entry';
 
 /** The two ways a length can count, e.g. left and right of the centreline; the first is positive. */
 export type Ways = readonly [positive: string, negative: string];
@@ -25,7 +23,7 @@ type Props = {
   decimal?: boolean;
 };
 
-/** A length as a fabricator types it. What cannot be taken stays where it was typed, with the reason under it. */
+/** A length as a fabricator types it. */
 export function LengthField({
   field,
   label,
@@ -34,27 +32,15 @@ export function LengthField({
   most,
   onEnter,
   ways,
-  placeholder,
-  showLabel = false,
   decimal = false,
+  ...rest
 }: Props) {
   const tape = useJobPart((j) => j.tape);
   const typed = useJobPart((j) => j.typed[field]);
-  const draft = useJobStore((s) => s.drafts[field]);
-  const [focused, setFocused] = useState(false);
-  const [insisted, setInsisted] = useState(false);
-  const problemId = useId();
   const size = mm === null ? null : ways ? Math.abs(mm) : mm;
   const shown = size === null ? '' : decimal ? formatDecimal(size, tape) : shownLength(size, typed, tape);
-  const outcome = draft === undefined ? null : read(draft);
-  const problem =
-    outcome && (!focused || insisted)
-      ? outcome.ok
-        ? 'Typed, not taken over yet: press Enter.'
-        : outcome.message
-      : null;
 
-  function read(text: string): { ok: true; mm: number; text: string } | { ok: false; message: string } {
+  function read(text: string): Read<number> {
     const { bare, sign } = ways ? splitWay(text, ways, mm) : { bare: text, sign: 1 };
     const parsed = parseLength(bare, tape);
     if (!parsed.ok) return parsed;
@@ -65,67 +51,24 @@ export function LengthField({
         message: `Should be between ${sayWay(least)} and ${sayWay(most)}. Check the tape and type it again.`,
       };
     }
-    return { ok: true, mm: value, text: bare.trim() };
+    return { ok: true, value, text: bare.trim() };
   }
 
   function sayWay(v: number): string {
     return ways ? `${sayLength(Math.abs(v), tape)} ${ways[v < 0 ? 1 : 0]}` : sayLength(v, tape);
   }
 
-  function enter() {
-    setInsisted(true);
-    if (draft === undefined) return;
-    if (draft.trim() === '' || draft === shown) {
-      setDraft(field, null);
-      return;
-    }
-    const result = read(draft);
-    if (!result.ok) return;
-    setDraft(field, null);
-    onEnter(result.mm, result.text);
-  }
-
   return (
-    <div className="length-field">
-      {showLabel && (
-        <label htmlFor={`field-${field}`} className="length-label">
-          {label}
-        </label>
-      )}
-      <div className="length-row">
-        <Input
-          id={`field-${field}`}
-          aria-label={showLabel ? undefined : label}
-          aria-invalid={problem ? true : undefined}
-          aria-describedby={problem ? problemId : undefined}
-          className="figure"
-          autoComplete="off"
-          inputMode="text"
-          enterKeyHint="done"
-          spellCheck={false}
-          maxLength={60}
-          placeholder={placeholder}
-          value={draft ?? shown}
-          status={problem ? 'error' : ''}
-          onFocus={(e) => {
-            setFocused(true);
-            setInsisted(false);
-            e.target.select();
-          }}
-          onChange={(e) => {
-            setInsisted(false);
-            setDraft(field, e.target.value);
-          }}
-          onBlur={() => {
-            setFocused(false);
-            enter();
-          }}
-          onPressEnter={enter}
-          onKeyDown={(e) => {
-            if (e.key === 'Escape') setDraft(field, null);
-          }}
-        />
-        {ways && mm !== null && (
+    <Entry
+      field={field}
+      label={label}
+      shown={shown}
+      read={read}
+      onEnter={onEnter}
+      {...rest}
+      beside={
+        ways &&
+        mm !== null && (
           <button
             type="button"
             className="way"
@@ -134,19 +77,9 @@ export function LengthField({
           >
             {ways[mm < 0 ? 1 : 0]}
           </button>
-        )}
-      </div>
-      {problem && (
-        <p className="field-problem" id={problemId} role="alert">
-          {problem}
-          {mm !== null && (
-            <button type="button" className="put-back" onClick={() => setDraft(field, null)}>
-              Put back {shown}
-            </button>
-          )}
-        </p>
-      )}
-    </div>
+        )
+      }
+    />
   );
 }
 

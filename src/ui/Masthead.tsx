@@ -14,7 +14,7 @@ export function Masthead({ onFind, onHelp }: { onFind: () => void; onHelp: () =>
     <header className="masthead no-print">
       <b>PELLIK</b>
       <span className="masthead-job">
-        {name || 'Unnamed job'} · {end === 'rear' && 'rear axle · '}
+        {name || 'Unnamed job'} · {end === 'rear' && !/rear/i.test(name) && 'rear axle · '}
         {LAYOUT_NAMES[layout][0].toLowerCase()}
       </span>
       <span className={`masthead-save ${saving.kind}`} role="status">

@@ -2,7 +2,8 @@ import { wrap, type Remote } from 'comlink';
 import { create } from 'zustand';
 import { locateInput } from '@/core/job/job';
 import type { Job } from '@/core/job/schema';
-import type { LocateResult } from '@/core/locate/types';
+import type { TravelMap } from '@/core/locate/map';
+import type { CurveValues, LocateResult } from '@/core/locate/types';
 import type { Travel } from '@/core/rig/schema';
 import type { LocateApi } from './locate.worker';
 
@@ -11,33 +12,50 @@ type AnalysisState = { job: Job | null; result: LocateResult | null; problem: st
 /** What the worker last made of which job. `result` outlives a geometry that cannot be solved, so that the bay keeps its drawing. */
 export const useAnalysis = create<AnalysisState>()(() => ({ job: null, result: null, problem: null }));
 
-type Request = { job: Job; rocker: Travel };
-
 let worker: Remote<LocateApi> | null = null;
-let busy = false;
-let waiting: Request | null = null;
 
-/** Asks for an analysis of a job with the axle where the rocker stands. While one runs, only the newest request waits: a drag never queues up behind itself. */
-export async function analyse(job: Job, rocker: Travel): Promise<void> {
-  if (busy) {
-    waiting = { job, rocker };
-    return;
-  }
-  busy = true;
+function theWorker(): Remote<LocateApi> {
   worker ??= wrap<LocateApi>(new Worker(new URL('./locate.worker.ts', import.meta.url), { type: 'module' }));
-  try {
-    for (let next: Request | null = { job, rocker }; next; next = take()) {
-      const outcome = await worker.analyse(locateInput(next.job, next.rocker));
-      if (outcome.ok) useAnalysis.setState({ job: next.job, result: outcome.result, problem: null });
-      else useAnalysis.setState({ job: next.job, problem: outcome.message });
-    }
-  } finally {
-    busy = false;
-  }
+  return worker;
 }
 
-function take(): Request | null {
-  const next = waiting;
-  waiting = null;
-  return next;
+/** Does the newest of what it is asked, one at a time: while one runs, only the last asked for waits, so that a drag never queues up behind itself. */
+function newestOnly<T>(work: (wanted: T) => Promise<void>): (wanted: T) => Promise<void> {
+  let busy = false;
+  let waiting: T | null = null;
+  return async (wanted) => {
+    if (busy) {
+      waiting = wanted;
+      return;
+    }
+    busy = true;
+    try {
+      for (let next: T | null = wanted; next !== null;) {
+        waiting = null;
+        await work(next);
+        next = waiting;
+      }
+    } finally {
+      busy = false;
+    }
+  };
 }
+
+/** Asks for an analysis of a job with the axle where the rocker stands. */
+export const analyse = newestOnly<{ job: Job; rocker: Travel }>(async ({ job, rocker }) => {
+  const outcome = await theWorker().analyse(locateInput(job, rocker));
+  if (outcome.ok) useAnalysis.setState({ job, result: outcome.result, problem: null });
+  else useAnalysis.setState({ job, problem: outcome.message });
+});
+
+/** The map last worked out, and of what. */
+export const useMap = create<{ map: TravelMap | null; key: keyof CurveValues | null }>()(() => ({
+  map: null,
+  key: null,
+}));
+
+/** Asks for a quantity over heave and roll. */
+export const askForMap = newestOnly<{ job: Job; key: keyof CurveValues }>(async ({ job, key }) => {
+  const map = await theWorker().map(locateInput(job, { left: 0, right: 0 }), key);
+  useMap.setState({ map, key });
+});

@@ -62,10 +62,10 @@ describe('centring on the ground', () => {
       job,
       (['chassis', 'axle'] as const).map((e) => ({ member: 'panhard', end: e, axis: 2, mm: 350 })),
     );
-    const found = centre(job, { left: 5.5 * INCH, right: 5.125 * INCH });
+    const found = centre(job, { left: 5.5 * INCH, right: 5.125 * INCH })!;
     expect(found.offset / INCH).toBeCloseTo(3 / 16, 9);
     // The frame end is on the left: a longer bar pushes the axle right.
-    expect(found.turns).toBeCloseTo(1.5, 1);
+    expect(found.bars[0]!.turns).toBeCloseTo(1.5, 1);
   });
 });
 

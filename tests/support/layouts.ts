@@ -1,4 +1,4 @@
-import { LAYOUT_IDS, layoutEnd, PATTERNS, type LayoutId } from '@/core/layouts/patterns';
+import { LAYOUT_IDS, layoutEnd, layOut, type LayoutId } from '@/core/layouts/patterns';
 import type { Rig } from '@/core/rig/schema';
 
 const SIZE = { tireRadius: 330, track: 1470, cover: 160, tubeOd: 32 };
@@ -13,7 +13,7 @@ export function patternRig(layout: LayoutId): Rig {
     track: SIZE.track,
     wheelbase: 2800,
     cgHeight: 540,
-    ...PATTERNS[layout](SIZE),
+    ...layOut(layout, SIZE),
   };
 }
 

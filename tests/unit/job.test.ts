@@ -11,13 +11,13 @@ import { stationStripe } from '@/core/build/stations';
 import { makeBar, windTube, type BarSpec } from '@/core/fabricate/bar';
 import { checkBar } from '@/core/fabricate/barChecks';
 import { THREAD_NAMES } from '@/core/fabricate/threads';
-import { barSpec, locateInput, newJob, panhard, withMounts, withReadings } from '@/core/job/job';
+import { barSpec, locateInput, newJob, workBar, withMounts, withReadings } from '@/core/job/job';
 import type { Job } from '@/core/job/schema';
 import { analyseLocate } from '@/core/locate/analyse';
 import { describeBar } from '@/core/locate/lateralBar';
 import { checkRecord } from '@/core/measure/recordChecks';
 import { measured } from '@/core/measure/readings';
-import { centre, turnsSoFar } from '@/core/ride/centring';
+import { centre, turnsSoFar, type BarTurn } from '@/core/ride/centring';
 import { demoJobs } from '@/store/demo';
 import { drawStripe } from '@/ui/stripes';
 
@@ -49,9 +49,9 @@ describe('record', () => {
 
   test('mounts follow the pattern until one is moved, then stay', () => {
     const wider = { ...fresh(), readings: { track: [reading(1700)] } };
-    expect(panhard(withReadings(wider)).chassis[1]).toBeGreaterThan(panhard(fresh()).chassis[1]);
+    expect(workBar(withReadings(wider)).chassis[1]).toBeGreaterThan(workBar(fresh()).chassis[1]);
     const moved = withMounts(fresh(), [{ member: 'panhard', end: 'axle', axis: 2, mm: 350 }]);
-    expect(panhard(withReadings({ ...moved, readings: { track: [reading(1700)] } }))).toEqual(panhard(moved));
+    expect(workBar(withReadings({ ...moved, readings: { track: [reading(1700)] } }))).toEqual(workBar(moved));
   });
 
   test('spread, sides, squareness and offset are pointed out, each with its numbers', () => {
@@ -111,7 +111,7 @@ describe('locate', () => {
 
   test('both ends on one point changes nothing', () => {
     const job = fresh();
-    const [x, y, z] = panhard(job).axle;
+    const [x, y, z] = workBar(job).axle;
     const onto = [x, y, z].map((mm, axis) => ({
       member: 'panhard',
       end: 'chassis' as const,
@@ -184,7 +184,7 @@ describe('cut', () => {
 describe('weld', () => {
   /** Everything measured as designed and striped. */
   function allChecked(job: Job): Job {
-    const bar = panhard(job);
+    const bar = workBar(job);
     const level = { frame: bar.chassis[2], axle: bar.axle[2] };
     const measuredAll: Record<string, number | boolean> = {
       onWheels: true,
@@ -224,7 +224,7 @@ describe('weld', () => {
   test('moving a mount after the check breaks the stripes that rest on it, and says what moved', () => {
     const job = allChecked(fresh());
     const moved = withMounts(job, [
-      { member: 'panhard', end: 'chassis', axis: 2, mm: panhard(job).chassis[2] + 10 },
+      { member: 'panhard', end: 'chassis', axis: 2, mm: workBar(job).chassis[2] + 10 },
     ]);
     const broken = holdConditions(moved)
       .filter((c) => c.stripe.kind === 'broken')
@@ -236,7 +236,7 @@ describe('weld', () => {
     expect(release(holdConditions(moved), 'tack').released).toBe(false);
     // Back where it was, the stripe is whole again: it is the value that counts.
     const back = withMounts(moved, [
-      { member: 'panhard', end: 'chassis', axis: 2, mm: panhard(job).chassis[2] },
+      { member: 'panhard', end: 'chassis', axis: 2, mm: workBar(job).chassis[2] },
     ]);
     expect(release(holdConditions(back), 'tack').released).toBe(true);
   });
@@ -296,24 +296,25 @@ describe('ride', () => {
                 member: 'panhard',
                 end,
                 axis: 1,
-                mm: -panhard(job)[end][1],
+                mm: -workBar(job)[end][1],
               })),
             );
           }
-          const first = centre(job, { left: 120 + offset, right: 120 - offset });
+          const first = centre(job, { left: 120 + offset, right: 120 - offset })!;
+          const [bar] = first.bars as [BarTurn];
           expect(first.offset).toBeCloseTo(offset, 9);
           const turned = {
             ...job,
             ride: {
               ...job.ride,
-              rounds: [{ at: NOW, left: 120 + offset, right: 120 - offset, turned: first.turns }],
+              rounds: [{ at: NOW, left: 120 + offset, right: 120 - offset, turned: bar.turns }],
             },
           };
-          const second = centre(turned, { left: 120, right: 120 });
+          const second = centre(turned, { left: 120, right: 120 })!;
           expect(second.centred).toBe(true);
-          expect(second.turns).toBeCloseTo(0, 6);
-          expect(second.lengthNow).toBeCloseTo(first.lengthWanted, 9);
-          expect(Math.sign(first.turns) === Math.sign(offset)).toBe(offset === 0 || !right);
+          expect(second.bars[0]!.turns).toBeCloseTo(0, 6);
+          expect(second.bars[0]!.lengthNow).toBeCloseTo(bar.lengthWanted, 9);
+          expect(Math.sign(bar.turns) === Math.sign(offset)).toBe(offset === 0 || !right);
         },
       ),
       { numRuns: 40 },
@@ -321,9 +322,8 @@ describe('ride', () => {
   });
 
   test('turns that would leave too little thread are refused', () => {
-    const found = centre(fresh(), { left: 170, right: 120 });
-    expect(found.threadHolds).toBe(false);
-    expect(centre(fresh(), { left: 122, right: 120 }).threadHolds).toBe(true);
+    expect(centre(fresh(), { left: 170, right: 120 })!.thread!.holds).toBe(false);
+    expect(centre(fresh(), { left: 122, right: 120 })!.thread!.holds).toBe(true);
     expect(turnsSoFar([])).toBe(0);
   });
 });

@@ -1,8 +1,8 @@
-import { locateInput, newJob, onBothSides, panhard, withLayout, withMounts } from '@/core/job/job';
+import { locateInput, newJob, onBothSides, workBar, withLayout, withMounts } from '@/core/job/job';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/schema';
 import { setInMotion } from '@/core/kinematics/answer';
-import { BAR_LAYOUTS, layoutEnd } from '@/core/layouts/patterns';
+import { LAYOUT_IDS, layoutEnd } from '@/core/layouts/patterns';
 import { analyseLocate } from '@/core/locate/analyse';
 import { mountsOf } from '@/core/rig/members';
 import type { LocateResult } from '@/core/locate/types';
@@ -12,7 +12,7 @@ const NOW = '2026-03-20T10:00:00.000Z';
 const analyse = (job: Job): LocateResult => analyseLocate(locateInput(job, { left: 20, right: -20 }));
 const bare = newJob('check', 'Check', 'mm');
 
-describe.each(BAR_LAYOUTS)('a new job laid out as %s', (layout) => {
+describe.each(LAYOUT_IDS)('a new job laid out as %s', (layout) => {
   const job = withLayout(bare, layout);
 
   test('moves through its whole travel, says no NaN, and stays a file that can be read', () => {
@@ -29,7 +29,7 @@ describe.each(BAR_LAYOUTS)('a new job laid out as %s', (layout) => {
     const wider = readJob(writeJob(measured));
     expect(wider.rig.members).not.toEqual(job.rig.members);
     const member = job.rig.members[0]!;
-    const key = mountsOf(member)[0]!.key;
+    const key = mountsOf(job.rig, member.id)[0]!.key;
     const moved = withMounts(job, [{ member: member.id, end: key, axis: 2, mm: 333 }]);
     expect(readJob(writeJob({ ...moved, readings: measured.readings })).rig.members).toEqual(
       moved.rig.members,
@@ -56,7 +56,7 @@ test('a change to one of a pair is mirrored on the other, and only there', () =>
     { member: 'lower-right', end: 'axle', axis: 1, mm: -480 },
     { member: 'upper', end: 'axle', axis: 1, mm: -40 },
   ]);
-  expect(panhard(withMounts(bare, changes))).toEqual(panhard(bare));
+  expect(workBar(withMounts(bare, changes))).toEqual(workBar(bare));
 });
 
 // What the remedies promise: raising the front end of the lower members plants the tyres more and steers the axle looser.
@@ -69,7 +69,7 @@ test.each(everyLayout.filter(([, rig]) => rig.end === 'rear' && rig.wheelbase))(
     const raised = withMounts(
       { ...bare, rig },
       lower.map((m) => {
-        const front = mountsOf(m)[0]!;
+        const front = mountsOf(rig, m.id)[0]!;
         return { member: m.id, end: front.key, axis: 2 as const, mm: front.point[2] + 15 };
       }),
     ).rig;
@@ -85,5 +85,5 @@ test('bind is found where members outnumber motions, and where', () => {
   expect(ladder.linkVerdicts.find((v) => v.id === 'bind')!.state).toBe('stop');
   expect(analyse(bare).links.bind).toBeNull();
   const front = analyse(withLayout(bare, 'front-four-link'));
-  expect(front.links.steering!.lengthDifference).toBeLessThan(60);
+  expect(front.links.steering!.match!.length).toBeLessThan(60);
 });

@@ -1,6 +1,7 @@
 import { linksOf } from '@/core/rig/members';
 import fc from 'fast-check';
-import { setInMotion, solveRig } from '@/core/kinematics/answer';
+import { setInMotion } from '@/core/kinematics/answer';
+import { solveRig } from '@/core/solve';
 import { carry, seenFromAxle } from '@/core/kinematics/attitude';
 import { compileLinkage } from '@/core/kinematics/linkage';
 import { isReached, type Pose } from '@/core/kinematics/pose';

@@ -1,5 +1,6 @@
 import { makeBar } from '@/core/fabricate/bar';
-import { barSpec, panhard } from '@/core/job/job';
+import { barSpec, workBar } from '@/core/job/job';
+import { PANHARD } from '@/core/layouts/patterns';
 import type { Bracket, Job, JointState } from '@/core/job/schema';
 import { describeBar } from '@/core/locate/lateralBar';
 import { wantedRise } from '@/core/locate/schools';
@@ -46,7 +47,8 @@ export function holdConditions(job: Job): Condition[] {
     return typeof v === 'number' ? v : null;
   };
   const yes = (key: string): boolean | null => (job.weld.measured[key] === true ? true : null);
-  const member = panhard(job);
+  const member = workBar(job);
+  const across = member.id === PANHARD;
   const bar = describeBar(member);
   const { bump, droop } = travelOf(job);
   const wanted = wantedRise(job.locate.school, bump, droop);
@@ -128,7 +130,7 @@ export function holdConditions(job: Job): Condition[] {
       'Weight is on the tyres, car bounced and rolled',
       'Nobody under it while it is bounced. A bar set level in droop is wrong at ride height.',
     ),
-    level('level', 'tack', 'Bar level, frame end against axle end'),
+    ...(across ? [level('level', 'tack', 'Bar level, frame end against axle end')] : []),
     {
       id: 'eyeToEye',
       step: 'tack',
@@ -197,7 +199,7 @@ export function holdConditions(job: Job): Condition[] {
       'Cycled bump to droop since tacking',
       'Nothing touches, nothing binds, the tacks have not cracked.',
     ),
-    level('levelAgain', 'weld', 'Bar still level, measured again'),
+    ...(across ? [level('levelAgain', 'weld', 'Bar still level, measured again')] : []),
     centred('centredAgain', 'weld', 'Axle still centred, measured again'),
     confirm(
       'partsOut',

@@ -1,9 +1,12 @@
 import { makeBar } from '@/core/fabricate/bar';
-import { barSpec, panhard } from '@/core/job/job';
+import { barSpec, workBar } from '@/core/job/job';
 import type { Job } from '@/core/job/schema';
+import { memberName } from '@/core/layouts/names';
+import { PANHARD } from '@/core/layouts/patterns';
 import { describeBar } from '@/core/locate/lateralBar';
 import { measured } from '@/core/measure/readings';
 import { QUANTITIES, SIDES } from '@/core/measure/quantities';
+import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/members';
 import { turnsSoFar } from '@/core/ride/centring';
 import { holdConditions } from './holdPoint';
 import { stripeState, type Basis, type StripeState } from './stripes';
@@ -14,7 +17,6 @@ export type StationId = (typeof STATIONS)[number];
 
 /** What the builder vouches for with a station's own stripe. */
 export function stationBasis(job: Job, station: StationId): Basis | null {
-  const bar = panhard(job);
   switch (station) {
     case 'record':
       return Object.fromEntries(
@@ -25,16 +27,13 @@ export function stationBasis(job: Job, station: StationId): Basis | null {
           }),
         ),
       );
-    case 'locate': {
-      const ends = { 'frame end': bar.chassis, 'axle end': bar.axle };
-      const places = ['ahead of the axle', 'left of the centreline', 'off the floor'];
-      return Object.fromEntries(
-        Object.entries(ends).flatMap(([name, point]) => point.map((mm, k) => [`${name}, ${places[k]}`, mm])),
-      );
-    }
+    case 'locate':
+      return mountBasis(job);
     case 'cut': {
+      const bar = workBar(job);
       const made = makeBar(describeBar(bar).eyeToEye, barSpec(job));
       return {
+        bar: memberName(bar.id),
         'tube length': made.tubeLength,
         thread: job.cut.thread,
         'tube diameter': job.cut.tube.od,
@@ -50,6 +49,23 @@ export function stationBasis(job: Job, station: StationId): Basis | null {
     default:
       return null;
   }
+}
+
+const PLACES = ['ahead of the axle', 'left of the centreline', 'off the floor'];
+
+/** Where everything is mounted; the bar across the car, whose ends are spoken of most, goes without its name. */
+function mountBasis({ rig }: Job): Basis {
+  const owners = [...rig.members.map((m) => m.id), STEERING, DRIVESHAFT];
+  return Object.fromEntries(
+    owners.flatMap((id) =>
+      mountsOf(rig, id).flatMap(({ name, point }) =>
+        point.map((mm, k) => [
+          `${id === PANHARD ? '' : `${memberName(id)}, `}${name.toLowerCase()}, ${PLACES[k]}`,
+          mm,
+        ]),
+      ),
+    ),
+  );
 }
 
 export const stationStripeKey = (station: StationId): string => `station.${station}`;

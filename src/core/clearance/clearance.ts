@@ -1,24 +1,34 @@
 import { carry, seenFromAxle, type Attitude } from '@/core/kinematics/attitude';
 import { linksOf } from '@/core/rig/members';
-import type { LinkMember, Obstacle, Point, Rig } from '@/core/rig/schema';
+import type { Obstacle, Point, Rig } from '@/core/rig/schema';
 import { pathAt } from './path';
 import { segmentToBox, segmentToSegment } from './distance';
 
-/** Surface-to-surface distance of a bar to something near it, mm; negative where they overlap. */
+/**
+ * Surface-to-surface distance of two things near each other, mm; negative where they overlap. `member` is a bar, or
+ * something that the axle carries.
+ */
 export type Clearance = { member: string; obstacle: string; distance: number };
 
 /**
- * Distances, in one pose, from every bar that states its diameter to every obstacle and to every other such bar. Bars are
- * capsules along their path; each obstacle is looked at in the axes of the body that carries it.
+ * Distances, in one pose, from every bar that states its diameter to every obstacle and to every other such bar, and from
+ * what the axle carries to what the chassis carries. Bars are capsules along their path; each obstacle is looked at in the
+ * axes of the body that carries it.
+ *
+ * @param bracket length at each end of a bar, mm, that belongs to the bracket and is not looked at against what the same
+ *   body carries; 0 takes bars from eye to eye
  */
-export function clearances(rig: Rig, pose: Attitude): Clearance[] {
+export function clearances(rig: Rig, pose: Attitude, bracket = 0): Clearance[] {
   const bars = linksOf(rig).filter((m) => m.od !== undefined);
+  const obstacles = rig.obstacles ?? [];
   const toChassis = carry(pose, rig.tireRadius);
   const toAxle = seenFromAxle(pose, rig.tireRadius);
   const paths = bars.map((m) => pathAt(m, toChassis(m.axle)));
-  return bars.flatMap((bar, i) => [
-    ...(rig.obstacles ?? []).map((obstacle) => {
-      const path = obstacle.on === 'axle' ? paths[i]!.map(toAxle) : paths[i]!;
+  const fromBars = bars.flatMap((bar, i) => [
+    ...obstacles.map((obstacle) => {
+      const onAxle = obstacle.on === 'axle';
+      const free = bracket > 0 ? trimmed(paths[i]!, onAxle ? 'end' : 'start', bracket) : paths[i]!;
+      const path = onAxle ? free.map(toAxle) : free;
       return { member: bar.id, obstacle: obstacle.id, distance: toObstacle(path, obstacle) - bar.od! / 2 };
     }),
     ...bars.slice(i + 1).map((other, k) => ({
@@ -27,11 +37,55 @@ export function clearances(rig: Rig, pose: Attitude): Clearance[] {
       distance: pathToPath(paths[i]!, paths[i + 1 + k]!) - (bar.od! + other.od!) / 2,
     })),
   ]);
+  const fixed = obstacles.filter((o) => o.on === 'chassis');
+  const carried = obstacles
+    .filter((o) => o.on === 'axle')
+    .flatMap((moving) =>
+      fixed.map((still) => ({
+        member: moving.id,
+        obstacle: still.id,
+        distance: betweenBodies(moving, still, toChassis, toAxle),
+      })),
+    );
+  return [...fromBars, ...carried];
 }
 
-/** The one bar's distances to obstacles, without its fellows: what Locate asks for at every movement of a drag. */
-export function barClearances(rig: Rig, bar: LinkMember, pose: Attitude): Clearance[] {
-  return clearances({ ...rig, members: [bar] }, pose);
+/** A path without its first or last piece, but never without its middle. */
+function trimmed(path: Point[], end: 'start' | 'end', by: number): Point[] {
+  const way = end === 'start' ? path : [...path].reverse();
+  const [eye, next] = [way[0]!, way[1]!];
+  const share = Math.min(by / Math.hypot(...eye.map((v, k) => next[k]! - v)), 0.4);
+  return [eye.map((v, k) => v + share * (next[k]! - v)) as Point, ...way.slice(1)];
+}
+
+/**
+ * What the axle carries against what the chassis carries. Spheres and capsules are seen in the other's axes. Of two boxes
+ * the nearest points lie on an edge of one of them at least, so the edges of each against the other find it.
+ */
+function betweenBodies(
+  moving: Obstacle,
+  still: Obstacle,
+  toChassis: (p: Point) => Point,
+  toAxle: (p: Point) => Point,
+): number {
+  if (moving.shape !== 'box') return toObstacle(spine(moving).map(toChassis), still) - moving.radius;
+  if (still.shape !== 'box') return toObstacle(spine(still).map(toAxle), moving) - still.radius;
+  const alongEdges = (of: Box, seen: (p: Point) => Point, other: Box) =>
+    Math.min(...edges(of).map((edge) => toObstacle(edge.map(seen), other)));
+  return Math.min(alongEdges(moving, toChassis, still), alongEdges(still, toAxle, moving));
+}
+
+type Box = Extract<Obstacle, { shape: 'box' }>;
+
+const spine = (o: Exclude<Obstacle, Box>): Point[] =>
+  o.shape === 'sphere' ? [o.centre, o.centre] : [o.from, o.to];
+
+function edges({ min, max }: Box): Point[][] {
+  const corner = (i: number): Point => [0, 1, 2].map((k) => ((i >> k) & 1 ? max[k]! : min[k]!)) as Point;
+  const pairs = [0, 1, 2, 3, 4, 5, 6, 7].flatMap((i) =>
+    [1, 2, 4].filter((bit) => !(i & bit)).map((bit) => [corner(i), corner(i | bit)]),
+  );
+  return pairs;
 }
 
 function toObstacle(path: Point[], obstacle: Obstacle): number {

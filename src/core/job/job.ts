@@ -2,12 +2,20 @@ import type { BarSpec } from '@/core/fabricate/bar';
 import { distance } from '@/core/kinematics/linkage';
 import type { LocateInput } from '@/core/locate/types';
 import { withMember } from '@/core/locate/lateralBar';
+import { axialRate, jointsOf, type MemberJoints } from '@/core/joints/joints';
 import { measured, measuredAcross } from '@/core/measure/readings';
-import { linksOf, partnerOf, withMount } from '@/core/rig/members';
-import type { LinkMember, Obstacle, Travel } from '@/core/rig/schema';
+import {
+  DRIVESHAFT,
+  isLink,
+  linksOf,
+  partnerOf,
+  STEERING,
+  withMount,
+  type MountChange,
+} from '@/core/rig/members';
+import type { LinkMember, Obstacle, Rig, Travel } from '@/core/rig/schema';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
-import type { MountChange } from '@/core/verdict';
-import { layoutEnd, PANHARD, PATTERNS, type BarLayout } from '@/core/layouts/patterns';
+import { layoutEnd, layOut, PANHARD, type LayoutId, type PatternSize } from '@/core/layouts/patterns';
 import type { Job, Use } from './schema';
 
 /** Height of the centre of gravity until it is typed, mm: about the height of a camshaft. */
@@ -41,6 +49,10 @@ export function newJob(id: string, name: string, tape: Tape): Job {
     laidOut: false,
     typed: {},
     readings: {},
+    joints: {},
+    holes: {},
+    shaft: { room: {}, ratio: 3.5 },
+    cornerG: 0.8,
     locate: { school: 'ride', adjuster: 'frame', shiftLimit: SHIFT_LIMITS.street },
     cut: {
       thread: '3/4-16',
@@ -60,42 +72,65 @@ export function newJob(id: string, name: string, tape: Tape): Job {
  * layout's pattern; mounts that were stay where they were put.
  */
 export function withReadings(job: Job): Job {
-  const { readings, rig, cut } = job;
-  const tireRadius = measuredAcross(readings, 'tireRadius');
-  const track = measured(readings, 'track').mm;
-  const wheelbase = measuredAcross(readings, 'wheelbase');
-  const cover = measured(readings, 'cover').mm;
-  const pattern = job.laidOut ? rig : PATTERNS[job.layout]({ tireRadius, track, cover, tubeOd: cut.tube.od });
-  const { members, steering } = pattern;
+  const { rig } = job;
+  const size = patternSize(job);
+  const { tireRadius, track, cover, tubeOd } = size;
+  const wheelbase = measuredAcross(job.readings, 'wheelbase');
+  const laid = job.laidOut ? rig : { ...bare(rig), ...layOut(job.layout, size) };
+  const sized = withMember(laid, PANHARD, (bar) => ({ ...bar, od: tubeOd }));
+  const obstacles = [...axleObstacles(job, tireRadius, track, cover), ...ownObstacles(rig)];
+  const cgHeight = rig.cgHeight ?? CG_STAND_IN;
+  return { ...job, rig: { ...sized, tireRadius, track, wheelbase, cgHeight, obstacles } };
+}
+
+/** What patterns are scaled to, from the readings of a job. */
+export const patternSize = ({ readings, cut }: Job): PatternSize => ({
+  tireRadius: measuredAcross(readings, 'tireRadius'),
+  track: measured(readings, 'track').mm,
+  cover: measured(readings, 'cover').mm,
+  tubeOd: cut.tube.od,
+});
+
+/** A rig without what a layout brings. */
+function bare(rig: Rig): Rig {
   const rest = { ...rig };
   delete rest.steering;
-  const laid = { ...rest, members, ...(steering ? { steering } : {}), cgHeight: rig.cgHeight ?? CG_STAND_IN };
-  const sized = withMember(laid, PANHARD, (bar) => ({ ...bar, od: cut.tube.od }));
-  return {
-    ...job,
-    rig: { ...sized, tireRadius, track, wheelbase, obstacles: axleObstacles(job, tireRadius, track, cover) },
-  };
+  delete rest.driveshaft;
+  return rest;
 }
 
 /**
  * The job laid out anew in another layout, from its pattern: what was typed for the old members goes, what was measured on
  * the car stays.
  */
-export function withLayout(job: Job, layout: BarLayout): Job {
-  const own = new Set(job.rig.members.map((m) => m.id));
-  const typed = Object.fromEntries(
-    Object.entries(job.typed).filter(([path]) => !own.has(path.split('/')[0]!)),
-  );
-  return withReadings({ ...job, layout, laidOut: false, typed, rig: { ...job.rig, end: layoutEnd(layout) } });
+export function withLayout(job: Job, layout: LayoutId): Job {
+  const gone = new Set([...job.rig.members.map((m) => m.id), STEERING, DRIVESHAFT]);
+  const kept = <T>(of: Record<string, T>): Record<string, T> =>
+    Object.fromEntries(Object.entries(of).filter(([path]) => !gone.has(path.split('/')[0]!)));
+  const fresh = {
+    ...job,
+    typed: kept(job.typed),
+    joints: {},
+    holes: {},
+    cut: { ...job.cut, member: undefined },
+  };
+  return withReadings({ ...fresh, layout, laidOut: false, rig: { ...job.rig, end: layoutEnd(layout) } });
 }
+
+const COVER = 'differential cover';
+const TUBE = 'axle tube';
+
+/** What the builder has put in the way: all that does not follow from readings. */
+export const ownObstacles = (rig: Rig): Obstacle[] =>
+  (rig.obstacles ?? []).filter((o) => o.id !== COVER && o.id !== TUBE);
 
 /** The axle's own housing, as far as it was measured: what a lateral bar hits first. */
 function axleObstacles({ readings }: Job, tireRadius: number, track: number, cover: number): Obstacle[] {
   const reach = track / 2 - measured(readings, 'tireWidth').mm / 2;
   return [
-    { id: 'differential cover', on: 'axle', shape: 'sphere', centre: [0, 0, tireRadius], radius: cover },
+    { id: COVER, on: 'axle', shape: 'sphere', centre: [0, 0, tireRadius], radius: cover },
     {
-      id: 'axle tube',
+      id: TUBE,
       on: 'axle',
       shape: 'capsule',
       from: [0, reach, tireRadius],
@@ -114,8 +149,32 @@ const SHORTEST_BAR = 1;
  */
 export function withMounts(job: Job, changes: MountChange[]): Job {
   const rig = changes.reduce(withMount, job.rig);
-  const collapsed = linksOf(rig).some((m) => distance(m.chassis, m.axle) < SHORTEST_BAR);
-  return collapsed ? job : { ...job, laidOut: true, rig };
+  return collapsed(rig) ? job : { ...job, laidOut: true, rig };
+}
+
+/** Whether both ends of some bar stand on one point. */
+const collapsed = (rig: Rig): boolean =>
+  rig.members.some((m) =>
+    m.type === 'link'
+      ? distance(m.chassis, m.axle) < SHORTEST_BAR
+      : m.type === 'watts'
+        ? (['top', 'bottom'] as const).some(
+            (k) =>
+              distance(m.crank[k], m.ends[k]) < SHORTEST_BAR || distance(m.crank[k], m.pivot) < SHORTEST_BAR,
+          )
+        : m.type === 'leaf' && distance(m.frontEye, m.seat) < SHORTEST_BAR,
+  );
+
+/** The job with other joints in a link, whose stiffness follows from them; on both sides where asked. */
+export function withJoints(job: Job, member: string, change: Partial<MemberJoints>, alike: boolean): Job {
+  const partner = alike ? partnerOf(member) : null;
+  const ids = [member, ...(partner ? [partner] : [])];
+  const joints = { ...job.joints };
+  for (const id of ids) joints[id] = { ...jointsOf(joints, id), ...change };
+  const members = job.rig.members.map((m) =>
+    ids.includes(m.id) && isLink(m) ? { ...m, rate: axialRate(joints[m.id]!) } : m,
+  );
+  return { ...job, laidOut: true, joints, rig: { ...job.rig, members } };
 }
 
 /** The same changes with their like on the other side of the car, for members that come in pairs. */
@@ -127,8 +186,15 @@ export function onBothSides(job: Job, changes: MountChange[]): MountChange[] {
   });
 }
 
-export function panhard(job: Job): LinkMember {
-  return linksOf(job.rig).find((m) => m.id === PANHARD)!;
+/** The bar across the car; null in layouts that hold the axle sideways by other means. */
+export function panhard({ rig }: Job): LinkMember | null {
+  return linksOf(rig).find((m) => m.id === PANHARD) ?? null;
+}
+
+/** The bar on the saw: the one chosen, or the one across the car, or the first there is. */
+export function workBar(job: Job): LinkMember {
+  const links = linksOf(job.rig);
+  return links.find((m) => m.id === job.cut.member) ?? panhard(job) ?? links[0]!;
 }
 
 export function travelOf(job: Job): { bump: number; droop: number } {
@@ -142,6 +208,9 @@ export function locateInput(job: Job, rocker: Travel): LocateInput {
     tireWidth: measured(job.readings, 'tireWidth').mm,
     shiftLimit: job.locate.shiftLimit,
     school: job.locate.school,
+    joints: job.joints,
+    room: job.shaft.room,
+    loads: { cornerG: job.cornerG, axleRatio: job.shaft.ratio },
     tape: job.tape,
     rocker,
     use: job.use,

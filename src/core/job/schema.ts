@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { THREAD_NAMES } from '@/core/fabricate/threads';
-import { BAR_LAYOUTS } from '@/core/layouts/patterns';
+import { BRACKETS_STAND, JOINT_NAMES } from '@/core/joints/joints';
+import { LAYOUT_IDS } from '@/core/layouts/patterns';
 import { SCHOOLS } from '@/core/locate/schools';
 import { READING_KEYS } from '@/core/measure/quantities';
 import { rigSchema } from '@/core/rig/schema';
@@ -35,6 +36,8 @@ const barEndSchema = z.strictObject({
 });
 
 const cutSchema = z.strictObject({
+  /** the bar on the saw; without it, the one across the car */
+  member: text(60).optional(),
   thread: z.enum(THREAD_NAMES),
   leftHandEnd: z.enum(BRACKETS),
   engagementRule: mm.min(0),
@@ -74,6 +77,25 @@ const rideSchema = z.strictObject({
   rounds: z.array(roundSchema).max(200),
 });
 
+const jointsSchema = z.strictObject({
+  chassis: z.enum(JOINT_NAMES),
+  axle: z.enum(JOINT_NAMES),
+  brackets: z.enum(BRACKETS_STAND),
+});
+
+/** A row of holes up a bracket: the height of the lowest, the step from hole to hole, how many. */
+const holesSchema = z.strictObject({
+  lowest: mm,
+  pitch: mm.positive(),
+  count: z.number().int().min(2).max(20),
+});
+
+/** Room of the slip yoke at ride height, as far as it was measured; turns of the shaft for one of the wheels. */
+const shaftSchema = z.strictObject({
+  room: z.strictObject({ in: mm.min(0).optional(), out: mm.min(0).optional() }),
+  ratio: z.number().min(1).max(20),
+});
+
 export const jobSchema = z.strictObject({
   format: z.literal('pellik.job'),
   version: z.literal(1),
@@ -81,7 +103,7 @@ export const jobSchema = z.strictObject({
   name: text(120),
   car: text(200),
   use: z.enum(USES),
-  layout: z.enum(BAR_LAYOUTS),
+  layout: z.enum(LAYOUT_IDS),
   tape: z.enum(TAPES),
   notes: text(20_000),
   rig: rigSchema,
@@ -90,6 +112,13 @@ export const jobSchema = z.strictObject({
   /** what was typed for a value, by the value's path */
   typed: z.record(text(120), typed),
   readings: readingsSchema,
+  /** what each link is jointed with; without an entry, rod ends in brackets turned to the bar */
+  joints: z.record(text(60), jointsSchema).default({}),
+  /** brackets with holes, by mount: `panhard/chassis` */
+  holes: z.record(text(80), holesSchema).default({}),
+  shaft: shaftSchema.default({ room: {}, ratio: 3.5 }),
+  /** sideways acceleration of the steady corner that loads are reckoned with, g */
+  cornerG: z.number().min(0.1).max(3).default(0.8),
   locate: z.strictObject({ school: z.enum(SCHOOLS), adjuster: z.enum(ADJUSTERS), shiftLimit: mm.positive() }),
   cut: cutSchema,
   weld: weldSchema,
@@ -103,4 +132,5 @@ export type JointState = (typeof JOINT_STATES)[number];
 export type Bracket = (typeof BRACKETS)[number];
 export type WeldEvent = z.infer<typeof weldEventSchema>;
 export type Use = (typeof USES)[number];
+export type Holes = z.infer<typeof holesSchema>;
 export type Round = z.infer<typeof roundSchema>;

@@ -6,9 +6,6 @@ import { compileLinkage } from './linkage';
 import { describePose, rideAttitude, type Pose, type SweptPose } from './pose';
 import { PoseSolver } from './solver';
 
-type Warning = { code: string; where: string; message: string };
-export type Answer = { ride: Pose; sweep: SweptPose[]; loads?: LoadAnswer[]; warnings: Warning[] };
-
 /** A rig made ready to be moved: ask it for poses one after another. */
 export type MovingRig = {
   ride: Pose;
@@ -55,23 +52,6 @@ export function setInMotion(rig: Rig): MovingRig {
     return solveLoad(rig, solver, load);
   };
   return { ride, at, under };
-}
-
-/**
- * Solves a rig at ride height and over its sweep. The same function serves the command, the server and the screen.
- *
- * @throws InputError for a rig that is under-constrained or cannot be assembled
- */
-export function solveRig(rig: Rig): Answer {
-  const { ride, at, under } = setInMotion(rig);
-  const answer: Answer = { ride, sweep: (rig.sweep ?? []).map(at), warnings: [] };
-  if (rig.loads) answer.loads = rig.loads.map((load, i) => carried(under(load), i));
-  return answer;
-}
-
-function carried(answer: LoadAnswer | null, index: number): LoadAnswer {
-  if (answer) return answer;
-  throw new InputError(`loads[${index}]`, 'the members and springs cannot carry it; check the spring seats');
 }
 
 function farthest(left: number, right: number, wantedLeft: number, wantedRight: number): number {

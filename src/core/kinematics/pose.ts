@@ -93,9 +93,13 @@ export function describePose(rig: Rig, solver: PoseSolver, ride: RideAttitude): 
   }
   if (rig.driveshaft) pose.driveshaft = describeDriveshaft(rig.driveshaft, pose, rig.tireRadius);
   if (rig.steering && rig.end === 'front') pose.bumpSteerDeg = bumpSteer(rig.steering, pose, rig.tireRadius);
-  if (rig.obstacles) pose.clearance = clearances(rig, pose);
+  if (hasGaps(rig)) pose.clearance = clearances(rig, pose);
   return pose;
 }
+
+/** Whether a rig states anything between which a gap could be measured. */
+const hasGaps = ({ members, obstacles }: Rig): boolean =>
+  obstacles !== undefined || members.filter((m) => m.type === 'link' && m.od !== undefined).length > 1;
 
 type Motion = { vx: number; vy: number; vz: number; wx: number; wy: number; wz: number };
 

@@ -54,6 +54,8 @@ const MEMBER_NAMES: Record<string, string> = {
   upper: 'upper link',
   'torque-arm': 'torque arm',
   watts: 'crank',
+  steering: 'drag link',
+  driveshaft: 'driveshaft',
 };
 
 /** A member by the words of the trade: `lower-left` is the left lower link. */

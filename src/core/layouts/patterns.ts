@@ -4,7 +4,7 @@ import type { LinkMember, Member, Point, Rig } from '@/core/rig/schema';
 export type PatternSize = { tireRadius: number; track: number; cover: number; tubeOd: number };
 
 /** What a layout brings to a rig. */
-export type Pattern = { members: Member[]; steering?: Rig['steering'] };
+type Pattern = { members: Member[]; steering?: Rig['steering']; driveshaft?: Rig['driveshaft'] };
 
 /** The id of the bar that a layout lays out as its lateral bar. */
 export const PANHARD = 'panhard';
@@ -19,13 +19,7 @@ const penFor =
   ({ tireRadius, track }: PatternSize): Pen =>
   (x, share, aboveCentre) => [Math.round(x), Math.round(share * track), Math.round(tireRadius + aboveCentre)];
 
-const link = (id: string, chassis: Point, axle: Point, rest: Partial<LinkMember> = {}): LinkMember => ({
-  type: 'link',
-  id,
-  chassis,
-  axle,
-  ...rest,
-});
+const link = (id: string, chassis: Point, axle: Point): LinkMember => ({ type: 'link', id, chassis, axle });
 
 /** Two links alike, left and right. */
 const pair = (
@@ -43,10 +37,16 @@ const pair = (
     link(`${id}-${side}`, at(chassis[0], s * chassis[1], chassis[2]), at(axle[0], s * axle[1], axle[2])),
   );
 
+/** A pattern with every bar of the same tube, so that what comes near it can be told. */
+const ofTube = (pattern: Pattern, od: number): Pattern => ({
+  ...pattern,
+  members: pattern.members.map((m) => (m.type === 'link' ? { ...m, od } : m)),
+});
+
 /** Level, just above the axle's centre, behind the cover, as long as fits inside the tyres. */
 function panhardBar(at: Pen, size: PatternSize): LinkMember {
   const behind = -(size.cover + size.tubeOd / 2 + 19);
-  return link(PANHARD, at(behind, 0.33, 30), at(behind, -0.33, 30), { od: size.tubeOd });
+  return link(PANHARD, at(behind, 0.33, 30), at(behind, -0.33, 30));
 }
 
 /** Two lower links, low and wide. */
@@ -96,7 +96,7 @@ function parallelFourLink(size: PatternSize): Pattern {
 /** The same links, held sideways by a bar run diagonally from one frame rail to the other end of the axle. */
 function diagonalTrackBar(size: PatternSize): Pattern {
   const at = penFor(size);
-  const diagonal = link(PANHARD, at(500, 0.3, 20), at(40, -0.3, 0), { od: size.tubeOd });
+  const diagonal = link(PANHARD, at(500, 0.3, 20), at(40, -0.3, 0));
   return { members: [...parallelFourLink(size).members.slice(0, 4), diagonal] };
 }
 
@@ -130,7 +130,7 @@ function ladderBarsPanhard(size: PatternSize): Pattern {
 
 function ladderBarsDiagonal(size: PatternSize): Pattern {
   const at = penFor(size);
-  const diagonal = link(PANHARD, at(620, 0.24, -20), at(90, -0.26, -20), { od: size.tubeOd });
+  const diagonal = link(PANHARD, at(620, 0.24, -20), at(90, -0.26, -20));
   return { members: [...arms('ladder', at, [800, 0.3, -110]), diagonal] };
 }
 
@@ -162,7 +162,7 @@ function leafPanhard(size: PatternSize): Pattern {
 function frontBars(at: Pen, size: PatternSize): { trackBar: LinkMember; steering: Rig['steering'] } {
   const ahead = size.cover + size.tubeOd / 2 + 19;
   return {
-    trackBar: link(PANHARD, at(ahead, 0.31, 60), at(ahead, -0.29, 40), { od: size.tubeOd }),
+    trackBar: link(PANHARD, at(ahead, 0.31, 60), at(ahead, -0.29, 40)),
     steering: {
       pitman: at(ahead + 90, 0.3, 90),
       knuckle: at(ahead + 90, -0.3, 70),
@@ -191,7 +191,7 @@ function frontRadiusArms(size: PatternSize): Pattern {
 }
 
 /** Every layout Pellik can draw from nothing, by id. */
-export const PATTERNS = {
+const PATTERNS = {
   'three-link-panhard': threeLinkPanhard,
   'three-link-watts': threeLinkWatts,
   'triangulated-four-link': triangulatedFourLink,
@@ -209,11 +209,22 @@ export const PATTERNS = {
 export type LayoutId = keyof typeof PATTERNS;
 export const LAYOUT_IDS = Object.keys(PATTERNS) as [LayoutId, ...LayoutId[]];
 
-/** Layouts whose axle is held sideways by a bar that is laid out, cut and turned: those a job can be made of. */
-export type BarLayout = Exclude<LayoutId, 'three-link-watts' | 'triangulated-four-link'>;
-export const BAR_LAYOUTS = LAYOUT_IDS.filter(
-  (id): id is BarLayout => id !== 'three-link-watts' && id !== 'triangulated-four-link',
-) as [BarLayout, ...BarLayout[]];
+/** A shaft with two joints, both yokes leaning alike: tail of the transmission down, nose of the pinion up. */
+function driveshaft(size: PatternSize): Rig['driveshaft'] {
+  const at = penFor(size);
+  return {
+    transmission: at(1280, 0, 90),
+    transmissionAngleDeg: -2.5,
+    pinion: at(290, 0, 25),
+    pinionAngleDeg: -2.5,
+  };
+}
+
+/** A layout at its usual proportions, scaled to a car. */
+export function layOut(layout: LayoutId, size: PatternSize): Pattern {
+  const pattern = ofTube(PATTERNS[layout](size), size.tubeOd);
+  return layoutEnd(layout) === 'rear' ? { ...pattern, driveshaft: driveshaft(size) } : pattern;
+}
 
 /** Which end of the car a layout is for. */
 export const layoutEnd = (layout: LayoutId): Rig['end'] => (layout.startsWith('front-') ? 'front' : 'rear');

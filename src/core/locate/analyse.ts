@@ -1,47 +1,76 @@
-import { setInMotion } from '@/core/kinematics/answer';
+import { setInMotion, type MovingRig } from '@/core/kinematics/answer';
+import { gravestFirst } from '@/core/verdict';
 import { checkLateralBar } from './checks';
-import { describeBar, findLateralBar } from './lateralBar';
-import { closestApproach } from './closest';
+import { closestApproaches } from './closest';
 import { curvePoint } from './curve';
+import { solveStandardLoads } from './loads';
+import { checkLateral } from './lateralChecks';
+import { describeBar, findLateralBar } from './lateralBar';
 import { checkLinks } from './linkChecks';
 import { findLinks } from './linkFindings';
+import { checkRoom } from './roomChecks';
 import { compareSchools } from './schools';
 import type { LocateInput, LocateResult } from './types';
+import type { Rig } from '@/core/rig/schema';
 
 const CURVE_STEPS = 48;
+/** Gaps change slowly over the travel: they are looked at on every fourth pose of the curve. */
+const GAP_EVERY = 4;
 
 /**
  * Everything Locate shows of one geometry. One pass: ride, the travel curve, the ghosts, the rocker's pose, clearances,
- * schools and verdicts; light enough to follow a dragged mount.
+ * schools, loads and verdicts; light enough to follow a dragged mount.
  *
  * @throws InputError when the members cannot hold the axle or be assembled
  */
 export function analyseLocate(input: LocateInput): LocateResult {
-  const { rig, bump, droop, rocker } = input;
-  const { ride, at } = setInMotion(rig);
-  const member = findLateralBar(rig);
+  const { rig, rocker } = input;
+  const moving = setInMotion(bare(rig));
+  const { ride, at } = moving;
+  const { curve, ghosts } = travel(input, moving);
+  const poses = [...curve, ghosts.leftUp, ghosts.rightUp];
+  const gaps = closestApproaches(
+    rig,
+    poses.filter((_, i) => i % GAP_EVERY === 0 || i > CURVE_STEPS),
+  );
+  const bar = findLateralBar(rig);
+  const links = findLinks(input, ride, poses, bar);
+  const found = {
+    bar: bar && describeBar(bar),
+    ride,
+    curve: curve.map(curvePoint),
+    ghosts,
+    current: at(rocker),
+    gaps,
+    links,
+  };
+  return {
+    ...found,
+    schools: bar && compareSchools(input, bar.id),
+    verdicts: gravestFirst(bar ? checkLateralBar(input, found, bar) : checkLateral(input, found)),
+    linkVerdicts: gravestFirst(checkLinks(input, links)),
+    roomVerdicts: gravestFirst(checkRoom(input, found, bar)),
+    loads: solveStandardLoads(input, moving),
+  };
+}
+
+/** Poses of both wheels together from droop to bump, and of the ends of the travel that the bay ghosts. */
+function travel({ bump, droop }: LocateInput, { at }: MovingRig) {
   const curve = Array.from({ length: CURVE_STEPS + 1 }, (_, i) => {
     const lift = -droop + ((bump + droop) * i) / CURVE_STEPS;
     return at({ left: lift, right: lift });
   });
   const ghosts = {
-    bump: at({ left: bump, right: bump }),
-    droop: at({ left: -droop, right: -droop }),
+    bump: curve[CURVE_STEPS]!,
+    droop: curve[0]!,
     leftUp: at({ left: bump, right: -droop }),
+    rightUp: at({ left: -droop, right: bump }),
   };
-  const rightUp = at({ left: -droop, right: bump });
-  const closest = closestApproach(rig, member.id, [...curve, ghosts.leftUp, rightUp]);
-  const links = findLinks(rig, ride, [...curve, ghosts.leftUp, rightUp], member.id);
-  const result = {
-    links,
-    linkVerdicts: checkLinks(input, links),
-    bar: describeBar(member),
-    ride,
-    curve: curve.map(curvePoint),
-    ghosts,
-    current: at(rocker),
-    closest,
-    schools: compareSchools(input, member.id),
-  };
-  return { ...result, verdicts: checkLateralBar(input, result) };
+  return { curve, ghosts };
+}
+
+/** Gaps are looked at here on their own terms: with nothing near and bars without thickness, poses do not each find them again. */
+function bare(rig: Rig): Rig {
+  const members = rig.members.map((m) => (m.type === 'link' ? { ...m, od: undefined } : m));
+  return { ...rig, members, obstacles: undefined };
 }

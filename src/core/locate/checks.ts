@@ -3,10 +3,12 @@ import type { LinkMember } from '@/core/rig/schema';
 import { setInMotion } from '@/core/kinematics/answer';
 import { formatDegrees, sayLength } from '@/core/units/format';
 import { division } from '@/core/units/tape';
-import type { MountChange, Remedy, State, Verdict } from '@/core/verdict';
-import { closestApproach } from './closest';
-import { withMount } from '@/core/rig/members';
-import { findLateralBar, withMember, type LateralBar } from './lateralBar';
+import type { Remedy, Verdict } from '@/core/verdict';
+import { closestApproaches } from './closest';
+import { withMount, type MountChange } from '@/core/rig/members';
+import { LEAST_CLEARANCE, sayGap } from './gaps';
+import { checkMigration, checkReach, sideMost } from './lateralChecks';
+import { withMember, type LateralBar } from './lateralBar';
 import { sidewaysOverTravel, wantedRise } from './schools';
 import type { ClosestApproach, CurvePoint, LocateInput } from './types';
 
@@ -15,40 +17,29 @@ const LEVEL = 3.2;
 const LEVEL_STOP = 50;
 const PARALLEL = 6.4;
 const PARALLEL_STOP = 38;
-const LEAST_CLEARANCE = 12.7;
 const TYRE_CLEARANCE = 25.4;
 
-type Findings = { bar: LateralBar; ride: Pose; curve: CurvePoint[]; closest: ClosestApproach | null };
+type Findings = { bar: LateralBar | null; ride: Pose; curve: CurvePoint[]; gaps: ClosestApproach[] };
 
-/** Looks over a lateral bar in its whole travel. The gravest verdict comes first. */
-export function checkLateralBar(input: LocateInput, found: Findings): Verdict[] {
-  const bar = findLateralBar(input.rig);
-  const verdicts = [
-    checkReach(input, found, bar),
+/** Looks over a lateral bar in its whole travel. */
+export function checkLateralBar(input: LocateInput, found: Findings, bar: LinkMember): Verdict[] {
+  const shape = found.bar!;
+  return [
+    checkReach(input, found.curve),
     checkEnds(input, bar),
-    checkCrossing(input, bar),
-    checkLevel(input, found, bar),
-    checkLength(input, found, bar),
-    checkPlan(input, found, bar),
-    checkClearance(input, found),
-  ].filter((v) => v !== null);
-  const gravity: Record<State, number> = { stop: 0, look: 1, ok: 2 };
-  return verdicts.sort((a, b) => gravity[a.state] - gravity[b.state]);
-}
-
-function checkReach(input: LocateInput, { curve }: Findings, bar: LinkMember): Verdict | null {
-  const end = curve.find((p) => p.lost !== undefined);
-  if (end?.lost === undefined) return null;
-  return {
-    id: 'reach',
-    state: 'stop',
-    title: 'The axle cannot follow its whole travel.',
-    reason: `${end.lost === bar.id ? 'The bar' : `“${end.lost}”`} runs out ${sayLength(Math.abs(end.lift), input.tape)} ${end.lift > 0 ? 'above' : 'below'} ride height.`,
-    remedies: [{ text: 'Move its ends farther apart, or limit the travel.' }],
-  };
+    checkCrossing(bar),
+    checkLevel(input, shape, found.curve, bar),
+    checkLength(input, shape, found.curve, bar),
+    checkPlan(input, shape, bar),
+    checkClearance(input, found, bar),
+    checkMigration(input, found.curve, bar.id),
+  ]
+    .filter((v) => v !== null)
+    .map((v) => ({ where: bar.id, ...v }));
 }
 
 function checkEnds(input: LocateInput, bar: LinkMember): Verdict | null {
+  if (input.tireWidth === null) return null;
   const tyreInside = input.rig.track / 2 - input.tireWidth / 2;
   for (const end of ['chassis', 'axle'] as const) {
     const out = Math.abs(bar[end][1]);
@@ -74,7 +65,7 @@ function checkEnds(input: LocateInput, bar: LinkMember): Verdict | null {
   return null;
 }
 
-function checkCrossing(input: LocateInput, bar: LinkMember): Verdict | null {
+function checkCrossing(bar: LinkMember): Verdict | null {
   const { chassis, axle, id } = bar;
   if (chassis[1] * axle[1] >= 0) {
     const side = axle[1] > 0 ? 'left' : 'right';
@@ -109,7 +100,7 @@ function checkCrossing(input: LocateInput, bar: LinkMember): Verdict | null {
   return null;
 }
 
-function checkLevel(input: LocateInput, { bar, curve }: Findings, member: LinkMember): Verdict {
+function checkLevel(input: LocateInput, bar: LateralBar, curve: CurvePoint[], member: LinkMember): Verdict {
   const { tape, school, bump, droop } = input;
   const wanted = wantedRise(school, bump, droop);
   const error = bar.rise - wanted;
@@ -144,7 +135,7 @@ function checkLevel(input: LocateInput, { bar, curve }: Findings, member: LinkMe
   };
 }
 
-function checkLength(input: LocateInput, { bar, curve }: Findings, member: LinkMember): Verdict {
+function checkLength(input: LocateInput, bar: LateralBar, curve: CurvePoint[], member: LinkMember): Verdict {
   const { tape, shiftLimit } = input;
   const most = sideMost(curve);
   if (most <= shiftLimit + 1e-6) {
@@ -182,7 +173,7 @@ function lengthRemedies(input: LocateInput, member: LinkMember): Remedy[] {
     return [{ text: 'Level it: that alone is enough', changes: [levelled] }];
   }
   const outward = -Math.sign(member.axle[1]) || 1;
-  const farthest = outward * (rig.track / 2 - input.tireWidth / 2 - TYRE_CLEARANCE);
+  const farthest = outward * (rig.track / 2 - (input.tireWidth ?? 0) / 2 - TYRE_CLEARANCE);
   if (mostWith(farthest) > shiftLimit) {
     const best = Math.abs(farthest - member.axle[1]);
     return [
@@ -209,7 +200,7 @@ function lengthRemedies(input: LocateInput, member: LinkMember): Remedy[] {
   ];
 }
 
-function checkPlan(input: LocateInput, { bar }: Findings, member: LinkMember): Verdict | null {
+function checkPlan(input: LocateInput, bar: LateralBar, member: LinkMember): Verdict | null {
   const { tape } = input;
   if (member.chassis[0] * member.axle[0] < 0) return null; // crossed ends are reported as such
   const off = Math.abs(bar.sweep);
@@ -243,73 +234,34 @@ function checkPlan(input: LocateInput, { bar }: Findings, member: LinkMember): V
   };
 }
 
-function checkClearance(input: LocateInput, { closest }: Findings): Verdict | null {
+/** The tightest place of the bar; the rest of what is near is looked at with everything else that needs room. */
+function checkClearance(input: LocateInput, { gaps }: Findings, bar: LinkMember): Verdict | null {
+  const closest = gaps.find((g) => g.member === bar.id || g.obstacle === bar.id);
   if (!closest) return null;
-  const { tape } = input;
-  const { left, right } = closest.at;
-  const near =
-    Math.abs(left - right) > 1
-      ? `with the ${left > right ? 'left' : 'right'} wheel up`
-      : placeInTravel(left, input);
-  const clear = closest.distance >= LEAST_CLEARANCE - 1e-6;
-  const backward = findLateralBar(input.rig).axle[0] <= 0;
-  const away = clear ? 0 : distanceAway(input, closest, backward ? -1 : 1);
-  return {
-    id: 'clearance',
-    state: clear ? 'ok' : closest.distance <= 0 ? 'stop' : 'look',
-    title: clear
-      ? 'Clears the axle, bump to droop.'
-      : closest.distance <= 0
-        ? `Bar hits the ${closest.obstacle} ${near}.`
-        : `Only ${sayLength(closest.distance, tape)} to the ${closest.obstacle} ${near}.`,
-    reason: clear
-      ? `Closest: ${closest.obstacle}, ${sayLength(closest.distance, tape)}, ${near}. Tank, exhaust and floor are for your own eyes.`
-      : `Leave at least ${sayLength(LEAST_CLEARANCE, tape)}: fingers should fit, at every height of the axle.`,
-    remedies: clear
-      ? []
-      : [
-          {
-            text: `Move both ends ${sayLength(away, tape)} farther ${backward ? 'behind' : 'ahead of'} the axle`,
-            changes: shiftBoth(input, backward ? -away : away),
-          },
-        ],
-  };
+  const said = sayGap(input, closest, bar.id);
+  if (said.state === 'ok') return said;
+  const way = bar.axle[0] <= 0 ? -1 : 1;
+  const away = distanceAway(input, closest, bar, way);
+  const text = `Move both ends ${sayLength(away, input.tape)} farther ${way < 0 ? 'behind' : 'ahead of'} the axle`;
+  return { ...said, remedies: [{ text, changes: shiftBoth(bar, way * away) }] };
 }
 
 /** How far both ends must move away from the axle, lengthwise, for the bar to clear; to the next line of the tape. */
-function distanceAway(input: LocateInput, closest: ClosestApproach, way: 1 | -1): number {
+function distanceAway(input: LocateInput, closest: ClosestApproach, bar: LinkMember, way: 1 | -1): number {
   const { rig, bump, droop, tape } = input;
   const { at } = setInMotion(rig);
   const poses = [closest.at, { left: bump, right: bump }, { left: -droop, right: -droop }].map(at);
-  const id = findLateralBar(rig).id;
   let away = 0;
   let gap = closest.distance;
   // The gap grows by no more than the bar is moved, so these steps come up to the limit and never past it.
   for (let i = 0; i < 30 && gap < LEAST_CLEARANCE - 0.01; i++) {
     away += LEAST_CLEARANCE - gap;
-    const shifted = shiftBoth(input, way * away).reduce(withMount, rig);
-    gap = closestApproach(shifted, id, poses)!.distance;
+    const shifted = shiftBoth(bar, way * away).reduce(withMount, rig);
+    const near = closestApproaches(shifted, poses);
+    gap = near.find((g) => g.member === bar.id || g.obstacle === bar.id)!.distance;
   }
   return Math.ceil(away / division(tape)) * division(tape);
 }
 
-function shiftBoth(input: LocateInput, dx: number): MountChange[] {
-  const member = findLateralBar(input.rig);
-  return (['chassis', 'axle'] as const).map((end) => ({
-    member: member.id,
-    end,
-    axis: 0,
-    mm: member[end][0] + dx,
-  }));
-}
-
-function placeInTravel(lift: number, { bump, droop, tape }: LocateInput): string {
-  if (lift > bump - 1) return 'at full bump';
-  if (lift < 1 - droop) return 'at full droop';
-  if (Math.abs(lift) < 2) return 'at ride height';
-  return `${sayLength(Math.abs(lift), tape)} ${lift > 0 ? 'up' : 'down'} from ride height`;
-}
-
-function sideMost(curve: CurvePoint[]): number {
-  return Math.max(...curve.map((p) => (p.lost === undefined ? Math.abs(p.y) : Infinity)));
-}
+const shiftBoth = (bar: LinkMember, dx: number): MountChange[] =>
+  (['chassis', 'axle'] as const).map((end) => ({ member: bar.id, end, axis: 0, mm: bar[end][0] + dx }));

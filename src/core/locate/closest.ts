@@ -1,18 +1,21 @@
-import { barClearances } from '@/core/clearance/clearance';
-import { linksOf } from '@/core/rig/members';
+import { clearances } from '@/core/clearance/clearance';
 import { isReached, type SweptPose } from '@/core/kinematics/pose';
 import type { Rig } from '@/core/rig/schema';
 import type { ClosestApproach } from './types';
 
-/** Where in a set of poses a bar comes nearest to any obstacle; null when nothing is measured to come near. */
-export function closestApproach(rig: Rig, barId: string, poses: SweptPose[]): ClosestApproach | null {
-  const bar = linksOf(rig).find((m) => m.id === barId)!;
-  let closest: ClosestApproach | null = null;
+/** The last of a bar before its eye is its bracket's business, mm: three inches. */
+const BRACKET = 76;
+
+/** Where in a set of poses each pair of things comes nearest; the tightest pair first. */
+export function closestApproaches(rig: Rig, poses: SweptPose[]): ClosestApproach[] {
+  const nearest = new Map<string, ClosestApproach>();
   for (const pose of poses.filter(isReached)) {
-    for (const c of barClearances(rig, bar, pose)) {
-      if (!closest || c.distance < closest.distance)
-        closest = { ...c, at: { left: pose.left, right: pose.right } };
+    for (const gap of clearances(rig, pose, BRACKET)) {
+      const pair = `${gap.member}|${gap.obstacle}`;
+      const known = nearest.get(pair);
+      if (!known || gap.distance < known.distance)
+        nearest.set(pair, { ...gap, at: { left: pose.left, right: pose.right } });
     }
   }
-  return closest;
+  return [...nearest.values()].sort((a, b) => a.distance - b.distance);
 }

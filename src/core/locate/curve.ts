@@ -3,8 +3,18 @@ import type { CurvePoint, CurveValues } from './types';
 
 /** What of a pose is drawn over the travel. */
 export function curveValues(pose: Pose): CurveValues {
-  const { y, rollCentreHeight, antiSquatPct = null, rollSteer, pitchDeg, bumpSteerDeg = null } = pose;
-  return { y, rollCentreHeight, antiSquat: antiSquatPct, rollSteer, pitchDeg, bumpSteer: bumpSteerDeg };
+  return {
+    y: pose.y,
+    rollCentreHeight: pose.rollCentreHeight,
+    antiSquat: pose.antiSquatPct ?? null,
+    rollSteer: pose.rollSteer,
+    pitchDeg: pose.pitchDeg,
+    steerDeg: pose.steerDeg,
+    bumpSteer: pose.bumpSteerDeg ?? null,
+    plunge: pose.driveshaft?.plunge ?? null,
+    frontJoint: pose.driveshaft?.frontAngleDeg ?? null,
+    rearJoint: pose.driveshaft?.rearAngleDeg ?? null,
+  };
 }
 
 /** A curve is drawn at every movement of a drag: only what it shows crosses over from the worker. */

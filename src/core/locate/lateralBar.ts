@@ -1,4 +1,5 @@
 import { isLink, linksOf } from '@/core/rig/members';
+import { PANHARD } from '@/core/layouts/patterns';
 import type { LinkMember, Rig } from '@/core/rig/schema';
 
 /** The bar that locates the axle side to side, as a fabricator would describe it. mm, degrees. */
@@ -19,10 +20,26 @@ export type LateralBar = {
 
 const DEGREES = 180 / Math.PI;
 
-/** The member that runs most nearly straight across the car. */
-export function findLateralBar(rig: Rig): LinkMember {
-  return linksOf(rig).reduce((best, m) => (acrossness(m) > acrossness(best) ? m : best));
+/** Least share of its length that a bar must run across the car to be the one that holds the axle sideways. */
+const ACROSS = 0.5;
+/** A second bar nearly as much across, leaning the other way, makes a pair of the two. */
+const ALIKE = 0.8;
+
+/**
+ * The bar that holds the axle sideways: the one so named, else the one that runs most nearly across the car. Null where
+ * a crank does it, or a pair of links that lean against each other.
+ */
+export function findLateralBar(rig: Rig): LinkMember | null {
+  const links = linksOf(rig);
+  const named = links.find((m) => m.id === PANHARD);
+  if (named) return named;
+  const [best, next] = [...links].sort((a, b) => acrossness(b) - acrossness(a));
+  if (!best || acrossness(best) < ACROSS) return null;
+  const paired = next && acrossness(next) > ALIKE * acrossness(best) && lean(next) !== lean(best);
+  return paired ? null : best;
 }
+
+const lean = ({ chassis, axle }: LinkMember): number => Math.sign(axle[1] - chassis[1]);
 
 export function describeBar({ id, chassis, axle }: LinkMember): LateralBar {
   const [dx, dy, dz] = [chassis[0] - axle[0], chassis[1] - axle[1], chassis[2] - axle[2]];

@@ -2,7 +2,8 @@ import { formatDegrees, sayLength } from '@/core/units/format';
 import { division, type Tape } from '@/core/units/tape';
 import type { Rig } from '@/core/rig/schema';
 import type { Verdict } from '@/core/verdict';
-import type { LinkFindings, LocateInput } from './types';
+import { JOINTS } from '@/core/joints/joints';
+import type { BindFinding, JointFinding, LinkFindings, LocateInput } from './types';
 
 /**
  * Anti-squat that suits each use, per cent (common practice, no published source): less lets the tail squat and the tyre
@@ -19,8 +20,11 @@ const ANTI_SQUAT: Record<LocateInput['use'], [least: number, most: number]> = {
 /** Limits of the trade (common practice, no published source). */
 const ROLL_STEER = { least: -0.05, most: 0.1 };
 const PINION = 3;
-const JOINT = 15;
 const BUMP_STEER = 0.5;
+/** Drag link against track bar: what passes for alike, mm and degrees. */
+const DRAG_LINK = { length: 75, angle: 2 };
+/** Share of its swing that a joint may have used up at rest. */
+const COCKED = 0.4;
 /** How far members may have to give, mm: what any bushing does, and what only a very soft one can. */
 const BIND = { look: 1, stop: 6 };
 
@@ -32,8 +36,11 @@ export function checkLinks(input: LocateInput, found: LinkFindings): Verdict[] {
     checkPinion(input, found),
     checkBind(input, found),
     checkJoints(found),
+    checkCocked(found),
     checkBumpSteer(input, found),
-  ].filter((v) => v !== null);
+  ]
+    .filter((v) => v !== null)
+    .map((v) => ({ where: 'axle', ...v }));
 }
 
 function checkAntiSquat({ use, rig }: LocateInput, { antiSquat }: LinkFindings): Verdict | null {
@@ -112,30 +119,51 @@ function checkPinion({ rig }: LocateInput, { pinion }: LinkFindings): Verdict | 
 
 function checkBind({ tape }: LocateInput, { bind }: LinkFindings): Verdict | null {
   if (!bind) return null;
+  const { member, at } = bind;
   const give = `its bushings must give ${sayGive(bind.give, tape)}`;
+  const where = `${member}, ${at}`;
   if (bind.give < BIND.look) {
     return {
       id: 'bind',
+      where,
       state: 'ok',
       title: 'The members hardly fight each other.',
-      reason: `At most, ${bind.at}, the ${bind.member}: ${give}.`,
+      reason: `At most, ${at}, the ${member}: ${give}.`,
       remedies: [],
     };
   }
   const cannot = bind.give > BIND.stop;
   return {
     id: 'bind',
+    where,
     state: cannot ? 'stop' : 'look',
-    title: `The members fight each other ${bind.at}.`,
-    reason: `There are more of them than the axle has motions to hold. The ${bind.member} is asked for most: ${give}.${cannot ? ' No bushing does: something bends.' : ''}`,
-    remedies: [
-      {
-        text: bind.rigid
-          ? 'Arms rigid to the axle twist it in roll. Keep the travel short, bring their front joints nearer the middle, or let one arm turn on the axle tube.'
-          : 'Softer bushings at one end, or bring the links nearer to the same length and angle.',
-      },
-    ],
+    title: `The members fight each other ${at}.`,
+    reason: `There are more of them than the axle has motions to hold. The ${member} is asked for most: ${give}${whichGives(bind)}.${cannot ? ' No bushing does: something bends.' : ''}`,
+    remedies: [{ text: bindRemedy(bind) }],
   };
+}
+
+/** Of two joints in a row the softer gives more, by what each is to the whole. */
+function whichGives({ joints, force, give }: BindFinding): string {
+  if (!joints) return '';
+  const [softer, end] =
+    JOINTS[joints.chassis].rate <= JOINTS[joints.axle].rate
+      ? [JOINTS[joints.chassis], 'frame']
+      : [JOINTS[joints.axle], 'axle'];
+  if (joints.chassis === joints.axle) return ', half at each end';
+  const share = Math.min(1, force / softer.rate / give);
+  return `, ${Math.round(100 * share)} % of it the ${softer.name.toLowerCase()} at the ${end} end`;
+}
+
+function bindRemedy({ rigid, joints }: BindFinding): string {
+  if (rigid) {
+    return 'Arms rigid to the axle twist it in roll. Keep the travel short, bring their front joints nearer the middle, or let one arm turn on the axle tube.';
+  }
+  const angles = 'bring the links nearer to the same length and angle';
+  const soft = joints && (JOINTS[joints.chassis].soft || JOINTS[joints.axle].soft);
+  return soft
+    ? `The bushings are soft already: ${angles}.`
+    : `Rubber or polyurethane at one end, or ${angles}.`;
 }
 
 /** How far a bushing gives, to the finest line of the tape. */
@@ -144,40 +172,71 @@ export function sayGive(mm: number, tape: Tape): string {
   return mm < division(fine) / 2 ? `less than ${sayLength(division(fine), fine)}` : sayLength(mm, fine);
 }
 
+const END = { chassis: 'frame', axle: 'axle' } as const;
+const sayEye = ({ member, end }: JointFinding) => `${member}, ${END[end]} end`;
+
 function checkJoints({ joint }: LinkFindings): Verdict | null {
   if (!joint) return null;
-  const ok = joint.degrees <= JOINT;
+  const { degrees, swing, at } = joint;
+  const ok = degrees <= swing;
+  const kind = joint.joint.toLowerCase();
   return {
     id: 'joints',
-    state: ok ? 'ok' : 'look',
+    where: `${sayEye(joint)}, ${at}`,
+    state: ok ? 'ok' : 'stop',
     title: ok
       ? 'Every joint stays within its swing.'
-      : `The ${joint.member} swings ${formatDegrees(joint.degrees)} at its joint.`,
-    reason: ok
-      ? `Most: ${formatDegrees(joint.degrees)}, the ${joint.member}. A plain rod end allows about 15° each way, a soft bushing less.`
-      : 'A plain rod end allows about 15° each way, a soft bushing 5 to 10 in all; past that it is bent or torn.',
+      : `The joint of the ${sayEye(joint)}, is past its swing ${at}.`,
+    reason: `${ok ? `Most: ${sayEye(joint)}, ` : ''}${formatDegrees(degrees)}${ok ? ` ${at}` : ''}; a ${kind} allows about ${formatDegrees(swing)} each way${ok ? '' : ', past that it is bent or torn'}.`,
     remedies: ok
       ? []
-      : [{ text: 'A longer member swings less; misalignment spacers allow about 22° each way.' }],
+      : [
+          {
+            text:
+              swing < JOINTS['rod-end'].swing
+                ? 'A rod end there, a longer member, or brackets turned to look along it.'
+                : 'A longer member swings less; misalignment spacers allow about 22° each way.',
+          },
+        ],
+  };
+}
+
+function checkCocked({ cocked }: LinkFindings): Verdict | null {
+  if (!cocked || cocked.degrees <= COCKED * cocked.swing) return null;
+  return {
+    id: 'cocked',
+    where: `${sayEye(cocked)}, at ride height`,
+    state: cocked.degrees > cocked.swing ? 'stop' : 'look',
+    title: `The joint of the ${sayEye(cocked)}, is cocked at rest.`,
+    reason: `It stands ${formatDegrees(cocked.degrees)} out of square of the ${formatDegrees(cocked.swing)} it has: little is left for the travel.`,
+    remedies: [{ text: 'Turn its bracket to look along the member, so that it sits square at ride height.' }],
   };
 }
 
 function checkBumpSteer({ tape }: LocateInput, { steering }: LinkFindings): Verdict | null {
   if (!steering) return null;
-  const { bumpSteer, lengthDifference, angleDifference } = steering;
-  const ok = bumpSteer !== null && bumpSteer <= BUMP_STEER;
+  const { bumpSteer, match } = steering;
+  const steers = bumpSteer === null || bumpSteer > BUMP_STEER;
+  const unlike = match !== null && (match.length > DRAG_LINK.length || match.angle > DRAG_LINK.angle);
+  const differ = match
+    ? `Track bar and drag link differ by ${sayLength(match.length, tape)} in length and ${formatDegrees(match.angle)} in angle.`
+    : 'There is no track bar to match the drag link to.';
   return {
     id: 'bump-steer',
-    state: ok ? 'ok' : 'stop',
-    title: ok
-      ? 'Bumps do not steer it.'
+    where: 'drag link',
+    state: steers ? 'stop' : unlike ? 'look' : 'ok',
+    title: !steers
+      ? unlike
+        ? 'Drag link and track bar are not alike.'
+        : 'Bumps do not steer it.'
       : bumpSteer === null
         ? 'The drag link cannot follow the axle.'
         : `Bumps steer it ${formatDegrees(bumpSteer)}.`,
-    reason: `Track bar and drag link differ by ${sayLength(lengthDifference, tape)} in length and ${formatDegrees(angleDifference)} in angle.`,
-    remedies: ok
-      ? []
-      : [{ text: 'Make the track bar as long as the drag link, and as steep, with both ends in mind.' }],
+    reason: differ,
+    remedies:
+      steers || unlike
+        ? [{ text: 'Make the track bar as long as the drag link, and as steep, with both ends in mind.' }]
+        : [],
   };
 }
 

@@ -1,28 +1,47 @@
 import { isReached, type Pose, type SweptPose } from '@/core/kinematics/pose';
-import { linksOf } from '@/core/rig/members';
-import type { Point, Rig } from '@/core/rig/schema';
+import { JOINTS, jointsOf } from '@/core/joints/joints';
+import { misalignment } from '@/core/joints/misalignment';
+import { isLink, linksOf } from '@/core/rig/members';
+import type { LinkMember, Point, Rig } from '@/core/rig/schema';
 import { memberName } from '@/core/layouts/names';
-import type { LinkFindings } from './types';
+import { placeInTravel } from './words';
+import type {
+  BindFinding,
+  JointFinding,
+  LinkFindings,
+  LocateInput,
+  ShaftFindings,
+  SteeringFindings,
+} from './types';
 
 const DEGREES = 180 / Math.PI;
 
 /** Gathers what the members that hold the axle do over a set of poses, the worst of each. */
-export function findLinks(rig: Rig, ride: Pose, poses: SweptPose[], barId: string): LinkFindings {
+export function findLinks(
+  input: LocateInput,
+  ride: Pose,
+  poses: SweptPose[],
+  bar: LinkMember | null,
+): LinkFindings {
+  const { rig } = input;
   const reached = poses.filter(isReached);
   const pitches = reached.filter((p) => Math.abs(p.left - p.right) < 1e-6).map((p) => p.pitchDeg);
   return {
     antiSquat: ride.antiSquatPct ?? null,
     rollSteer: ride.rollSteer,
     instantCentre: ride.instantCentre,
-    pinion: Math.max(...pitches) - Math.min(...pitches),
-    bind: worstBind(rig, reached),
-    joint: worstJoint(rig, reached),
-    steering: steeringFindings(rig, reached, barId),
+    pinion: pitches.length ? Math.max(...pitches) - Math.min(...pitches) : 0,
+    bind: worstBind(input, reached),
+    joint: worstJoint(input, reached),
+    cocked: worstJoint(input, [ride]),
+    shaft: shaftFindings(input, ride, reached),
+    steering: steeringFindings(rig, reached, bar),
   };
 }
 
-function worstBind(rig: Rig, poses: Pose[]): LinkFindings['bind'] {
-  let worst: LinkFindings['bind'] = null;
+function worstBind(input: LocateInput, poses: Pose[]): BindFinding | null {
+  const { rig, joints } = input;
+  let worst: BindFinding | null = null;
   for (const pose of poses) {
     for (const member of rig.members) {
       // A leaf is a spring: what it stores is what it is for.
@@ -34,42 +53,71 @@ function worstBind(rig: Rig, poses: Pose[]): LinkFindings['bind'] {
         member: memberName(member.id),
         force,
         give,
-        at: placeOf(pose),
+        at: placeInTravel(pose, input),
         rigid: member.type === 'rigid-arm',
+        joints: isLink(member) ? jointsOf(joints, member.id) : null,
       };
     }
   }
   return worst;
 }
 
-function placeOf({ left, right }: Pose): string {
-  if (Math.abs(left - right) < 1e-6)
-    return left > 0 ? 'at full bump' : left < 0 ? 'at full droop' : 'at ride height';
-  return `with the ${left > right ? 'left' : 'right'} wheel up`;
-}
-
-function worstJoint(rig: Rig, poses: Pose[]): LinkFindings['joint'] {
-  let worst: LinkFindings['joint'] = null;
+/** The eye that takes up most of its joint's swing. */
+function worstJoint(input: LocateInput, poses: Pose[]): JointFinding | null {
+  const { rig, joints } = input;
+  let worst: JointFinding | null = null;
   for (const pose of poses) {
-    for (const member of rig.members) {
-      if (member.type === 'leaf') continue;
-      const { chassis, axle } = pose.members[member.id]!.angles;
-      const degrees = Math.max(chassis, axle);
-      if (!worst || degrees > worst.degrees) worst = { member: memberName(member.id), degrees };
+    for (const link of linksOf(rig)) {
+      const made = jointsOf(joints, link.id);
+      const cocked = misalignment(rig, link, made, pose);
+      for (const end of ['chassis', 'axle'] as const) {
+        const { swing, name } = JOINTS[made[end]];
+        const degrees = cocked[end];
+        if (worst && degrees / swing <= worst.degrees / worst.swing) continue;
+        worst = {
+          member: memberName(link.id),
+          end,
+          degrees,
+          swing,
+          joint: name,
+          at: placeInTravel(pose, input),
+        };
+      }
     }
   }
   return worst;
 }
 
-function steeringFindings(rig: Rig, poses: Pose[], barId: string): LinkFindings['steering'] {
+function shaftFindings(input: LocateInput, ride: Pose, poses: Pose[]): ShaftFindings | null {
+  if (!ride.driveshaft) return null;
+  const found: ShaftFindings = {
+    front: ride.driveshaft.frontAngleDeg,
+    rear: ride.driveshaft.rearAngleDeg,
+    most: 0,
+    mostAt: '',
+    in: 0,
+    out: 0,
+  };
+  for (const pose of poses) {
+    const { plunge, frontAngleDeg, rearAngleDeg } = pose.driveshaft!;
+    const most = Math.max(frontAngleDeg, rearAngleDeg);
+    if (most > found.most) Object.assign(found, { most, mostAt: placeInTravel(pose, input) });
+    found.in = Math.max(found.in, -plunge);
+    found.out = Math.max(found.out, plunge);
+  }
+  return found;
+}
+
+function steeringFindings(rig: Rig, poses: Pose[], bar: LinkMember | null): SteeringFindings | null {
   if (!rig.steering || rig.end !== 'front') return null;
-  const bar = linksOf(rig).find((m) => m.id === barId)!;
   const { pitman, knuckle } = rig.steering;
   const turns = poses.map((p) => p.bumpSteerDeg ?? null);
   return {
     bumpSteer: turns.includes(null) ? null : Math.max(...turns.map((t) => Math.abs(t!))),
-    lengthDifference: Math.abs(far(bar.chassis, bar.axle) - far(pitman, knuckle)),
-    angleDifference: Math.abs(slope(bar.chassis, bar.axle) - slope(pitman, knuckle)),
+    match: bar && {
+      length: Math.abs(far(bar.chassis, bar.axle) - far(pitman, knuckle)),
+      angle: Math.abs(slope(bar.chassis, bar.axle) - slope(pitman, knuckle)),
+    },
   };
 }
 

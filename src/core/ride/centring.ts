@@ -1,25 +1,23 @@
 import { leastEngagement, windTube, makeBar, type BarSpec } from '@/core/fabricate/bar';
 import { lengthPerTurn } from '@/core/fabricate/threads';
-import { barSpec, panhard } from '@/core/job/job';
+import { barSpec, workBar } from '@/core/job/job';
 import type { Job, Round } from '@/core/job/schema';
 import { setInMotion } from '@/core/kinematics/answer';
 import { isReached } from '@/core/kinematics/pose';
-import { describeBar, withMember } from '@/core/locate/lateralBar';
 import type { Rig } from '@/core/rig/schema';
+import { leverOf, type Lever } from './lever';
+
+/** One bar to be turned: its length as it is now wound and as it should be, mm; turns of its tube, positive lengthens. */
+export type BarTurn = { id: string; name: string; lengthNow: number; lengthWanted: number; turns: number };
 
 export type Centring = {
   /** how far the axle stands to the left of the middle, mm */
   offset: number;
   centred: boolean;
-  /** length of the bar as it is now wound, and as it should be, mm */
-  lengthNow: number;
-  lengthWanted: number;
-  /** turns of the tube; positive lengthens */
-  turns: number;
-  /** thread in the tube at each end after those turns, mm */
-  engagement: { frame: number; axle: number };
-  limit: number;
-  threadHolds: boolean;
+  /** the bars that centre it; the turns that count in the record are the first’s */
+  bars: BarTurn[];
+  /** of the bar on the saw, if it is one of those: thread in the tube at each end after the turns, mm */
+  thread: { engagement: { frame: number; axle: number }; limit: number; holds: boolean } | null;
 };
 
 /** Turns made so far: what was wound in the rounds that were closed. Positive lengthens. */
@@ -28,35 +26,44 @@ export function turnsSoFar(rounds: Round[]): number {
 }
 
 /**
- * What the two gaps of a round ask for: how far the axle must move, and the turns of the tube that move it.
+ * What the two gaps of a round ask for: how far the axle must move, and the turns of the tubes that move it.
  *
- * Offset = half of the left gap less the right. The new length is the one at which the solver, with the bar's ends where
+ * Offset = half of the left gap less the right. The new length is the one at which the solver, with the bars' ends where
  * they are, puts the axle that far over; turns follow from the pitches of the two threads.
+ *
+ * @returns null in a layout that has no bar to centre it by
  */
-export function centre(job: Job, round: Pick<Round, 'left' | 'right'>): Centring {
-  const bar = panhard(job);
+export function centre(job: Job, round: Pick<Round, 'left' | 'right'>): Centring | null {
+  const lever = leverOf(job.rig);
+  if (!lever) return null;
   const offset = (round.left - round.right) / 2;
   const perTurn = lengthPerTurn(job.cut.thread);
-  const designed = describeBar(bar).eyeToEye;
-  const lengthNow = designed + turnsSoFar(job.ride.rounds) * perTurn;
-  const lengthWanted = lengthForShift(job.rig, bar.id, lengthNow, -offset);
-  const turns = (lengthWanted - lengthNow) / perTurn;
-  const wound = makeBar(lengthWanted, asWound(job, turns));
+  const now = turnsSoFar(job.ride.rounds) * perTurn;
+  const wanted = lengtheningForShift(job.rig, lever, now, -offset);
+  const turns = (wanted - now) / perTurn;
+  const sawn = lever.bars.find((bar) => bar.id === workBar(job).id);
   return {
     offset,
     centred: Math.abs(offset) <= job.ride.tolerance + 1e-6,
-    lengthNow,
-    lengthWanted,
-    turns,
-    engagement: { frame: wound.ends.frame.engagement, axle: wound.ends.axle.engagement },
-    limit: leastEngagement(job.cut.thread, job.cut.engagementRule),
-    threadHolds: wound.ends.frame.holds && wound.ends.axle.holds && shankLeft(asWound(job, turns)),
+    bars: lever.bars.map(({ id, name, sign, length }) => ({
+      id,
+      name,
+      lengthNow: length + sign * now,
+      lengthWanted: length + sign * wanted,
+      turns: sign * turns,
+    })),
+    thread: sawn ? threadAfter(job, sawn.length + sawn.sign * wanted, sawn.sign, turns) : null,
   };
 }
 
-/** The bar as cut, wound by all turns made so far and `more`. */
-function asWound(job: Job, more: number): BarSpec {
-  return windTube(barSpec(job), turnsSoFar(job.ride.rounds) + more);
+function threadAfter(job: Job, length: number, sign: number, turns: number): Centring['thread'] {
+  const spec = windTube(barSpec(job), sign * (turnsSoFar(job.ride.rounds) + turns));
+  const { frame, axle } = makeBar(length, spec).ends;
+  return {
+    engagement: { frame: frame.engagement, axle: axle.engagement },
+    limit: leastEngagement(job.cut.thread, job.cut.engagementRule),
+    holds: frame.holds && axle.holds && shankLeft(spec),
+  };
 }
 
 /** A tube wound in past the shoulder is an order that cannot be followed. */
@@ -65,17 +72,18 @@ function shankLeft(spec: BarSpec): boolean {
 }
 
 /**
- * The length of a bar that moves the axle `shift` mm to the left of where it is at `lengthNow`, wheels at ride height.
+ * How much longer than designed the first bar of a lever must be to move the axle `shift` mm to the left of where it is when
+ * that bar is `now` longer; wheels at ride height.
  *
  * Secant steps on the pose solver: sideways movement is very nearly proportional to the bar's length, so a few suffice.
  */
-function lengthForShift(rig: Rig, barId: string, lengthNow: number, shift: number): number {
-  const lateral = (length: number): number => {
-    const { ride } = setInMotion(withMember(rig, barId, (m) => ({ ...m, length })));
+function lengtheningForShift(rig: Rig, lever: Lever, now: number, shift: number): number {
+  const lateral = (mm: number): number => {
+    const { ride } = setInMotion(lever.lengthened(rig, mm));
     return isReached(ride) ? ride.y : NaN;
   };
-  const target = lateral(lengthNow) + shift;
-  let [a, b] = [lengthNow, lengthNow + 1];
+  const target = lateral(now) + shift;
+  let [a, b] = [now, now + 1];
   let [fa, fb] = [lateral(a) - target, lateral(b) - target];
   for (let i = 0; i < 20 && Math.abs(fb) > 1e-9; i++) {
     [a, b] = [b, b - (fb * (b - a)) / (fb - fa)];

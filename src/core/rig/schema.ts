@@ -164,6 +164,12 @@ export const rigSchema = z
         seen.add(item.id);
       });
     }
+    rig.obstacles?.forEach((o, i) => {
+      if (o.shape === 'box' && o.min.some((v, k) => v > o.max[k]!)) {
+        const message = 'must be at least "min" in every direction';
+        context.addIssue({ code: 'custom', path: ['obstacles', i, 'max'], message });
+      }
+    });
     rig.members.forEach((member, i) => {
       const fault = memberFault(member);
       if (fault)

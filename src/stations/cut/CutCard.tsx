@@ -1,13 +1,16 @@
 'use client';
-import { Button, Segmented } from 'antd';
+import { Button, Segmented, Select } from 'antd';
 import { makeBar } from '@/core/fabricate/bar';
 import { checkBar } from '@/core/fabricate/barChecks';
 import { THREAD_NAMES, type ThreadName } from '@/core/fabricate/threads';
-import { barSpec, panhard } from '@/core/job/job';
+import { barSpec, workBar } from '@/core/job/job';
 import type { Bracket, Job } from '@/core/job/schema';
+import { memberName } from '@/core/layouts/names';
 import { describeBar } from '@/core/locate/lateralBar';
+import { linksOf } from '@/core/rig/members';
+import { massUnit, toMass } from '@/core/units/force';
 import { sayTurns } from '@/core/units/turns';
-import { edit, useJob } from '@/store/jobStore';
+import { edit, useJob, useJobPart } from '@/store/jobStore';
 import { CardHead, Caution, Readout, Readouts } from '@/ui/Card';
 import { Frac } from '@/ui/Frac';
 import { StationStripe } from '@/ui/StationStripe';
@@ -17,21 +20,21 @@ import { CutSheet } from './CutSheet';
 import { EndParts } from './EndParts';
 import './cut.css';
 
-const KG_PER_POUND = 0.45359237;
-
 /** From eye to eye to a tube on the saw: what the ends take up, what thread holds, how far it adjusts. */
 export function CutCard() {
   const job = useJob();
   const { cut, tape } = job;
-  const { eyeToEye } = describeBar(panhard(job));
+  const member = workBar(job);
+  const { eyeToEye } = describeBar(member);
   const bar = makeBar(eyeToEye, barSpec(job));
   const setCut = (part: Partial<Job['cut']>) => edit((j) => ({ ...j, cut: { ...j.cut, ...part } }));
   return (
     <>
       <div className="no-print">
-        <CardHead title="Cut the bar">
+        <CardHead title={`Cut the ${memberName(member.id).replace(/^panhard /, '')}`}>
           Cut long, trim to fit: the tube is what is left between the two ends.
         </CardHead>
+        <WhichBar value={member.id} />
         <Readouts>
           <Readout name="Eye to eye, from Locate">
             <Frac mm={eyeToEye} tape={tape} unit />
@@ -52,9 +55,7 @@ export function CutCard() {
             <Frac mm={bar.lengthen.mm} tape={tape} unit />, {sayTurns(bar.lengthen.turns)}
           </Readout>
           <Readout name="Tube weighs">
-            {tape === 'mm'
-              ? `${bar.tubeMass.toFixed(2)} kg`
-              : `${(bar.tubeMass / KG_PER_POUND).toFixed(1)} lb`}
+            {toMass(bar.tubeMass, tape).toFixed(tape === 'mm' ? 2 : 1)} {massUnit(tape)}
           </Readout>
         </Readouts>
         <Verdicts verdicts={checkBar(barSpec(job), bar, tape)} />
@@ -141,5 +142,22 @@ export function CutCard() {
       </div>
       <CutSheet job={job} bar={bar} />
     </>
+  );
+}
+
+/** Which of the bars is on the saw; ends and tube are those of the set. */
+function WhichBar({ value }: { value: string }) {
+  const ids = useJobPart((j) => linksOf(j.rig).map((m) => m.id));
+  if (ids.length < 2) return null;
+  return (
+    <label className="which-bar">
+      <span>On the saw</span>
+      <Select
+        aria-label="Which bar"
+        value={value}
+        onChange={(id) => edit((j) => ({ ...j, cut: { ...j.cut, member: id } }))}
+        options={ids.map((id) => ({ value: id, label: memberName(id) }))}
+      />
+    </label>
   );
 }

@@ -1,8 +1,9 @@
 import dayjs from 'dayjs';
 import type { ReactNode } from 'react';
 import type { BarResult } from '@/core/fabricate/bar';
-import { panhard } from '@/core/job/job';
+import { workBar } from '@/core/job/job';
 import type { Job } from '@/core/job/schema';
+import { memberName } from '@/core/layouts/names';
 import { describeBar } from '@/core/locate/lateralBar';
 import { formatLength, sayLength } from '@/core/units/format';
 import { sayTurns } from '@/core/units/turns';
@@ -29,7 +30,7 @@ export function CutSheet({ job, bar }: { job: Job; bar: BarResult }) {
   ];
   return (
     <section className="cut-sheet print-only" aria-label="Cut list">
-      <h1>Cut list: panhard bar</h1>
+      <h1>Cut list: {memberName(workBar(job).id)}</h1>
       <p>
         {job.name} {job.car && `· ${job.car}`} · printed {dayjs().format('D MMMM YYYY')}
       </p>
@@ -64,7 +65,7 @@ export function CutSheet({ job, bar }: { job: Job; bar: BarResult }) {
         </li>
         <li>
           Wind both ends alike until {formatLength(cut.ends.frame.showing, tape)} (frame) and{' '}
-          {say(cut.ends.axle.showing)} (axle) of thread show: {say(describeBar(panhard(job)).eyeToEye)} eye to
+          {say(cut.ends.axle.showing)} (axle) of thread show: {say(describeBar(workBar(job)).eyeToEye)} eye to
           eye.
         </li>
         <li>
@@ -84,7 +85,7 @@ export function CutSheet({ job, bar }: { job: Job; bar: BarResult }) {
 
 function BarDrawing({ job, bar }: { job: Job; bar: BarResult }) {
   const { tape, cut } = job;
-  const total = describeBar(panhard(job)).eyeToEye;
+  const total = describeBar(workBar(job)).eyeToEye;
   const k = 600 / total;
   const start = 30 + (cut.ends.frame.toShoulder + cut.ends.frame.showing) * k;
   const end = start + Math.max(0, bar.tubeLength) * k;

@@ -1,7 +1,7 @@
 'use client';
 import { Input } from 'antd';
 import { SHIFT_LIMITS, withLayout } from '@/core/job/job';
-import { BAR_LAYOUTS, layoutEnd } from '@/core/layouts/patterns';
+import { LAYOUT_IDS, layoutEnd } from '@/core/layouts/patterns';
 import type { Job, Use } from '@/core/job/schema';
 import type { Tape } from '@/core/units/tape';
 import { edit, useJob } from '@/store/jobStore';
@@ -61,7 +61,7 @@ export function JobCard() {
           edit((j) =>
             withLayout(
               j,
-              BAR_LAYOUTS.find((l) => layoutEnd(l) === end)!,
+              LAYOUT_IDS.find((l) => layoutEnd(l) === end)!,
             ),
           )
         }

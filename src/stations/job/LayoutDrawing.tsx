@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { PATTERNS, type BarLayout } from '@/core/layouts/patterns';
+import { layOut, type LayoutId } from '@/core/layouts/patterns';
 import type { Member, Point } from '@/core/rig/schema';
 
 /** A car of middling size, to draw patterns on, mm. */
@@ -13,8 +13,8 @@ const EDGE = 9;
 const MIDDLE = 66;
 
 /** A layout from above, drawn from the very pattern that it starts with. */
-export const LayoutDrawing = memo(function LayoutDrawing({ layout }: { layout: BarLayout }) {
-  const { members } = PATTERNS[layout](SIZE);
+export const LayoutDrawing = memo(function LayoutDrawing({ layout }: { layout: LayoutId }) {
+  const { members } = layOut(layout, SIZE);
   const centre = layout.startsWith('front-') ? 38 : MIDDLE;
   const ends = members
     .flatMap(lines)

@@ -1,7 +1,7 @@
 'use client';
 import { withLayout } from '@/core/job/job';
 import { LAYOUT_NAMES } from '@/core/layouts/names';
-import { BAR_LAYOUTS, layoutEnd } from '@/core/layouts/patterns';
+import { LAYOUT_IDS, layoutEnd } from '@/core/layouts/patterns';
 import { edit, useJobPart } from '@/store/jobStore';
 import { LayoutDrawing } from './LayoutDrawing';
 
@@ -12,7 +12,7 @@ export function Layouts() {
   return (
     <fieldset className="section layouts">
       <legend>Layout</legend>
-      {BAR_LAYOUTS.filter((id) => layoutEnd(id) === end).map((id) => (
+      {LAYOUT_IDS.filter((id) => layoutEnd(id) === end).map((id) => (
         <label key={id} className="layout-tile">
           <input
             type="radio"

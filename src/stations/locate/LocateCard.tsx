@@ -1,38 +1,39 @@
 'use client';
 import { Segmented } from 'antd';
-import { PANHARD } from '@/core/layouts/patterns';
-import { setFocus, useFocus, type Focus } from '@/store/focus';
-import { edit, useJobPart } from '@/store/jobStore';
-import { CardHead, Caution } from '@/ui/Card';
-import { LengthField } from '@/ui/LengthField';
+import { setWays, useWays, type Focus } from '@/store/ways';
+import { Caution } from '@/ui/Card';
 import { StationStripe } from '@/ui/StationStripe';
 import { useAnalysis } from '@/workers/analysis';
+import { ForcesPart } from './ForcesPart';
 import { LinksPart } from './LinksPart';
-import { MountsTable } from './MountsTable';
-import { Results } from './Results';
-import { Schools } from './Schools';
-import { TravelCurve } from './TravelCurve';
+import { RoomPart } from './RoomPart';
+import { SidewaysPart } from './SidewaysPart';
 import './locate.css';
 
 const PARTS: { value: Focus; label: string }[] = [
-  { value: 'bar', label: 'Across the car' },
-  { value: 'links', label: 'Fore and aft' },
+  { value: 'bar', label: 'Sideways' },
+  { value: 'links', label: 'Lengthwise' },
+  { value: 'room', label: 'Room' },
+  { value: 'forces', label: 'Forces' },
 ];
+const CARDS = { bar: SidewaysPart, links: LinksPart, room: RoomPart, forces: ForcesPart };
 
-/** Lays out what holds the axle: the bar across the car, and the members that hold it lengthwise. */
+/** Lays out what holds the axle: sideways, lengthwise; the room it needs to move; and what its members carry. */
 export function LocateCard() {
-  const focus = useFocus((s) => s.focus);
+  const focus = useWays((s) => s.focus);
+  const Part = CARDS[focus];
   return (
     <>
       <Segmented<Focus>
         aria-label="What to lay out"
         block
         value={focus}
-        onChange={setFocus}
+        onChange={(next) => setWays({ focus: next })}
         options={PARTS}
         className="locate-focus"
       />
-      {focus === 'bar' ? <BarPart /> : <LinksPart />}
+      <Problem />
+      <Part />
       <Caution>
         What holds the axle under the car is life-critical, its brackets and welds too. What Pellik works out
         is an aid to judgement, not an approval.
@@ -46,53 +47,13 @@ export function LocateCard() {
   );
 }
 
-function BarPart() {
-  const end = useJobPart((j) => j.rig.end);
-  return (
-    <>
-      <CardHead title={end === 'front' ? 'Track bar' : 'Panhard bar'}>
-        Level at ride height, as long as will fit, parallel to the axle, clear through the travel.
-      </CardHead>
-      <MountsTable memberId={PANHARD} />
-      <Problem />
-      <Results />
-      <TravelCurve offered={['shift', 'roll']} />
-      <ShiftLimit />
-      <Schools />
-    </>
-  );
-}
-
-/** Said where the geometry as it stands cannot be moved at all. */
+/** Said where the geometry as it stands cannot be moved at all; what is shown beside it is how it last could. */
 function Problem() {
   const problem = useAnalysis((s) => s.problem);
   if (!problem) return null;
   return (
     <p className="field-problem" role="alert">
-      This cannot be drawn in motion: {problem}.
+      This cannot be drawn in motion: {problem}. The figures below are from before.
     </p>
-  );
-}
-
-function ShiftLimit() {
-  const shiftLimit = useJobPart((j) => j.locate.shiftLimit);
-  return (
-    <section className="section">
-      <h2>Sideways movement you allow</h2>
-      <LengthField
-        field="shiftLimit"
-        label="Sideways movement allowed over the travel"
-        mm={shiftLimit}
-        least={0.5}
-        most={100}
-        onEnter={(mm, typed) =>
-          edit((j) => ({
-            ...j,
-            locate: { ...j.locate, shiftLimit: mm },
-            typed: { ...j.typed, shiftLimit: typed },
-          }))
-        }
-      />
-    </section>
   );
 }

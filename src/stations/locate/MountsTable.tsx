@@ -4,21 +4,22 @@ import type { Rig } from '@/core/rig/schema';
 import { useJobPart } from '@/store/jobStore';
 import { mountField, moveMounts } from '@/store/mounts';
 import { LengthField } from '@/ui/LengthField';
+import { BracketHoles } from './BracketHoles';
 import { PLACES, type Place } from './places';
 
-/** Where a member is mounted, as it is measured on the car at ride height. */
-export function MountsTable({ memberId }: { memberId: string }) {
-  const keys = useJobPart((j) => mountsOf(j.rig.members.find((m) => m.id === memberId)!).map((m) => m.key));
+/** Where a member, the drag link or the driveshaft is mounted, as it is measured on the car at ride height. */
+export function MountsTable({ memberId, holes = true }: { memberId: string; holes?: boolean }) {
+  const keys = useJobPart((j) => mountsOf(j.rig, memberId).map((m) => m.key));
   return (
     <div className="ends" role="group" aria-label={`Mounts of ${memberId}`}>
       {keys.map((key) => (
-        <MountRow key={key} memberId={memberId} mountKey={key} />
+        <MountRow key={key} memberId={memberId} mountKey={key} holes={holes} />
       ))}
     </div>
   );
 }
 
-function MountRow({ memberId, mountKey }: { memberId: string; mountKey: MountKey }) {
+function MountRow({ memberId, mountKey, holes }: { memberId: string; mountKey: MountKey; holes: boolean }) {
   const { name, on } = useJobPart(({ rig }) => {
     const mount = findMount(rig, memberId, mountKey);
     return { name: mount.name, on: mount.on };
@@ -34,6 +35,7 @@ function MountRow({ memberId, mountKey }: { memberId: string; mountKey: MountKey
           <MountField memberId={memberId} mountKey={mountKey} mountName={name} place={place} />
         </div>
       ))}
+      {holes && <BracketHoles member={memberId} mountKey={mountKey} mountName={name} />}
     </div>
   );
 }
@@ -59,4 +61,4 @@ function MountField({ memberId, mountKey, mountName, place }: MountFieldProps) {
 }
 
 const findMount = (rig: Rig, memberId: string, key: MountKey): Mount =>
-  mountsOf(rig.members.find((m) => m.id === memberId)!).find((m) => m.key === key)!;
+  mountsOf(rig, memberId).find((m) => m.key === key)!;

@@ -1,18 +1,22 @@
 'use client';
 import { isReached } from '@/core/kinematics/pose';
+import { memberName } from '@/core/layouts/names';
+import type { LateralBar } from '@/core/locate/lateralBar';
 import { formatDegrees } from '@/core/units/format';
+import type { Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';
 import { Readout, Readouts } from '@/ui/Card';
 import { Frac } from '@/ui/Frac';
 import { Verdicts } from '@/ui/Verdicts';
 import { useAnalysis } from '@/workers/analysis';
 
-/** What the bar does, in numbers, and what is to be said about it. */
-export function Results() {
+/** What holding the axle sideways comes to, in numbers, and what is to be said about it. */
+export function LateralResults() {
   const tape = useJobPart((j) => j.tape);
   const result = useAnalysis((s) => s.result);
   if (!result) return null;
-  const { bar, ride, ghosts, closest, verdicts } = result;
+  const { bar, ride, ghosts, gaps, verdicts } = result;
+  const closest = bar && gaps.find((g) => g.member === bar.id || g.obstacle === bar.id);
   const shift = (y: number) => (
     <>
       <Frac mm={Math.abs(y)} tape={tape} unit /> {Math.abs(y) < 0.4 ? '' : y > 0 ? 'left' : 'right'}
@@ -21,20 +25,15 @@ export function Results() {
   return (
     <>
       <Readouts>
-        <Readout name="Eye to eye" id="eyeToEye">
-          <Frac mm={bar.eyeToEye} tape={tape} unit />
-        </Readout>
-        <Readout name="Tilt at ride height" id="tilt">
-          {Math.abs(bar.tiltDeg) < 0.05
-            ? 'level'
-            : `${formatDegrees(Math.abs(bar.tiltDeg))} up to the ${bar.tiltDeg > 0 ? 'frame' : 'axle'}`}
-        </Readout>
-        <Readout name="Roll centre, at the axle" id="rollCentre">
+        {bar && <BarShape bar={bar} tape={tape} />}
+        <Readout name="Roll centre, at the axle" id="rollCentre" term="rollCentre">
           {ride.rollCentreHeight === null ? 'none' : <Frac mm={ride.rollCentreHeight} tape={tape} unit />}
         </Readout>
-        <Readout name="Roll centre, at the bar" id="rollCentreAtBar">
-          {bar.crossesAt === null ? 'bar does not cross' : <Frac mm={bar.crossesAt} tape={tape} unit />}
-        </Readout>
+        {bar && (
+          <Readout name="Roll centre, at the bar" id="rollCentreAtBar" term="rollCentreAtBar">
+            {bar.crossesAt === null ? 'bar does not cross' : <Frac mm={bar.crossesAt} tape={tape} unit />}
+          </Readout>
+        )}
         {(['bump', 'droop'] as const).map((end) => {
           const pose = ghosts[end];
           return (
@@ -44,12 +43,30 @@ export function Results() {
           );
         })}
         {closest && (
-          <Readout name={`Least gap, to the ${closest.obstacle}`} id="clearance">
+          <Readout
+            name={`Least gap, to the ${memberName(closest.member === bar.id ? closest.obstacle : closest.member)}`}
+            id="clearance"
+          >
             {closest.distance > 0 ? <Frac mm={closest.distance} tape={tape} unit /> : 'hits'}
           </Readout>
         )}
       </Readouts>
       <Verdicts verdicts={verdicts} />
+    </>
+  );
+}
+
+function BarShape({ bar, tape }: { bar: LateralBar; tape: Tape }) {
+  return (
+    <>
+      <Readout name="Eye to eye" id="eyeToEye" term="eyeToEye">
+        <Frac mm={bar.eyeToEye} tape={tape} unit />
+      </Readout>
+      <Readout name="Tilt at ride height" id="tilt" term="tilt">
+        {Math.abs(bar.tiltDeg) < 0.05
+          ? 'level'
+          : `${formatDegrees(Math.abs(bar.tiltDeg))} up to the ${bar.tiltDeg > 0 ? 'frame' : 'axle'}`}
+      </Readout>
     </>
   );
 }

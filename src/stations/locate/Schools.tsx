@@ -13,7 +13,8 @@ const HOLE = { inch: 25.4, mm: 25 };
 /** Where shops disagree: what each way costs on this car, and which one is set. */
 export function Schools() {
   const { job, result } = useAnalysis();
-  if (!job || !result) return null;
+  const member = job && panhard(job);
+  if (!member || !result?.schools) return null;
   const comparison = result.schools;
   const { bump, droop } = travelOf(job);
   const say = (mm: number) => (Number.isFinite(mm) ? sayLength(mm, job.tape) : 'more than it can reach');
@@ -23,8 +24,8 @@ export function Schools() {
     Math.abs(rise) < 1
       ? 'Bump and droop are equal here, so both ways are the same.'
       : `Frame end ${say(Math.abs(rise))} ${rise > 0 ? 'higher' : 'lower'} than the axle end at rest. In all, the axle wanders ${say(comparison.middle.range)} over the travel.`;
-  const bar = describeBar(panhard(job));
-  const [frame, axle] = [panhard(job).chassis[1], panhard(job).axle[1]];
+  const bar = describeBar(member);
+  const [frame, axle] = [member.chassis[1], member.axle[1]];
   const share = axle / (axle - frame);
   const levels: Record<School, [string, string]> = {
     ride: [

@@ -1,47 +1,25 @@
 'use client';
 import { line, scaleLinear } from 'd3';
-import { Segmented } from 'antd';
-import { memo, useState } from 'react';
-import { isReached, type SweptPose } from '@/core/kinematics/pose';
 import { curveValues } from '@/core/locate/curve';
+import { isReached, type SweptPose } from '@/core/kinematics/pose';
 import type { CurvePoint } from '@/core/locate/types';
 import { formatLength, sayLength } from '@/core/units/format';
 import { useJobPart } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
-import { useAnalysis } from '@/workers/analysis';
-import { CURVES, gridlines, lineLabel, room, sayValue, type Curve, type CurveName } from './curves';
+import { CURVES, gridlines, lineLabel, room, sayValue, valueOf, type Curve, type CurveName } from './curves';
 
 const SIZE = { width: 400, height: 190 };
 const EDGE = { left: 56, right: 14, top: 12, bottom: 34 };
 
+type Props = { which: CurveName; curve: CurvePoint[]; current: SweptPose };
+
 /** A quantity over the travel of both wheels, droop to bump; touch it to send the axle there. */
-export function TravelCurve({ offered }: { offered: CurveName[] }) {
-  const [wanted, setWanted] = useState<CurveName>(offered[0]!);
-  const which = offered.includes(wanted) ? wanted : offered[0]!;
-  const result = useAnalysis((s) => s.result);
-  return (
-    <figure className="curve">
-      <Which offered={offered.join()} value={which} onChange={setWanted} />
-      {result && <Plot which={which} curve={result.curve} current={result.current} />}
-    </figure>
-  );
-}
-
-/** Kept as it is while the curve under it follows a drag; the list crosses as text so that it compares as one. */
-const Which = memo(function Which({ offered, value, onChange }: WhichProps) {
-  const options = offered
-    .split(',')
-    .map((name) => ({ value: name as CurveName, label: CURVES[name as CurveName].name }));
-  return <Segmented<CurveName> value={value} onChange={onChange} options={options} />;
-});
-type WhichProps = { offered: string; value: CurveName; onChange: (v: CurveName) => void };
-
-function Plot({ which, curve, current }: { which: CurveName; curve: CurvePoint[]; current: SweptPose }) {
+export function TravelCurve({ which, curve, current }: Props) {
   const { tape, shiftLimit } = useJobPart((j) => ({ tape: j.tape, shiftLimit: j.locate.shiftLimit }));
   const shape: Curve = CURVES[which];
-  const { of, to, name, unit, note } = shape;
+  const { to, name, unit, note } = shape;
   const points = curve.flatMap((p) => {
-    const value = p.lost === undefined ? of(p) : null;
+    const value = p.lost === undefined ? valueOf(shape, p) : null;
     return value === null ? [] : [{ lift: p.lift, value }];
   });
   const limits = which === 'shift' ? [-shiftLimit, shiftLimit] : [];
@@ -51,7 +29,7 @@ function Plot({ which, curve, current }: { which: CurveName; curve: CurvePoint[]
     EDGE.top,
   ]);
   const ticks = gridlines(y.domain() as [number, number], unit, tape);
-  const now = isReached(current) ? of(curveValues(current)) : null;
+  const now = isReached(current) ? valueOf(shape, curveValues(current)) : null;
   const lift = (current.left + current.right) / 2;
   const draw = line<(typeof points)[number]>(
     (p) => x(p.lift),

@@ -5,47 +5,70 @@ import { division, type Tape } from '@/core/units/tape';
 
 type Unit = 'length' | '%' | '°';
 
-/** What can be drawn against travel, how its figures read, and what a larger and a smaller value mean. */
+/** What can be drawn over the travel, how its figures read, and what a larger and a smaller value mean. */
 export type Curve = {
   name: string;
-  of: (p: CurveValues) => number | null;
+  key: keyof CurveValues;
+  /** −1 where the builder's way of counting is the other way round */
+  sign: 1 | -1;
   unit: Unit;
   to: readonly [string, string];
   note: string;
 };
+const curve = (
+  name: string,
+  key: keyof CurveValues,
+  unit: Unit,
+  to: readonly [string, string],
+  note = '',
+  sign: 1 | -1 = 1,
+): Curve => ({ name, key, unit, to, note, sign });
+
 export const CURVES = {
-  shift: { name: 'Axle sideways', of: (p) => p.y, unit: 'length', to: ['left', 'right'], note: '' },
-  roll: {
-    name: 'Roll centre',
-    of: (p) => p.rollCentreHeight,
-    unit: 'length',
-    to: ['up', 'down'],
-    note: 'Height off the floor.',
-  },
-  antiSquat: { name: 'Anti-squat', of: (p) => p.antiSquat, unit: '%', to: ['plants', 'squats'], note: '' },
-  rollSteer: {
-    name: 'Roll steer',
-    of: (p) => p.rollSteer,
-    unit: '°',
-    to: ['steadying', 'loosening'],
-    note: 'Degrees of steer for a degree of roll.',
-  },
-  pinion: {
-    name: 'Pinion',
-    of: (p) => -p.pitchDeg,
-    unit: '°',
-    to: ['nose up', 'nose down'],
-    note: 'Turned from where it is at ride height.',
-  },
-  bumpSteer: {
-    name: 'Bump steer',
-    of: (p) => p.bumpSteer,
-    unit: '°',
-    to: ['left', 'right'],
-    note: 'Turn of the wheels with the steering held.',
-  },
+  shift: curve('Axle sideways', 'y', 'length', ['left', 'right']),
+  roll: curve('Roll centre', 'rollCentreHeight', 'length', ['up', 'down'], 'Height off the floor.'),
+  antiSquat: curve('Anti-squat', 'antiSquat', '%', ['plants', 'squats']),
+  rollSteer: curve(
+    'Roll steer',
+    'rollSteer',
+    '°',
+    ['steadying', 'loosening'],
+    'Degrees of steer for a degree of roll.',
+  ),
+  steer: curve('Axle steers', 'steerDeg', '°', ['left', 'right'], 'Turn of the axle, seen from above.'),
+  pinion: curve(
+    'Pinion',
+    'pitchDeg',
+    '°',
+    ['nose up', 'nose down'],
+    'Turned from where it is at ride height.',
+    -1,
+  ),
+  caster: curve('Caster', 'pitchDeg', '°', ['more', 'less'], 'Turned from where it is at ride height.', -1),
+  bumpSteer: curve(
+    'Bump steer',
+    'bumpSteer',
+    '°',
+    ['left', 'right'],
+    'Turn of the wheels with the steering held.',
+  ),
+  plunge: curve('Slip yoke', 'plunge', 'length', ['out', 'in'], 'From where it is at ride height.'),
+  frontJoint: curve(
+    'Front joint',
+    'frontJoint',
+    '°',
+    ['more', 'less'],
+    'Angle between shaft and transmission.',
+  ),
+  rearJoint: curve('Rear joint', 'rearJoint', '°', ['more', 'less'], 'Angle between shaft and pinion.'),
 } as const satisfies Record<string, Curve>;
 export type CurveName = keyof typeof CURVES;
+
+/** A curve's value at a point, as the builder counts it. */
+export function valueOf({ key, sign }: Curve, values: CurveValues): number | null {
+  const value = values[key];
+  return value === null ? null : sign * value;
+}
 
 /** Least air around a flat curve, in its own unit. */
 const AIR = { '%': 4, '°': 0.02 };
@@ -80,8 +103,9 @@ export function lineLabel(value: number, unit: Unit, tape: Tape): string {
 }
 
 /** A value of a curve in words, with its way. */
-export function sayValue(value: number | undefined, { unit, to }: Curve, tape: Tape): string {
-  if (value === undefined) return 'out of reach';
+export function sayValue(value: number | null | undefined, { unit, to, key }: Curve, tape: Tape): string {
+  if (value === undefined || value === null) return 'out of reach';
+  if (key === 'rollCentreHeight') return sayLength(value, tape);
   if (unit !== 'length') return lineLabel(value, unit, tape);
   return `${sayLength(Math.abs(value), tape)} ${value >= 0 ? to[0] : to[1]}`;
 }

@@ -126,8 +126,13 @@ export function RideCard() {
 function work(job: Job): Centring | string | null {
   const { left, right } = job.ride.gaps;
   if (left === undefined || right === undefined) return null;
+  const offset = (left - right) / 2;
   try {
-    return centre(job, { left, right });
+    const found = centre(job, { left, right });
+    return (
+      found ??
+      `The axle sits ${sayLength(Math.abs(offset), job.tape)} too far ${offset > 0 ? 'left' : 'right'}. No bar of this layout moves it sideways: shift a bracket, or the seats of the springs.`
+    );
   } catch (error) {
     if (error instanceof InputError)
       return `No length of this bar does it: ${error.expected}. Look at its ends on Locate.`;
@@ -137,17 +142,15 @@ function work(job: Job): Centring | string | null {
 
 function Advice({ found, job }: { found: Centring; job: Job }) {
   const { tape, cut } = job;
-  const longer = found.turns > 0;
-  const eighths = Math.round(found.turns * 8) / 8;
+  const { bars, thread, centred } = found;
+  const first = bars[0]!;
+  const longer = first.turns > 0;
+  const eighths = Math.round(first.turns * 8) / 8;
   const rightHandEnd = cut.leftHandEnd === 'frame' ? 'axle' : 'frame';
   const way = found.offset > 0 ? 'right' : 'left';
   return (
-    <div
-      className={`advice-box ${found.centred ? 'centred' : ''}`}
-      data-centred={found.centred}
-      aria-live="polite"
-    >
-      {found.centred ? (
+    <div className={`advice-box ${centred ? 'centred' : ''}`} data-centred={centred} aria-live="polite">
+      {centred ? (
         <>
           <h2>Centred.</h2>
           <p>
@@ -158,38 +161,57 @@ function Advice({ found, job }: { found: Centring; job: Job }) {
       ) : (
         <>
           <h2 data-readout="turns">
-            {longer ? 'Lengthen' : 'Shorten'}: {sayTurns(found.turns)}
+            {bars.map((bar) => (
+              <span key={bar.id} className="turn-line">
+                {bars.length > 1 && `${bar.name}: `}
+                {bars.length > 1 ? (bar.turns > 0 ? 'lengthen' : 'shorten') : longer ? 'Lengthen' : 'Shorten'}
+                : {sayTurns(bar.turns)}
+              </span>
+            ))}
           </h2>
           <p>
             The axle sits <b>{sayLength(Math.abs(found.offset), tape)}</b> too far{' '}
             {way === 'right' ? 'left' : 'right'}; it must move to the {way}. Loosen both jam nuts. Stand at
             the {rightHandEnd} end, which has the right-hand thread, look along the bar, and turn the tube{' '}
-            {longer ? 'clockwise' : 'anticlockwise'}.
+            {bars.length > 1 ? 'clockwise to lengthen' : longer ? 'clockwise' : 'anticlockwise'}.
           </p>
         </>
       )}
       <Readouts>
-        <Readout name="Bar now, eye to eye" id="lengthNow">
-          <Frac mm={found.lengthNow} tape={tape} unit />
-        </Readout>
-        {!found.centred && (
-          <Readout name="Bar should be" id="lengthWanted">
-            <Frac mm={found.lengthWanted} tape={tape} unit />
+        {bars.map((bar) => (
+          <Readout
+            key={bar.id}
+            name={`${bars.length > 1 ? bar.name : 'Bar'} now, eye to eye`}
+            id={bar === first ? 'lengthNow' : undefined}
+          >
+            <Frac mm={bar.lengthNow} tape={tape} unit />
+          </Readout>
+        ))}
+        {!centred &&
+          bars.map((bar) => (
+            <Readout
+              key={bar.id}
+              name={`${bars.length > 1 ? bar.name : 'Bar'} should be`}
+              id={bar === first ? 'lengthWanted' : undefined}
+            >
+              <Frac mm={bar.lengthWanted} tape={tape} unit />
+            </Readout>
+          ))}
+        {thread && (
+          <Readout name="Thread in the tube then, frame · axle">
+            <Frac mm={thread.engagement.frame} tape={tape} /> ·{' '}
+            <Frac mm={thread.engagement.axle} tape={tape} unit />
           </Readout>
         )}
-        <Readout name="Thread in the tube then, frame · axle">
-          <Frac mm={found.engagement.frame} tape={tape} /> ·{' '}
-          <Frac mm={found.engagement.axle} tape={tape} unit />
-        </Readout>
       </Readouts>
-      {!found.threadHolds && (
+      {thread && !thread.holds && (
         <p className="field-problem" role="alert">
           {longer
-            ? `Do not: that leaves less than ${formatLength(found.limit, tape)} of thread in the tube. Make a longer tube, or move a bracket.`
+            ? `Do not: that leaves less than ${formatLength(thread.limit, tape)} of thread in the tube. Make a longer tube, or move a bracket.`
             : 'The ends are wound home before that. Make a shorter tube, or move a bracket.'}
         </p>
       )}
-      {!found.centred && <TurnedForm key={`${job.ride.rounds.length}:${eighths}`} advised={eighths} />}
+      {!centred && <TurnedForm key={`${job.ride.rounds.length}:${eighths}`} advised={eighths} />}
     </div>
   );
 }

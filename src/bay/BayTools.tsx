@@ -1,0 +1,60 @@
+'use client';
+import { memo } from 'react';
+import { enlarge, FITTED, setZoom, useLook, zoomAbout, type ViewName } from '@/store/look';
+import { setWays, useWays, type Layer } from '@/store/ways';
+import type { Box } from './views';
+
+const STEP = 1.4;
+const LAYERS: Record<Layer, [name: string, what: string]> = {
+  swept: ['swept', 'The room that the bars sweep through, bump to droop and one wheel up'],
+  lines: ['lines', 'Roll axis, lines of the links to where they meet, line of the anti-squat'],
+};
+
+/** What can be done to a view: look nearer, fit, fill the bay with it; and what it shows beside the parts. */
+export const BayTools = memo(
+  function BayTools({ view, box, alone }: { view: ViewName; box: Box; alone: boolean }) {
+    const fitted = useLook((s) => s.zoom[view] === FITTED);
+    const layers = useWays((s) => s.layers);
+    return (
+      <div
+        className="bay-tools no-print"
+        style={{ left: box.x, top: box.y, width: box.width }}
+        role="group"
+        aria-label={`${view} view`}
+      >
+        {(view === 'rear' || alone) &&
+          (Object.keys(LAYERS) as Layer[]).map((layer) => (
+            <button
+              key={layer}
+              type="button"
+              aria-pressed={layers[layer]}
+              title={LAYERS[layer][1]}
+              onClick={() => setWays({ layers: { ...layers, [layer]: !layers[layer] } })}
+            >
+              {LAYERS[layer][0]}
+            </button>
+          ))}
+        <button type="button" aria-label={`${view}: farther`} onClick={() => zoomAbout(view, 1 / STEP, 0, 0)}>
+          −
+        </button>
+        <button type="button" aria-label={`${view}: nearer`} onClick={() => zoomAbout(view, STEP, 0, 0)}>
+          +
+        </button>
+        {!fitted && (
+          <button type="button" onClick={() => setZoom(view, () => FITTED)}>
+            fit
+          </button>
+        )}
+        <button type="button" aria-pressed={alone} onClick={() => enlarge(alone ? null : view)}>
+          {alone ? 'all views' : 'large'}
+        </button>
+      </div>
+    );
+  },
+  (a, b) =>
+    a.view === b.view &&
+    a.alone === b.alone &&
+    a.box.x === b.box.x &&
+    a.box.y === b.box.y &&
+    a.box.width === b.box.width,
+);

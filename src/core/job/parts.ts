@@ -1,0 +1,67 @@
+import { layOut, PANHARD, type LayoutId } from '@/core/layouts/patterns';
+import { linksOf } from '@/core/rig/members';
+import type { Rig } from '@/core/rig/schema';
+import { patternSize, withReadings } from './job';
+import type { Job } from './schema';
+
+/** What can be put on an axle by itself: the members of that kind in a layout that has them. */
+type Part = { name: string; from: LayoutId; ids: string[] };
+
+export const PARTS = {
+  bar: { name: 'Bar across the car', from: 'three-link-panhard', ids: [PANHARD] },
+  lower: { name: 'Two lower links', from: 'three-link-panhard', ids: ['lower-left', 'lower-right'] },
+  upper: { name: 'One upper link', from: 'three-link-panhard', ids: ['upper'] },
+  uppers: {
+    name: 'Two upper links',
+    from: 'parallel-four-link-panhard',
+    ids: ['upper-left', 'upper-right'],
+  },
+  crank: { name: 'Crank and two links', from: 'three-link-watts', ids: ['watts'] },
+  'torque-arm': { name: 'Torque arm', from: 'torque-arm-panhard', ids: ['torque-arm'] },
+  ladders: { name: 'Two ladder bars', from: 'ladder-bars-panhard', ids: ['ladder-left', 'ladder-right'] },
+  'truck-arms': {
+    name: 'Two truck arms',
+    from: 'truck-arms-panhard',
+    ids: ['truck-arm-left', 'truck-arm-right'],
+  },
+  leaves: { name: 'Two leaf springs', from: 'leaf-panhard', ids: ['leaf-left', 'leaf-right'] },
+} as const satisfies Record<string, Part>;
+export type PartName = keyof typeof PARTS;
+
+/** The parts that are not on the axle yet. */
+export function partsToAdd(rig: Rig): PartName[] {
+  const there = new Set(rig.members.map((m) => m.id));
+  return (Object.keys(PARTS) as PartName[]).filter((part) => PARTS[part].ids.some((id) => !there.has(id)));
+}
+
+/** The job with a part put on, where its usual layout has it. */
+export function withPart(job: Job, part: PartName): Job {
+  const { from, ids } = PARTS[part];
+  const there = new Set(job.rig.members.map((m) => m.id));
+  const fresh = layOut(from, patternSize(job)).members.filter(
+    (m) => (ids as readonly string[]).includes(m.id) && !there.has(m.id),
+  );
+  return withReadings({
+    ...job,
+    laidOut: true,
+    rig: { ...job.rig, members: [...job.rig.members, ...fresh] },
+  });
+}
+
+/** The job with members taken off, and all that was said of them; the last bar stays, since something must be cut. */
+export function withoutMembers(job: Job, ids: string[]): Job {
+  const members = job.rig.members.filter((m) => !ids.includes(m.id));
+  if (linksOf({ ...job.rig, members }).length === 0) return job;
+  const kept = <T>(of: Record<string, T>): Record<string, T> =>
+    Object.fromEntries(Object.entries(of).filter(([path]) => !ids.includes(path.split('/')[0]!)));
+  const cut = ids.includes(job.cut.member ?? '') ? { ...job.cut, member: undefined } : job.cut;
+  return {
+    ...job,
+    laidOut: true,
+    cut,
+    typed: kept(job.typed),
+    joints: kept(job.joints),
+    holes: kept(job.holes),
+    rig: { ...job.rig, members },
+  };
+}

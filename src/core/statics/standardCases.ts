@@ -1,0 +1,75 @@
+import type { Use } from '@/core/job/schema';
+import type { Point, Rig } from '@/core/rig/schema';
+import type { LoadCase } from './loads';
+
+const G = 9.80665;
+
+/** Grip of the tyres that each use is reckoned with (common practice, no published source). */
+const GRIP: Record<Use, number> = { street: 0.9, autocross: 1.2, drag: 1.6, offroad: 0.8, tow: 0.8 };
+
+/** Loads of the dynamic cases, in static loads of one wheel: a pothole at speed (common practice, from memory). */
+const POTHOLE = { up: 3, back: 2 };
+
+/** Where springs stand until they are measured: this share of the track to each side, level with the axle. */
+const SPRING_SHARE = 0.3;
+
+export type CaseInput = {
+  rig: Rig;
+  use: Use;
+  /** sideways acceleration of the steady corner, g */
+  cornerG: number;
+  /** turns of the driveshaft for one of the wheels */
+  axleRatio: number;
+};
+
+/**
+ * The loads that a live axle is usually judged by, made from the car's masses: what the ground gives the two tyres less what
+ * the axle's own weight takes of it. Weight moved lengthwise: m·a·h/L (Gillespie ch. 1, from memory). Weight moved sideways
+ * is shared between the ends by what stands on them, which holds where their roll stiffness is shared alike.
+ *
+ * @returns no cases while masses, wheelbase or height of the centre of gravity are missing
+ */
+export function standardCases({ rig, use, cornerG, axleRatio }: CaseInput): LoadCase[] {
+  const { masses, wheelbase, cgHeight, tireRadius, track, end } = rig;
+  if (!masses || wheelbase === undefined || cgHeight === undefined) return [];
+  const rear = end === 'rear';
+  const weight = masses.total * G;
+  const here = weight * (rear ? 1 - masses.frontFraction : masses.frontFraction);
+  const own = (rear ? masses.unsprungRear : masses.unsprungFront) * G;
+  const grip = GRIP[use];
+  const lever = cgHeight / wheelbase;
+
+  const springs = springSeats(rig);
+  const load = (name: string, left: Point, right: Point, shaftTorque = 0): LoadCase => {
+    const net = ([x, y, z]: Point): Point => [x, y, z - own / 2];
+    return { name, wheel: { left: net(left), right: net(right) }, springs, shaftTorque };
+  };
+  const alike = (name: string, x: number, z: number, shaftTorque = 0): LoadCase =>
+    load(name, [x / 2, 0, z / 2], [x / 2, 0, z / 2], shaftTorque);
+
+  // The driven end gains what it pulls with: F = μ(W + F·h/L).
+  const pull = (grip * here) / (1 - grip * lever);
+  const braking = Math.max(0, here + (rear ? -1 : 1) * grip * weight * lever);
+  const moved = (cornerG * here * cgHeight) / track;
+  const inside = Math.max(0, here / 2 - moved);
+  // In a left turn the ground pushes the tyres to the left, by what stands on each.
+  const corner = (z: number): Point => [0, cornerG * z, z];
+  const still: Point = [0, 0, here / 2];
+
+  return [
+    // An engine turns its shaft so that the left tyre is pressed down at the launch.
+    ...(rear ? [alike('Hard launch', pull, here + pull * lever, (-pull * tireRadius) / axleRatio)] : []),
+    alike('Hard braking', -grip * braking, braking),
+    load(`Left turn at ${cornerG} g`, corner(inside), corner(here - inside)),
+    load('Pothole, left wheel', [(-POTHOLE.back * here) / 2, 0, (POTHOLE.up * here) / 2], still),
+    load('All on the left wheel', [0, 0, here], [0, 0, 0]),
+  ];
+}
+
+function springSeats({ springs, members, track, tireRadius }: Rig): LoadCase['springs'] {
+  const leaves = members.filter((m) => m.type === 'leaf');
+  const seats = [...(springs ?? []).map((s) => s.axle), ...leaves.map((m) => m.seat)];
+  const seat = (sign: 1 | -1): Point =>
+    seats.find((p) => sign * p[1] > 0) ?? [0, sign * SPRING_SHARE * track, tireRadius];
+  return { left: seat(1), right: seat(-1) };
+}

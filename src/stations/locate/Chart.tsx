@@ -1,0 +1,41 @@
+'use client';
+import { Segmented } from 'antd';
+import { memo } from 'react';
+import { setWays, useWays, type Focus } from '@/store/ways';
+import { useAnalysis } from '@/workers/analysis';
+import { CURVES, type CurveName } from './curves';
+import { TravelCurve } from './TravelCurve';
+import { TravelMapChart } from './TravelMapChart';
+
+/** One quantity over the travel: as a curve, both wheels together, or as a map, with one wheel against the other too. */
+export function Chart({ focus, offered }: { focus: Focus; offered: CurveName[] }) {
+  const wanted = useWays((s) => s.chart[focus]);
+  const asMap = useWays((s) => s.asMap);
+  const which = offered.find((name) => name === wanted) ?? offered[0]!;
+  const result = useAnalysis((s) => s.result);
+  return (
+    <figure className="curve">
+      <Which focus={focus} offered={offered.join()} value={which} asMap={asMap} />
+      {result && asMap && <TravelMapChart which={which} current={result.current} />}
+      {result && !asMap && <TravelCurve which={which} curve={result.curve} current={result.current} />}
+    </figure>
+  );
+}
+
+type WhichProps = { focus: Focus; offered: string; value: CurveName; asMap: boolean };
+
+/** Kept as it is while the curve under it follows a drag; the list crosses as text so that it compares as one. */
+const Which = memo(function Which({ focus, offered, value, asMap }: WhichProps) {
+  const options = offered
+    .split(',')
+    .map((name) => ({ value: name as CurveName, label: CURVES[name as CurveName].name }));
+  const pick = (name: CurveName) => setWays({ chart: { ...useWays.getState().chart, [focus]: name } });
+  return (
+    <div className="curve-which">
+      <Segmented<CurveName> value={value} onChange={pick} options={options} />
+      <button type="button" className="quiet" aria-pressed={asMap} onClick={() => setWays({ asMap: !asMap })}>
+        {asMap ? 'as a curve' : 'as a map'}
+      </button>
+    </div>
+  );
+});

@@ -1,0 +1,207 @@
+'use client';
+import { Button, Dropdown, Input, Segmented } from 'antd';
+import { useState } from 'react';
+import { ownObstacles } from '@/core/job/job';
+import type { Obstacle, Point } from '@/core/rig/schema';
+import { useJobPart, useJobStore } from '@/store/jobStore';
+import { addObstacle, editObstacle, freeName } from '@/store/obstacles';
+import { LengthField } from '@/ui/LengthField';
+import { PLACES } from './places';
+
+/** Things that are usually in the way, where and how large they usually are, scaled to the car. */
+const USUAL: Record<string, (r: number, track: number) => Obstacle> = {
+  'fuel tank': (r, t) => ({
+    id: 'fuel tank',
+    on: 'chassis',
+    shape: 'box',
+    min: [-620, -0.26 * t, r + 10],
+    max: [-260, 0.26 * t, r + 190],
+  }),
+  exhaust: (r, t) => ({
+    id: 'exhaust',
+    on: 'chassis',
+    shape: 'capsule',
+    from: [450, -0.2 * t, r - 70],
+    to: [90, -0.2 * t, r + 150],
+    radius: 32,
+  }),
+  'coil or shock': (r, t) => ({
+    id: 'coil-over',
+    on: 'chassis',
+    shape: 'capsule',
+    from: [-80, 0.27 * t, r + 330],
+    to: [-80, 0.3 * t, r - 20],
+    radius: 55,
+  }),
+  'brake line or bracket': (r, t) => ({
+    id: 'bracket',
+    on: 'axle',
+    shape: 'sphere',
+    centre: [-90, 0.12 * t, r + 30],
+    radius: 30,
+  }),
+  'something square': (r) => ({
+    id: 'crossmember',
+    on: 'chassis',
+    shape: 'box',
+    min: [-350, -300, r + 150],
+    max: [-280, 300, r + 230],
+  }),
+};
+
+/** What is in the way, drawn true to size: dragged in the bay, or typed here. */
+export function Obstacles() {
+  const own = useJobPart((j) => ownObstacles(j.rig));
+  const { tireRadius, track } = useJobPart((j) => ({ tireRadius: j.rig.tireRadius, track: j.rig.track }));
+  return (
+    <section className="section">
+      <h2>What is in the way</h2>
+      {own.map((o) => (
+        <OneObstacle key={o.id} obstacle={o} />
+      ))}
+      <Dropdown
+        trigger={['click']}
+        menu={{
+          items: Object.keys(USUAL).map((name) => ({ key: name, label: name })),
+          onClick: ({ key }) => addObstacle(USUAL[key]!(tireRadius, track)),
+        }}
+      >
+        <Button className="add-part">Add something in the way</Button>
+      </Dropdown>
+      <p className="hint">
+        The axle’s tube and cover are there already, from Record. Draw a thing as large as it is: box, pipe or
+        ball.
+      </p>
+    </section>
+  );
+}
+
+const BODIES = [
+  { value: 'chassis' as const, label: 'on the frame' },
+  { value: 'axle' as const, label: 'on the axle' },
+];
+
+function OneObstacle({ obstacle }: { obstacle: Obstacle }) {
+  const { id, on } = obstacle;
+  return (
+    <div className={`thing-block ${on}`}>
+      <div className="link-head">
+        <NameField id={id} />
+        <Button
+          type="text"
+          size="small"
+          aria-label={`Remove ${id}`}
+          onClick={() => editObstacle(id, () => null)}
+        >
+          remove
+        </Button>
+      </div>
+      <Segmented
+        size="small"
+        aria-label={`${id}: what carries it`}
+        value={on}
+        options={BODIES}
+        onChange={(body) => editObstacle(id, (o) => ({ ...o, on: body }))}
+      />
+      <Shape obstacle={obstacle} />
+    </div>
+  );
+}
+
+/** A new name is taken over when the field is left; nothing may be called alike. */
+function NameField({ id }: { id: string }) {
+  const [name, setName] = useState(id);
+  function take() {
+    const wanted = name.trim().slice(0, 60);
+    if (!wanted || wanted === id) return setName(id);
+    const others = (useJobStore.getState().job!.rig.obstacles ?? []).filter((o) => o.id !== id);
+    editObstacle(id, (o) => ({ ...o, id: freeName(wanted, others) }));
+  }
+  return (
+    <Input
+      aria-label={`Name of ${id}`}
+      value={name}
+      maxLength={60}
+      onChange={(e) => setName(e.target.value)}
+      onBlur={take}
+      onPressEnter={take}
+    />
+  );
+}
+
+function Shape({ obstacle }: { obstacle: Obstacle }) {
+  switch (obstacle.shape) {
+    case 'box':
+      return (
+        <>
+          <PointFields id={obstacle.id} of="min" name="right rear bottom" point={obstacle.min} />
+          <PointFields id={obstacle.id} of="max" name="left front top" point={obstacle.max} />
+        </>
+      );
+    case 'capsule':
+      return (
+        <>
+          <PointFields id={obstacle.id} of="from" name="one end" point={obstacle.from} />
+          <PointFields id={obstacle.id} of="to" name="other end" point={obstacle.to} />
+          <Diameter id={obstacle.id} radius={obstacle.radius} />
+        </>
+      );
+    case 'sphere':
+      return (
+        <>
+          <PointFields id={obstacle.id} of="centre" name="middle" point={obstacle.centre} />
+          <Diameter id={obstacle.id} radius={obstacle.radius} />
+        </>
+      );
+  }
+}
+
+type PointProps = { id: string; of: 'min' | 'max' | 'from' | 'to' | 'centre'; name: string; point: Point };
+
+function PointFields({ id, of, name, point }: PointProps) {
+  return (
+    <div className="ends-row thing-point">
+      <h3>{name}</h3>
+      {PLACES.map(({ axis, name: place, ways, sign, least, most }) => (
+        <div key={axis}>
+          <span className="place" aria-hidden>
+            {place}
+          </span>
+          <LengthField
+            field={`obstacle/${id}/${of}/${axis}`}
+            label={`${id}, ${name}, ${place}`}
+            mm={sign * point[axis]}
+            least={least}
+            most={most}
+            ways={ways}
+            onEnter={(mm) => editObstacle(id, (o) => withCoordinate(o, of, axis, sign * mm))}
+          />
+        </div>
+      ))}
+    </div>
+  );
+}
+
+/** A box keeps its corners in order: whichever way it is typed, the larger is the far one. */
+function withCoordinate(o: Obstacle, of: PointProps['of'], axis: 0 | 1 | 2, mm: number): Obstacle {
+  const set = (p: Point) => p.map((v, k) => (k === axis ? mm : v)) as Point;
+  if (o.shape === 'sphere') return { ...o, centre: set(o.centre) };
+  if (o.shape === 'capsule') return of === 'from' ? { ...o, from: set(o.from) } : { ...o, to: set(o.to) };
+  const [a, b] = of === 'min' ? [set(o.min), o.max] : [o.min, set(o.max)];
+  const [min, max] = [a.map((v, k) => Math.min(v, b[k]!)), a.map((v, k) => Math.max(v, b[k]!))];
+  return { ...o, min: min as Point, max: max as Point };
+}
+
+function Diameter({ id, radius }: { id: string; radius: number }) {
+  return (
+    <LengthField
+      field={`obstacle/${id}/diameter`}
+      label="diameter"
+      showLabel
+      mm={2 * radius}
+      least={3}
+      most={1500}
+      onEnter={(mm) => editObstacle(id, (o) => (o.shape === 'box' ? o : { ...o, radius: mm / 2 }))}
+    />
+  );
+}

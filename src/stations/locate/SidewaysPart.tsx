@@ -1,0 +1,62 @@
+'use client';
+import { panhard } from '@/core/job/job';
+import { PANHARD } from '@/core/layouts/patterns';
+import { edit, useJobPart } from '@/store/jobStore';
+import { CardHead } from '@/ui/Card';
+import { LengthField } from '@/ui/LengthField';
+import { Chart } from './Chart';
+import { Members } from './Members';
+import { MountsTable } from './MountsTable';
+import { LateralResults } from './Results';
+import { Schools } from './Schools';
+
+/** What holds the axle sideways: a bar across the car, or in some layouts a crank, or links that lean. */
+export function SidewaysPart() {
+  const end = useJobPart((j) => j.rig.end);
+  const hasBar = useJobPart((j) => panhard(j) !== null);
+  return hasBar ? (
+    <>
+      <CardHead title={end === 'front' ? 'Track bar' : 'Panhard bar'}>
+        Level at ride height, as long as will fit, parallel to the axle, clear through the travel.
+      </CardHead>
+      <MountsTable memberId={PANHARD} />
+      <LateralResults />
+      <Chart focus="bar" offered={['shift', 'roll']} />
+      <ShiftLimit />
+      <Schools />
+    </>
+  ) : (
+    <>
+      <CardHead title="Held sideways">
+        No bar across the car here: a crank with two links, or links that lean against each other.
+      </CardHead>
+      <LateralResults />
+      <Chart focus="bar" offered={['shift', 'roll', 'steer']} />
+      <ShiftLimit />
+      <Members />
+    </>
+  );
+}
+
+function ShiftLimit() {
+  const shiftLimit = useJobPart((j) => j.locate.shiftLimit);
+  return (
+    <section className="section">
+      <h2>Sideways movement you allow</h2>
+      <LengthField
+        field="shiftLimit"
+        label="Sideways movement allowed over the travel"
+        mm={shiftLimit}
+        least={0.5}
+        most={100}
+        onEnter={(mm, typed) =>
+          edit((j) => ({
+            ...j,
+            locate: { ...j.locate, shiftLimit: mm },
+            typed: { ...j.typed, shiftLimit: typed },
+          }))
+        }
+      />
+    </section>
+  );
+}

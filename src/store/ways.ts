@@ -1,0 +1,39 @@
+import { create } from 'zustand';
+import { createJSONStorage, persist } from 'zustand/middleware';
+
+/** What Locate is working on: holding the axle sideways, lengthwise, the room that things need, or the forces. */
+export type Focus = 'bar' | 'links' | 'room' | 'forces';
+
+/** What the bay shows beside the parts themselves. */
+export type Layer = 'swept' | 'lines';
+
+type Ways = {
+  focus: Focus;
+  /** a change on one side is made on the other too */
+  alike: boolean;
+  layers: Record<Layer, boolean>;
+  /** the quantity last looked at, by what was being worked on, and whether as a map */
+  chart: Partial<Record<Focus, string>>;
+  asMap: boolean;
+  /** the load case whose forces the bay shows */
+  load: string | null;
+};
+
+/** Ways of working: not part of the job, remembered on this device. */
+export const useWays = create<Ways>()(
+  persist(
+    (): Ways => ({
+      focus: 'bar',
+      alike: true,
+      layers: { swept: false, lines: true },
+      chart: {},
+      asMap: false,
+      load: null,
+    }),
+    { name: 'pellik-ways', storage: createJSONStorage(() => localStorage) },
+  ),
+);
+
+export function setWays(ways: Partial<Ways>): void {
+  useWays.setState(ways);
+}

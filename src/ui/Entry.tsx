@@ -1,0 +1,113 @@
+'use client';
+import { Input } from 'antd';
+import { useId, useState, type ReactNode } from 'react';
+import { setDraft, useJobStore } from '@/store/jobStore';
+import './field.css';
+
+export type Read<T> = { ok: true; value: T; text: string } | { ok: false; message: string };
+
+type Props<T> = {
+  /** the value's own name: where its half-typed text is kept */
+  field: string;
+  label: string;
+  /** the value as it reads now; empty where there is none */
+  shown: string;
+  read: (text: string) => Read<T>;
+  onEnter: (value: T, typed: string) => void;
+  placeholder?: string;
+  showLabel?: boolean;
+  /** stands beside the text */
+  beside?: ReactNode;
+};
+
+/** One typed value. What cannot be taken stays where it was typed, with the reason under it. */
+export function Entry<T>({
+  field,
+  label,
+  shown,
+  read,
+  onEnter,
+  placeholder,
+  showLabel = false,
+  beside,
+}: Props<T>) {
+  const draft = useJobStore((s) => s.drafts[field]);
+  const [focused, setFocused] = useState(false);
+  const [insisted, setInsisted] = useState(false);
+  const problemId = useId();
+  const outcome = draft === undefined ? null : read(draft);
+  const problem =
+    outcome && (!focused || insisted)
+      ? outcome.ok
+        ? 'Typed, not taken over yet: press Enter.'
+        : outcome.message
+      : null;
+
+  function enter() {
+    setInsisted(true);
+    if (draft === undefined) return;
+    if (draft.trim() === '' || draft === shown) {
+      setDraft(field, null);
+      return;
+    }
+    const result = read(draft);
+    if (!result.ok) return;
+    setDraft(field, null);
+    onEnter(result.value, result.text);
+  }
+
+  return (
+    <div className="length-field">
+      {showLabel && (
+        <label htmlFor={`field-${field}`} className="length-label">
+          {label}
+        </label>
+      )}
+      <div className="length-row">
+        <Input
+          id={`field-${field}`}
+          aria-label={showLabel ? undefined : label}
+          aria-invalid={problem ? true : undefined}
+          aria-describedby={problem ? problemId : undefined}
+          className="figure"
+          autoComplete="off"
+          inputMode="text"
+          enterKeyHint="done"
+          spellCheck={false}
+          maxLength={60}
+          placeholder={placeholder}
+          value={draft ?? shown}
+          status={problem ? 'error' : ''}
+          onFocus={(e) => {
+            setFocused(true);
+            setInsisted(false);
+            e.target.select();
+          }}
+          onChange={(e) => {
+            setInsisted(false);
+            setDraft(field, e.target.value);
+          }}
+          onBlur={() => {
+            setFocused(false);
+            enter();
+          }}
+          onPressEnter={enter}
+          onKeyDown={(e) => {
+            if (e.key === 'Escape') setDraft(field, null);
+          }}
+        />
+        {beside}
+      </div>
+      {problem && (
+        <p className="field-problem" id={problemId} role="alert">
+          {problem}
+          {shown !== '' && (
+            <button type="button" className="put-back" onClick={() => setDraft(field, null)}>
+              Put back {shown}
+            </button>
+          )}
+        </p>
+      )}
+    </div>
+  );
+}
