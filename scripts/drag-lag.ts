@@ -4,7 +4,7 @@
  */
 import { Hands, serve } from '../tests/support/browser';
 
-const MOVES = 200;
+const MOVES = 600;
 
 /** Runs in the page: moves a captured pointer step by step, each time waiting until the curve has followed and was painted. */
 const measure = `

@@ -34,10 +34,14 @@ export function Tyres({
   className: string;
 }) {
   const { k } = sheet;
+  // A ghost that stays on its pixel while a mount is dragged does not have to be painted again.
+  const digits = className === 'ghost' ? 0 : 2;
   const [w, h] = [model.tireWidth * k, 2 * model.tireRadius * k];
   if (sheet.view === 'side') {
     const [x, y] = sheet.at(figure.wheels.left);
-    return <circle className={className} cx={x} cy={y} r={model.tireRadius * k} />;
+    return (
+      <circle className={className} cx={x.toFixed(digits)} cy={y.toFixed(digits)} r={model.tireRadius * k} />
+    );
   }
   const tilt = leanOf(sheet, figure);
   return (
@@ -46,11 +50,12 @@ export function Tyres({
         const [x, y] = sheet.at(figure.wheels[side]);
         const grooves = sheet.view === 'rear' && className === 'zinc' ? [-0.3, -0.1, 0.1, 0.3] : [];
         return (
-          <g key={side} transform={`translate(${x.toFixed(2)},${y.toFixed(2)}) rotate(${tilt.toFixed(3)})`}>
+          <g
+            key={side}
+            transform={`translate(${x.toFixed(digits)},${y.toFixed(digits)}) rotate(${tilt.toFixed(digits + 1)})`}
+          >
             <rect className={className} x={-w / 2} y={-h / 2} width={w} height={h} rx={Math.min(14, w / 5)} />
-            {grooves.map((g) => (
-              <line key={g} className="groove" x1={g * w} x2={g * w} y1={-h / 2 + 4} y2={h / 2 - 4} />
-            ))}
+            <path className="groove" d={grooves.map((g) => `M${g * w},${4 - h / 2}V${h / 2 - 4}`).join('')} />
           </g>
         );
       })}
@@ -100,20 +105,14 @@ export function Ghost({ sheet, from, to }: { sheet: Sheet; from: Point; to: Poin
 
 export function Floor({ sheet, from, to }: { sheet: Sheet; from: Point; to: Point }) {
   const [a, b] = [sheet.at(from), sheet.at(to)];
-  const hatches = Math.floor((b[0] - a[0]) / 26);
+  const hatches = Array.from(
+    { length: Math.floor((b[0] - a[0]) / 26) },
+    (_, i) => `M${a[0] + 14 + 26 * i},${a[1]}l-6,7`,
+  );
   return (
     <g className="floor">
       <line x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />
-      {Array.from({ length: hatches }, (_, i) => (
-        <line
-          key={i}
-          className="hatch"
-          x1={a[0] + 14 + 26 * i}
-          y1={a[1]}
-          x2={a[0] + 8 + 26 * i}
-          y2={a[1] + 7}
-        />
-      ))}
+      <path className="hatch" d={hatches.join('')} />
     </g>
   );
 }

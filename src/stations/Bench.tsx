@@ -4,7 +4,7 @@ import type { StationId } from '@/core/build/stations';
 import { Bay } from '@/bay/Bay';
 import type { Figures } from '@/bay/figures';
 import type { Movable } from '@/bay/Mounts';
-import { useJob, useJobPart } from '@/store/jobStore';
+import { showDragged, useDragged, useJobPart, useJobStore } from '@/store/jobStore';
 import { useRocker } from '@/store/rocker';
 import { useWays, type Focus } from '@/store/ways';
 import { Finder } from '@/ui/Finder';
@@ -14,7 +14,7 @@ import { Rocker } from '@/ui/Rocker';
 import { goTo, useRoute } from '@/ui/route';
 import { TapeStrip } from '@/ui/TapeStrip';
 import { useKeys } from '@/ui/keys';
-import { analyse } from '@/workers/analysis';
+import { analyse, useAnalysis } from '@/workers/analysis';
 import './bench.css';
 import { stations } from './stations';
 
@@ -45,10 +45,11 @@ export function Bench() {
     help: () => setOpen('help'),
   });
 
+  useEffect(askTheWorker, []);
+
   const Card = stations.find((s) => s.id === station)!.card;
   return (
     <div className="bench" data-at={station}>
-      <Analyst />
       <Masthead onFind={() => setOpen('find')} onHelp={() => setOpen('help')} />
       <TapeStrip stations={stations} current={station} onGo={go} />
       <div className="bay-side no-print">
@@ -68,12 +69,23 @@ export function Bench() {
   );
 }
 
-/** Every change of the job or the rocker goes to the worker; what comes back is what every station reads. */
-function Analyst() {
-  const job = useJob();
-  const { left, right } = useRocker();
-  useEffect(() => {
-    void analyse({ job, rocker: { left, right } });
-  }, [job, left, right]);
-  return null;
+/**
+ * Every change of the job or the rocker goes to the worker; what comes back is what every station reads. Straight from the
+ * stores, so that the worker is at it while the fields are still being drawn.
+ */
+function askTheWorker(): () => void {
+  const ask = () => {
+    const job = useDragged.getState().job ?? useJobStore.getState().job;
+    if (job) void analyse({ job, rocker: useRocker.getState() });
+  };
+  ask();
+  const off = [
+    useJobStore.subscribe((now, before) => {
+      if (now.job !== before.job && !useDragged.getState().job) ask();
+    }),
+    useDragged.subscribe((now) => now.job && ask()),
+    useRocker.subscribe(ask),
+    useAnalysis.subscribe(({ job }) => job && showDragged(job)),
+  ];
+  return () => off.forEach((stop) => stop());
 }

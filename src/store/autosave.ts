@@ -2,7 +2,7 @@ import { db } from './db';
 import { useJobStore } from './jobStore';
 
 /** Long enough to keep the disk out of a drag, short enough that a pulled plug costs nothing. */
-const REST_MS = 120;
+const REST_MS = 250;
 
 /**
  * Writes the job on the bench to the browser's database whenever it or a half-typed field changes.

@@ -26,9 +26,17 @@ export const useJobStore = create<JobState>()(
 
 const history = () => useJobStore.temporal.getState();
 
+/**
+ * What a gesture has made of the job so far. It is shown once it has been worked out (`showDragged`), so that fields, figures
+ * and drawing change together, in one frame.
+ */
+export const useDragged = create<{ job: Job | null }>()(() => ({ job: null }));
+
 /** Changes the job. A change that gives back the same job is no change. */
 export function edit(change: (job: Job) => Job): void {
-  useJobStore.setState(({ job }) => (job ? { job: change(job) } : {}));
+  const dragged = useDragged.getState().job;
+  if (dragged) useDragged.setState({ job: change(dragged) });
+  else useJobStore.setState(({ job }) => (job ? { job: change(job) } : {}));
 }
 
 /** The job on the bench; only for what runs while one is there. */
@@ -52,12 +60,19 @@ export function putOnBench(job: Job, drafts: Drafts): void {
 export function beginGesture(): () => void {
   const before = useJobStore.getState().job;
   history().pause();
+  useDragged.setState({ job: before });
   return () => {
-    const after = useJobStore.getState().job;
+    const after = useDragged.getState().job;
+    useDragged.setState({ job: null });
     useJobStore.setState({ job: before });
     history().resume();
     useJobStore.setState({ job: after });
   };
+}
+
+/** Shows a job of the gesture that is going on; without one, what is shown is what was edited. */
+export function showDragged(job: Job): void {
+  if (useDragged.getState().job) useJobStore.setState({ job });
 }
 
 export const undo = (): void => history().undo();

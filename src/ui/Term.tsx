@@ -1,11 +1,11 @@
 'use client';
 import { Popover } from 'antd';
-import type { ReactNode } from 'react';
+import { memo } from 'react';
 import { TERMS, type TermName } from './terms';
 import './term.css';
 
-/** A word of the trade: hover, focus or touch explains it in two lines and a small drawing. */
-export function Term({ of, children }: { of: TermName; children: ReactNode }) {
+/** A word of the trade: hover, focus or touch explains it in two lines and a small drawing. Kept as it is while the figure beside it changes. */
+export const Term = memo(function Term({ of, children }: { of: TermName; children: string }) {
   const { lines, drawing } = TERMS[of];
   return (
     <Popover
@@ -29,4 +29,4 @@ export function Term({ of, children }: { of: TermName; children: ReactNode }) {
       </button>
     </Popover>
   );
-}
+});

@@ -6,11 +6,18 @@ import { InputError } from '@/core/rig/read';
 
 export type LocateOutcome = { ok: true; result: LocateResult } | { ok: false; message: string };
 
+/** Runs until the compiler has settled: without them, the first drag of a session lags. */
+const WARMING_RUNS = 60;
+let cold = true;
+
 const api = {
   /** The same as `analyseLocate`, with bad geometry as a value: an error's class does not survive the crossing. */
   analyse(input: LocateInput): LocateOutcome {
     try {
-      return { ok: true, result: analyseLocate(input) };
+      const result = analyseLocate(input);
+      if (cold) warm(input, WARMING_RUNS);
+      cold = false;
+      return { ok: true, result };
     } catch (error) {
       if (error instanceof InputError) return { ok: false, message: error.expected };
       throw error;
@@ -27,5 +34,14 @@ const api = {
   },
 };
 export type LocateApi = typeof api;
+
+/** One run after another, each a task of its own, so that what is asked meanwhile waits for one run at most. */
+function warm(input: LocateInput, runs: number): void {
+  if (runs === 0) return;
+  setTimeout(() => {
+    analyseLocate(input);
+    warm(input, runs - 1);
+  });
+}
 
 expose(api);

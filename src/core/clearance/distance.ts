@@ -36,27 +36,44 @@ export function segmentToSegment(p1: Point, q1: Point, p2: Point, q2: Point): nu
 }
 
 /**
- * Least distance from a segment to an axis-aligned box, mm; 0 where they meet. The distance along the segment is a
- * convex function, so a golden-section search cannot miss its least value.
+ * Least distance from a segment to an axis-aligned box, mm; 0 where they meet.
+ *
+ * The square of the distance along the segment is a chain of parabolas that join where the segment passes a plane of the
+ * box; each is looked at where it is least.
  */
 export function segmentToBox(p: Point, q: Point, low: Point, high: Point): number {
-  const at = (t: number) =>
-    Math.hypot(
-      ...[0, 1, 2].map((k) => {
-        const v = p[k]! + t * (q[k]! - p[k]!);
-        return Math.max(low[k]! - v, 0, v - high[k]!);
-      }),
-    );
-  const ratio = (Math.sqrt(5) - 1) / 2;
-  let from = 0;
-  let to = 1;
-  while (to - from > 1e-9) {
-    const left = to - ratio * (to - from);
-    const right = from + ratio * (to - from);
-    if (at(left) <= at(right)) to = right;
-    else from = left;
+  const joins = [0, 1];
+  for (let k = 0; k < 3; k++) {
+    const run = q[k]! - p[k]!;
+    if (run === 0) continue;
+    for (const plane of [low[k]!, high[k]!]) {
+      const t = (plane - p[k]!) / run;
+      if (t > 0 && t < 1) joins.push(t);
+    }
   }
-  return Math.min(at(0), at(1), at((from + to) / 2));
+  joins.sort((a, b) => a - b);
+  let best = Infinity;
+  for (let i = 1; i < joins.length; i++) {
+    best = Math.min(best, leastSquare(p, q, low, high, joins[i - 1]!, joins[i]!));
+  }
+  return Math.sqrt(best);
+}
+
+/** Least square of the distance on a piece of the segment that passes no plane of the box. */
+function leastSquare(p: Point, q: Point, low: Point, high: Point, from: number, to: number): number {
+  const middle = (from + to) / 2;
+  let [a, b, c] = [0, 0, 0];
+  for (let k = 0; k < 3; k++) {
+    const run = q[k]! - p[k]!;
+    const v = p[k]! + middle * run;
+    const off = v < low[k]! ? p[k]! - low[k]! : v > high[k]! ? p[k]! - high[k]! : null;
+    if (off === null) continue;
+    a += run * run;
+    b += 2 * run * off;
+    c += off * off;
+  }
+  const t = a > 0 ? Math.min(to, Math.max(from, -b / (2 * a))) : from;
+  return Math.max(0, (a * t + b) * t + c);
 }
 
 const minus = (a: Point, b: Point): Point => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];

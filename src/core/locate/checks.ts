@@ -19,6 +19,9 @@ const PARALLEL = 6.4;
 const PARALLEL_STOP = 38;
 const TYRE_CLEARANCE = 25.4;
 
+/** How nearly a place is found, mm: finer than any tape. */
+const CLOSE = 0.1;
+
 type Findings = { bar: LateralBar | null; ride: Pose; curve: CurvePoint[]; gaps: ClosestApproach[] };
 
 /** Looks over a lateral bar in its whole travel. */
@@ -182,13 +185,7 @@ function lengthRemedies(input: LocateInput, member: LinkMember): Remedy[] {
       },
     ];
   }
-  let short = member.chassis[1];
-  let long = farthest;
-  for (let i = 0; i < 24; i++) {
-    const half = (short + long) / 2;
-    if (mostWith(half) > shiftLimit) short = half;
-    else long = half;
-  }
+  const long = shortestWithin(mostWith, shiftLimit, member.chassis[1], farthest);
   // Out to the next line of the tape, which is what can be set.
   const place =
     outward * Math.min(Math.abs(farthest), Math.ceil(Math.abs(long) / division(tape)) * division(tape));
@@ -198,6 +195,27 @@ function lengthRemedies(input: LocateInput, member: LinkMember): Remedy[] {
       changes: [{ member: member.id, end: 'chassis', axis: 1, mm: place }, levelled],
     },
   ];
+}
+
+/**
+ * The place nearest to `short` at which `most` comes within the limit, somewhere on the way to `long`. False position, with
+ * the stale end's weight halved (Illinois), so that either end comes in; always from the side that holds.
+ */
+function shortestWithin(most: (y: number) => number, limit: number, short: number, long: number): number {
+  let [a, b] = [short, long];
+  let [fa, fb] = [most(a) - limit, most(b) - limit];
+  for (let i = 0; i < 30 && Math.abs(b - a) > CLOSE && fb < -1e-3; i++) {
+    const c = Number.isFinite(fa) ? b - (fb * (b - a)) / (fb - fa) : (a + b) / 2;
+    const fc = most(c) - limit;
+    if (fc > 0) {
+      [a, fa] = [c, fc];
+      fb /= 2;
+    } else {
+      [b, fb] = [c, fc];
+      fa /= 2;
+    }
+  }
+  return b;
 }
 
 function checkPlan(input: LocateInput, bar: LateralBar, member: LinkMember): Verdict | null {

@@ -8,14 +8,14 @@ const BRACKET = 76;
 
 /** Where in a set of poses each pair of things comes nearest; the tightest pair first. */
 export function closestApproaches(rig: Rig, poses: SweptPose[]): ClosestApproach[] {
-  const nearest = new Map<string, ClosestApproach>();
+  const nearest: ClosestApproach[] = [];
   for (const pose of poses.filter(isReached)) {
-    for (const gap of clearances(rig, pose, BRACKET)) {
-      const pair = `${gap.member}|${gap.obstacle}`;
-      const known = nearest.get(pair);
+    // Every pose lists the same pairs in the same order.
+    clearances(rig, pose, BRACKET).forEach((gap, pair) => {
+      const known = nearest[pair];
       if (!known || gap.distance < known.distance)
-        nearest.set(pair, { ...gap, at: { left: pose.left, right: pose.right } });
-    }
+        nearest[pair] = { ...gap, at: { left: pose.left, right: pose.right } };
+    });
   }
-  return [...nearest.values()].sort((a, b) => a.distance - b.distance);
+  return nearest.sort((a, b) => a.distance - b.distance);
 }

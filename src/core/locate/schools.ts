@@ -30,7 +30,7 @@ export function compareSchools(
   return { ride: cost('ride'), middle: cost('middle') };
 }
 
-const STEPS = 12;
+const STEPS = 8;
 
 /**
  * Sideways movement of the axle from its place at ride height over heave travel, mm; infinite where it cannot follow. Asked
