@@ -10,9 +10,13 @@ import { DRAGS, type Flat, type Sheet } from './views';
 
 type Props = { sheet: Sheet; things: Thing[]; tape: Tape; movable: boolean };
 
+/** Boxes are large and lie behind; what is smaller must stay within reach. */
+const LAYER: Record<Obstacle['shape'], number> = { box: 0, capsule: 1, sphere: 2 };
+
 /** What is in the way, in its true size: moved whole by finger, mouse or arrow keys where that is the work. */
 export function Things({ sheet, things, tape, movable }: Props) {
-  return things.map((thing) => (
+  const smallLast = [...things].sort((a, b) => LAYER[a.obstacle.shape] - LAYER[b.obstacle.shape]);
+  return smallLast.map((thing) => (
     <OneThing key={thing.obstacle.id} sheet={sheet} thing={thing} tape={tape} movable={movable} />
   ));
 }

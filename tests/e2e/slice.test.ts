@@ -95,7 +95,9 @@ test('locate: dragging a mount and moving it by arrow keys does the same as typi
   await hands.undo();
   await hands.until(async () => (await state('plan')) === 'ok');
   await (await hands.find('[data-mount="rear-chassis"]')).sendKeys(Key.ARROW_UP);
-  await hands.until(async () => (await hands.value('panhard/chassis/2')) === '13 15/16');
+  // Its bracket has holes an inch apart: an arrow goes from one to the next.
+  await hands.until(async () => (await hands.value('panhard/chassis/2')) === '14 7/8');
+  expect(await hands.text('.hole-row')).toContain('hole 3 of 5');
   await (await hands.find('[data-mount="rear-chassis"]')).sendKeys(Key.ARROW_DOWN);
   await hands.until(async () => (await hands.value('panhard/chassis/2')) === '13 7/8');
 });
@@ -252,7 +254,7 @@ test('another layout is laid out anew, moves, is dragged on both sides at once, 
   );
   await hands.until(async () => (await hands.text('.masthead-job')).includes('ladder bars'));
   await hands.station(3, 'Panhard bar');
-  await hands.click(await hands.driver.findElement(By.xpath('//*[text()="Fore and aft"]')));
+  await hands.click(await hands.driver.findElement(By.xpath('//*[text()="Lengthwise"]')));
   await hands.until(async () => (await state('bind')) === 'stop');
   const height = () => hands.value('ladder-left/chassis/2');
   const before = await height();
@@ -267,7 +269,7 @@ test('another layout is laid out anew, moves, is dragged on both sides at once, 
   await hands.until(async () => (await height()) === before);
   await hands.undo();
   await hands.until(async () => (await hands.text('.masthead-job')).includes('three links'));
-  await hands.click(await hands.driver.findElement(By.xpath('//*[text()="Across the car"]')));
+  await hands.click(await hands.driver.findElement(By.xpath('//*[text()="Sideways"]')));
 });
 
 test('help and the finder work by keys alone', async () => {

@@ -7,9 +7,13 @@ const TOLERANCE = 1e-10;
 /** Step at which an over-constrained pose is accepted (mm, and rad on a metre). */
 const STEP_TOLERANCE = 1e-11;
 const NEWTON_LIMIT = 12;
-const DESCENT_LIMIT = 60;
-/** Shortest part of the way that the march towards a pose tries, as a fraction of the whole way. */
-const SHORTEST_STRIDE = 1e-6;
+const DESCENT_LIMIT = 30;
+/**
+ * Shortest part of the way that the march towards a pose tries, as a fraction of the whole way, and the most tries: past
+ * them, a linkage is creeping towards a place it cannot pass. Where members give there is no sharp end, and less to find.
+ */
+const SHORTEST_STRIDE = { exact: 1e-6, giving: 1e-3 };
+const MOST_TRIES = { exact: 120, giving: 40 };
 /** A single Newton step longer than this (mm, rad) has left the branch of poses that the axle can follow. */
 const LONGEST_STEP = 150;
 const LARGEST_TURN = 0.4;
@@ -83,9 +87,10 @@ export class PoseSolver {
     if (!this.solvedRide && !this.solveRide()) return false;
     this.q.set(this.ride);
     this.left = this.right = 0;
+    const kind = this.exact ? 'exact' : 'giving';
     let reached = 0;
     let stride = 1;
-    while (reached < 1) {
+    for (let tries = 0; reached < 1 && tries < MOST_TRIES[kind]; tries++) {
       const target = Math.min(1, reached + stride);
       this.start.set(this.q);
       if (this.converge(left * target, right * target)) {
@@ -94,7 +99,7 @@ export class PoseSolver {
       } else {
         this.q.set(this.start);
         stride /= 2;
-        if (stride < SHORTEST_STRIDE) break;
+        if (stride < SHORTEST_STRIDE[kind]) break;
       }
     }
     this.left = left * reached;

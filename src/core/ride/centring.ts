@@ -2,10 +2,10 @@ import { leastEngagement, windTube, makeBar, type BarSpec } from '@/core/fabrica
 import { lengthPerTurn } from '@/core/fabricate/threads';
 import { barSpec, workBar } from '@/core/job/job';
 import type { Job, Round } from '@/core/job/schema';
-import { setInMotion } from '@/core/kinematics/answer';
-import { isReached } from '@/core/kinematics/pose';
+import { PoseSolver } from '@/core/kinematics/solver';
+import { InputError } from '@/core/rig/read';
 import type { Rig } from '@/core/rig/schema';
-import { leverOf, type Lever } from './lever';
+import { lengthened, leverOf, type LeverBar } from './lever';
 
 /** One bar to be turned: its length as it is now wound and as it should be, mm; turns of its tube, positive lengthens. */
 export type BarTurn = { id: string; name: string; lengthNow: number; lengthWanted: number; turns: number };
@@ -35,17 +35,17 @@ export function turnsSoFar(rounds: Round[]): number {
  */
 export function centre(job: Job, round: Pick<Round, 'left' | 'right'>): Centring | null {
   const lever = leverOf(job.rig);
-  if (!lever) return null;
+  if (lever.length === 0) return null;
   const offset = (round.left - round.right) / 2;
   const perTurn = lengthPerTurn(job.cut.thread);
   const now = turnsSoFar(job.ride.rounds) * perTurn;
   const wanted = lengtheningForShift(job.rig, lever, now, -offset);
   const turns = (wanted - now) / perTurn;
-  const sawn = lever.bars.find((bar) => bar.id === workBar(job).id);
+  const sawn = lever.find((bar) => bar.id === workBar(job).id);
   return {
     offset,
     centred: Math.abs(offset) <= job.ride.tolerance + 1e-6,
-    bars: lever.bars.map(({ id, name, sign, length }) => ({
+    bars: lever.map(({ id, name, sign, length }) => ({
       id,
       name,
       lengthNow: length + sign * now,
@@ -77,15 +77,17 @@ function shankLeft(spec: BarSpec): boolean {
  *
  * Secant steps on the pose solver: sideways movement is very nearly proportional to the bar's length, so a few suffice.
  */
-function lengtheningForShift(rig: Rig, lever: Lever, now: number, shift: number): number {
+function lengtheningForShift(rig: Rig, lever: LeverBar[], now: number, shift: number): number {
   const lateral = (mm: number): number => {
-    const { ride } = setInMotion(lever.lengthened(rig, mm));
-    return isReached(ride) ? ride.y : NaN;
+    const solver = new PoseSolver(lengthened(rig, lever, mm));
+    if (!solver.solve(0, 0)) throw new InputError('ride', 'the members do not reach');
+    return solver.q[1]!;
   };
   const target = lateral(now) + shift;
   let [a, b] = [now, now + 1];
   let [fa, fb] = [lateral(a) - target, lateral(b) - target];
   for (let i = 0; i < 20 && Math.abs(fb) > 1e-9; i++) {
+    if (fa === fb) throw new InputError('ride', 'their lengths do not move the axle sideways');
     [a, b] = [b, b - (fb * (b - a)) / (fb - fa)];
     [fa, fb] = [fb, lateral(b) - target];
   }

@@ -1,73 +1,53 @@
-import { distance } from '@/core/kinematics/linkage';
+import { compileLinkage, type Linkage } from '@/core/kinematics/linkage';
 import { PANHARD } from '@/core/layouts/patterns';
 import { memberName } from '@/core/layouts/names';
-import { withMember } from '@/core/locate/lateralBar';
 import { linksOf, partnerOf } from '@/core/rig/members';
-import type { LinkMember, Point, Rig, Watts } from '@/core/rig/schema';
+import type { LinkMember, Rig } from '@/core/rig/schema';
 
 /** One adjustable bar of those that move the axle sideways: `sign` says which way it goes when the first is lengthened. */
-type LeverBar = { id: string; name: string; sign: 1 | -1; length: number };
-
-/** What moves an axle sideways: bars turned together, and what a rig becomes when the first is lengthened by so many mm. */
-export type Lever = { bars: LeverBar[]; lengthened: (rig: Rig, mm: number) => Rig };
+export type LeverBar = { id: string; name: string; sign: 1 | -1; row: number; length: number };
 
 /**
- * The bars by which a layout is centred: the bar across the car; the two links of a crank, one out as the other comes in;
- * or, without either, the pair of links that leans most, one out as the other comes in.
+ * The bars by which a layout is centred, turned together: the bar across the car; the two links of a crank, one out as the
+ * other comes in; or, without either, the pair of links that leans most, one out as the other comes in. Empty where none does.
  */
-export function leverOf(rig: Rig): Lever | null {
+export function leverOf(rig: Rig): LeverBar[] {
+  const linkage = compileLinkage(rig);
   const links = linksOf(rig);
   const bar = links.find((m) => m.id === PANHARD);
-  if (bar) return { bars: [leverBar(bar, 1)], lengthened: (r, mm) => longer(r, bar, mm) };
+  if (bar) return [linkBar(linkage, bar, 1)];
   const crank = rig.members.find((m) => m.type === 'watts');
-  if (crank) return crankLever(crank);
+  if (crank) {
+    const row = linkage.ids.indexOf(crank.id);
+    return [
+      leverBar(linkage, row, `${crank.id}.top`, 'top link of the crank', 1),
+      leverBar(linkage, row + 1, `${crank.id}.bottom`, 'bottom link of the crank', -1),
+    ];
+  }
   const left = links
     .filter((m) => m.id.endsWith('-left') && partnerOf(m.id))
     .sort((a, b) => spread(b) - spread(a))[0];
   const right = left && links.find((m) => m.id === partnerOf(left.id));
-  if (!left || !right) return null;
-  return {
-    bars: [leverBar(left, 1), leverBar(right, -1)],
-    lengthened: (r, mm) => longer(longer(r, left, mm), right, -mm),
-  };
+  return left && right ? [linkBar(linkage, left, 1), linkBar(linkage, right, -1)] : [];
 }
 
-const leverBar = (m: LinkMember, sign: 1 | -1): LeverBar => ({
-  id: m.id,
-  name: memberName(m.id),
+/** A linkage whose lever is that much longer than designed (its first bar; the others by their signs), all mounts where they are. */
+export function lengthened(rig: Rig, lever: LeverBar[], mm: number): Linkage {
+  const linkage = compileLinkage(rig);
+  for (const { row, sign } of lever) linkage.length[row]! += sign * mm;
+  return linkage;
+}
+
+const linkBar = (linkage: Linkage, { id }: LinkMember, sign: 1 | -1): LeverBar =>
+  leverBar(linkage, linkage.ids.indexOf(id), id, memberName(id), sign);
+
+const leverBar = (linkage: Linkage, row: number, id: string, name: string, sign: 1 | -1): LeverBar => ({
+  id,
+  name,
   sign,
-  length: designed(m),
+  row,
+  length: linkage.length[row]!,
 });
 
-const designed = (m: LinkMember): number => m.length ?? distance(m.chassis, m.axle);
-
-/** A rig with a bar that much longer than it was designed, its ends where they are. */
-const longer = (rig: Rig, bar: LinkMember, mm: number): Rig =>
-  withMember(rig, bar.id, (m) => ({ ...m, length: designed(bar) + mm }));
-
 const spread = ({ chassis, axle }: LinkMember): number =>
-  Math.abs(chassis[1] - axle[1]) / distance(chassis, axle);
-
-/** A link of a crank made longer does what its far end moved away along it would do. */
-function crankLever(crank: Watts): Lever {
-  const length = (end: 'top' | 'bottom') => distance(crank.crank[end], crank.ends[end]);
-  const away = (m: Watts, end: 'top' | 'bottom', mm: number): Point => {
-    const [from, to] = [m.crank[end], m.ends[end]];
-    return to.map((v, k) => v + (mm * (v - from[k]!)) / distance(from, to)) as Point;
-  };
-  return {
-    bars: [
-      { id: `${crank.id}.top`, name: 'top link of the crank', sign: 1, length: length('top') },
-      { id: `${crank.id}.bottom`, name: 'bottom link of the crank', sign: -1, length: length('bottom') },
-    ],
-    // The eye on the frame stays; the crank is pushed the other way by as much.
-    lengthened: (rig, mm) => ({
-      ...rig,
-      members: rig.members.map((m) =>
-        m.id === crank.id && m.type === 'watts'
-          ? { ...m, ends: { top: away(m, 'top', -mm), bottom: away(m, 'bottom', mm) } }
-          : m,
-      ),
-    }),
-  };
-}
+  Math.abs(chassis[1] - axle[1]) / Math.abs(chassis[0] - axle[0]);

@@ -26,7 +26,7 @@ export function BracketHoles({ member, mountKey, mountName }: Props) {
       <button
         type="button"
         className="put-back holes-open"
-        aria-label={`${mountName}: its bracket has holes`}
+        aria-label={`${mountName}: bracket with holes`}
         onClick={() => put({ ...USUAL, lowest: height - USUAL.pitch })}
       >
         bracket with holes
