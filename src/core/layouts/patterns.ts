@@ -50,11 +50,11 @@ function panhardBar(at: Pen, size: PatternSize): LinkMember {
 }
 
 /** Two lower links, low and wide. */
-const lowerLinks = (at: Pen) => pair('lower', at, [580, 0.32, -40], [0, 0.34, -70]);
+const lowerLinks = (at: Pen) => pair('lower', at, [580, 0.32, -58], [0, 0.34, -70]);
 
 function threeLinkPanhard(size: PatternSize): Pattern {
   const at = penFor(size);
-  const upper = link('upper', at(480, -0.035, 145), at(20, -0.035, 175));
+  const upper = link('upper', at(480, -0.035, 172), at(20, -0.035, 192));
   return { members: [...lowerLinks(at), upper, panhardBar(at, size)] };
 }
 
@@ -64,7 +64,7 @@ function threeLinkWatts(size: PatternSize): Pattern {
   return {
     members: [
       ...lowerLinks(at),
-      link('upper', at(480, -0.035, 145), at(20, -0.035, 175)),
+      link('upper', at(480, -0.035, 172), at(20, -0.035, 192)),
       {
         type: 'watts',
         id: 'watts',
@@ -79,7 +79,7 @@ function threeLinkWatts(size: PatternSize): Pattern {
 
 function triangulatedFourLink(size: PatternSize): Pattern {
   const at = penFor(size);
-  return { members: [...lowerLinks(at), ...pair('upper', at, [430, 0.28, 130], [20, 0.05, 165])] };
+  return { members: [...lowerLinks(at), ...pair('upper', at, [430, 0.28, 142], [20, 0.05, 162])] };
 }
 
 function parallelFourLink(size: PatternSize): Pattern {
@@ -96,7 +96,7 @@ function parallelFourLink(size: PatternSize): Pattern {
 /** The same links, held sideways by a bar run diagonally from one frame rail to the other end of the axle. */
 function diagonalTrackBar(size: PatternSize): Pattern {
   const at = penFor(size);
-  const diagonal = link(PANHARD, at(500, 0.3, 20), at(40, -0.3, 0));
+  const diagonal = link(PANHARD, at(500, 0.3, 20), at(40, -0.3, 20));
   return { members: [...parallelFourLink(size).members.slice(0, 4), diagonal] };
 }
 
@@ -104,7 +104,7 @@ function torqueArm(size: PatternSize): Pattern {
   const at = penFor(size);
   return {
     members: [
-      ...pair('lower', at, [580, 0.32, -68], [0, 0.34, -70]),
+      ...pair('lower', at, [580, 0.32, -105], [0, 0.34, -70]),
       { type: 'slider-arm', id: 'torque-arm', chassis: at(1150, 0, 40) },
       panhardBar(at, size),
     ],
@@ -137,7 +137,7 @@ function ladderBarsDiagonal(size: PatternSize): Pattern {
 /** Long arms that nearly meet under the middle of the car. */
 function truckArms(size: PatternSize): Pattern {
   const at = penFor(size);
-  return { members: [...arms('truck-arm', at, [1300, 0.06, -70]), panhardBar(at, size)] };
+  return { members: [...arms('truck-arm', at, [1300, 0.06, -120]), panhardBar(at, size)] };
 }
 
 function leafPanhard(size: PatternSize): Pattern {
@@ -150,7 +150,7 @@ function leafPanhard(size: PatternSize): Pattern {
   ).map(([side, s]) => ({
     type: 'leaf' as const,
     id: `leaf-${side}`,
-    frontEye: at(640, s * 0.37, 10),
+    frontEye: at(640, s * 0.37, -10),
     seat: at(0, s * 0.37, -50),
     rearEye: at(-720, s * 0.37, 60),
     ...LEAF,
@@ -162,10 +162,10 @@ function leafPanhard(size: PatternSize): Pattern {
 function frontBars(at: Pen, size: PatternSize): { trackBar: LinkMember; steering: Rig['steering'] } {
   const ahead = size.cover + size.tubeOd / 2 + 19;
   return {
-    trackBar: link(PANHARD, at(ahead, 0.31, 60), at(ahead, -0.29, 40)),
+    trackBar: link(PANHARD, at(ahead, 0.31, 50), at(ahead, -0.29, 50)),
     steering: {
-      pitman: at(ahead + 90, 0.3, 90),
-      knuckle: at(ahead + 90, -0.3, 70),
+      pitman: at(ahead + 90, 0.3, 80),
+      knuckle: at(ahead + 90, -0.3, 80),
       kingpin: at(0, -0.43, 0),
     },
   };

@@ -17,6 +17,8 @@ const LEVEL = 3.2;
 const LEVEL_STOP = 50;
 const PARALLEL = 6.4;
 const PARALLEL_STOP = 38;
+/** Share of its length that a bar runs lengthwise when it is meant to run diagonally. */
+const DIAGONAL = 0.25;
 const TYRE_CLEARANCE = 25.4;
 
 /** How nearly a place is found, mm: finer than any tape. */
@@ -235,6 +237,15 @@ function checkPlan(input: LocateInput, bar: LateralBar, member: LinkMember): Ver
     };
   }
   const share = Math.round((100 * off) / bar.eyeToEye);
+  if (off > DIAGONAL * bar.eyeToEye) {
+    return {
+      id: 'plan',
+      state: 'look',
+      title: 'The bar runs diagonally, seen from above.',
+      reason: `About ${share} % of every side load pushes the axle fore and aft. That is fine where travel is small and the links hold it lengthwise.`,
+      remedies: [{ text: 'Where there is room behind the axle, a bar beside it does better.' }],
+    };
+  }
   const angle = Math.asin(Math.min(1, off / bar.eyeToEye)) * (180 / Math.PI);
   const set = (end: 'chassis' | 'axle'): Remedy => {
     const to = end === 'chassis' ? member.axle[0] : member.chassis[0];

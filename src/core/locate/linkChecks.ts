@@ -10,7 +10,7 @@ import type { BindFinding, JointFinding, LinkFindings, LocateInput } from './typ
  * work softly, more plants the tyre at the launch and hops under the brakes.
  */
 const ANTI_SQUAT: Record<LocateInput['use'], [least: number, most: number]> = {
-  street: [30, 90],
+  street: [20, 90],
   autocross: [20, 80],
   drag: [90, 160],
   offroad: [30, 100],
@@ -20,7 +20,8 @@ const ANTI_SQUAT: Record<LocateInput['use'], [least: number, most: number]> = {
 /** Limits of the trade (common practice, no published source). */
 const ROLL_STEER = { least: -0.05, most: 0.1 };
 const PINION = 3;
-const BUMP_STEER = 0.5;
+/** Degrees that bumps may steer: both wheels together, and one alone, which rolls the axle too. */
+const BUMP_STEER = { both: 0.5, one: 1 };
 /** Drag link against track bar: what passes for alike, mm and degrees. */
 const DRAG_LINK = { length: 75, angle: 2 };
 /** Share of its swing that a joint may have used up at rest. */
@@ -216,7 +217,7 @@ function checkCocked({ cocked }: LinkFindings): Verdict | null {
 function checkBumpSteer({ tape }: LocateInput, { steering }: LinkFindings): Verdict | null {
   if (!steering) return null;
   const { bumpSteer, match } = steering;
-  const steers = bumpSteer === null || bumpSteer > BUMP_STEER;
+  const steers = bumpSteer === null || bumpSteer.both > BUMP_STEER.both || bumpSteer.one > BUMP_STEER.one;
   const unlike = match !== null && (match.length > DRAG_LINK.length || match.angle > DRAG_LINK.angle);
   const differ = match
     ? `Track bar and drag link differ by ${sayLength(match.length, tape)} in length and ${formatDegrees(match.angle)} in angle.`
@@ -231,11 +232,18 @@ function checkBumpSteer({ tape }: LocateInput, { steering }: LinkFindings): Verd
         : 'Bumps do not steer it.'
       : bumpSteer === null
         ? 'The drag link cannot follow the axle.'
-        : `Bumps steer it ${formatDegrees(bumpSteer)}.`,
+        : `Bumps steer it ${formatDegrees(Math.max(bumpSteer.both, bumpSteer.one))}.`,
     reason: differ,
     remedies:
       steers || unlike
-        ? [{ text: 'Make the track bar as long as the drag link, and as steep, with both ends in mind.' }]
+        ? [
+            {
+              text:
+                unlike || !match
+                  ? 'Make the track bar as long as the drag link, and as steep, with both ends in mind.'
+                  : 'Bar and link are alike: it is the caster that turns with the travel and takes the knuckle along. Longer arms turn it less.',
+            },
+          ]
         : [],
   };
 }

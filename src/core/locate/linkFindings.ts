@@ -111,9 +111,13 @@ function shaftFindings(input: LocateInput, ride: Pose, poses: Pose[]): ShaftFind
 function steeringFindings(rig: Rig, poses: Pose[], bar: LinkMember | null): SteeringFindings | null {
   if (!rig.steering || rig.end !== 'front') return null;
   const { pitman, knuckle } = rig.steering;
-  const turns = poses.map((p) => p.bumpSteerDeg ?? null);
+  const largest = (some: Pose[]) => Math.max(0, ...some.map((p) => Math.abs(p.bumpSteerDeg!)));
+  const together = (p: Pose) => Math.abs(p.left - p.right) < 1e-6;
+  const followed = poses.every((p) => p.bumpSteerDeg !== null);
   return {
-    bumpSteer: turns.includes(null) ? null : Math.max(...turns.map((t) => Math.abs(t!))),
+    bumpSteer: followed
+      ? { both: largest(poses.filter(together)), one: largest(poses.filter((p) => !together(p))) }
+      : null,
     match: bar && {
       length: Math.abs(far(bar.chassis, bar.axle) - far(pitman, knuckle)),
       angle: Math.abs(slope(bar.chassis, bar.axle) - slope(pitman, knuckle)),

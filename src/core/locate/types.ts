@@ -96,7 +96,8 @@ export type ShaftFindings = {
 };
 
 export type SteeringFindings = {
-  bumpSteer: number | null;
+  /** largest turn of the knuckles, degrees, with both wheels together and with one up; null out of the drag link’s reach */
+  bumpSteer: { both: number; one: number } | null;
   match: { length: number; angle: number } | null;
 };
 

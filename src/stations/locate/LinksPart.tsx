@@ -63,7 +63,9 @@ function LinkResults() {
         )}
         {links.steering && (
           <Readout name="Bumps steer it, at most" id="bumpSteer" term="bumpSteer">
-            {links.steering.bumpSteer === null ? 'out of reach' : formatDegrees(links.steering.bumpSteer)}
+            {links.steering.bumpSteer === null
+              ? 'out of reach'
+              : formatDegrees(Math.max(links.steering.bumpSteer.both, links.steering.bumpSteer.one))}
           </Readout>
         )}
         <Readout
