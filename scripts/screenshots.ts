@@ -1,11 +1,18 @@
 /** Takes the pictures of docs/screenshots from the demo data: `npx tsx scripts/screenshots.ts`, after a build. */
 import { writeFileSync } from 'node:fs';
+import { By } from 'selenium-webdriver';
 import { Hands, serve } from '../tests/support/browser';
 
-const VIEWS: [name: string, station: number, title: string, width: number, height: number][] = [
+type View = [name: string, station: number, title: string, width: number, height: number, job?: string];
+const VIEWS: View[] = [
   ['job', 1, 'The job', 1280, 800],
   ['record', 2, 'Record', 1280, 800],
   ['locate', 3, 'Panhard bar', 1280, 800],
+  ['locate-links', 3, 'Panhard bar', 1280, 800],
+  ['locate-room', 3, 'Panhard bar', 1280, 800],
+  ['locate-forces', 3, 'Panhard bar', 1280, 800],
+  ['locate-front', 3, 'Track bar', 1280, 800, 'demo-tinker'],
+  ['locate-map', 3, 'Panhard bar', 1280, 800],
   ['cut', 4, 'Cut', 1280, 800],
   ['weld', 5, 'Hold', 1280, 800],
   ['ride', 6, 'Centre', 1280, 800],
@@ -13,8 +20,24 @@ const VIEWS: [name: string, station: number, title: string, width: number, heigh
   ['weld-tablet', 5, 'Hold', 820, 1180],
 ];
 
+const part = async (hands: Hands, name: string): Promise<void> =>
+  hands.click(await hands.driver.findElement(By.xpath(`//label[.//*[text()="${name}"]]`)));
+
 /** What is done at a station before its picture, so that it shows something. */
 const BEFORE: Record<string, (hands: Hands) => Promise<void>> = {
+  'locate-links': (hands) => part(hands, 'Lengthwise'),
+  'locate-room': (hands) => part(hands, 'Room'),
+  'locate-forces': (hands) => part(hands, 'Forces'),
+  'locate-front': (hands) => part(hands, 'Lengthwise'),
+  'locate-map': async (hands) => {
+    await part(hands, 'Lengthwise');
+    await hands.press('swept');
+    await hands.press('roll');
+    await hands.press('as a map');
+    await hands.driver.executeScript('document.querySelector(".curve").scrollIntoView()');
+    await hands.driver.sleep(600);
+    await hands.press('roll');
+  },
   ride: async (hands) => {
     await hands.type('ride/left', '5 1/2');
     await hands.type('ride/right', '5 1/8');
@@ -30,8 +53,8 @@ const BEFORE: Record<string, (hands: Hands) => Promise<void>> = {
 
 async function main(): Promise<void> {
   const server = await serve();
-  for (const [name, station, title, width, height] of VIEWS) {
-    const hands = await Hands.open(server.address, width, height);
+  for (const [name, station, title, width, height, job] of VIEWS) {
+    const hands = await Hands.open(job ? `${server.address}/#/${job}/job` : server.address, width, height);
     await hands.station(station, title);
     await BEFORE[name]?.(hands);
     await hands.driver.sleep(900);

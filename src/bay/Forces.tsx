@@ -3,11 +3,14 @@ import type { Tape } from '@/core/units/tape';
 import type { Figure } from './model';
 import type { Sheet } from './views';
 
+/** Narrower than this, figures seen from above cover each other, px. */
+const ROOMY = 600;
 /** Bars shorter than this on the screen are seen end on, and carry no figure, px. */
 const SHORTEST = 40;
 
 /** The force in every bar of the load case that is looked at: pulled or pushed. */
 export function Forces({ sheet, figure, tape }: { sheet: Sheet; figure: Figure; tape: Tape }) {
+  if (sheet.view === 'plan' && sheet.box.width < ROOMY) return null;
   const across = sheet.view === 'rear';
   const seen = figure.bars.filter(
     (b) =>

@@ -61,9 +61,9 @@ export function RearView({ box, zoom, model, bar, tape, movable, figures, layers
       {(figures === 'car' || figures === 'gaps') && (
         <GapFigures sheet={sheet} model={model} tape={tape} asRead={figures === 'gaps'} />
       )}
-      <RollCentre sheet={sheet} model={model} tape={tape} />
       <Holes sheet={sheet} holes={model.holes} />
       <Mounts sheet={sheet} figure={model.now} tape={tape} movable={movable} />
+      <RollCentre sheet={sheet} model={model} tape={tape} />
       <Forces sheet={sheet} figure={model.now} tape={tape} />
     </g>
   );

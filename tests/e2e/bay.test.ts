@@ -33,7 +33,7 @@ test('the map is probed by keys, and sends the axle where it is read', async () 
   const eye = async () => (await hands.find('[data-mount="rear-axle"] .eye')).getAttribute('cy');
   const before = await eye();
   await map.sendKeys(Key.ARROW_UP, Key.ARROW_UP, Key.ARROW_RIGHT);
-  await hands.until(async () => /left .* above the other/.test(await hands.text('[data-readout=probe]')));
+  await hands.until(async () => /left end .* above the other/.test(await hands.text('[data-readout=probe]')));
   await map.sendKeys(Key.ENTER);
   await hands.until(async () => (await eye()) !== before);
   await hands.press('ride');

@@ -6,7 +6,7 @@ import { division } from '@/core/units/tape';
 import type { Remedy, Verdict } from '@/core/verdict';
 import { closestApproaches } from './closest';
 import { withMount, type MountChange } from '@/core/rig/members';
-import { LEAST_CLEARANCE, sayGap } from './gaps';
+import { LEAST_CLEARANCE, MAKE_ROOM, sayGap } from './gaps';
 import { checkMigration, checkReach, sideMost } from './lateralChecks';
 import { withMember, type LateralBar } from './lateralBar';
 import { sidewaysOverTravel, wantedRise } from './schools';
@@ -269,6 +269,9 @@ function checkClearance(input: LocateInput, { gaps }: Findings, bar: LinkMember)
   if (!closest) return null;
   const said = sayGap(input, closest, bar.id);
   if (said.state === 'ok') return said;
+  const near = input.rig.obstacles?.find((o) => o.id === closest.obstacle);
+  // Away from the axle is away from what the axle carries; it may be into anything else.
+  if (near?.on !== 'axle') return { ...said, remedies: [MAKE_ROOM] };
   const way = bar.axle[0] <= 0 ? -1 : 1;
   const away = distanceAway(input, closest, bar, way);
   const text = `Move both ends ${sayLength(away, input.tape)} farther ${way < 0 ? 'behind' : 'ahead of'} the axle`;

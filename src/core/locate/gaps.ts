@@ -1,11 +1,15 @@
 import { memberName } from '@/core/layouts/names';
 import { sayLength } from '@/core/units/format';
-import type { Verdict } from '@/core/verdict';
+import type { Remedy, Verdict } from '@/core/verdict';
 import { placeInTravel } from './words';
 import type { ClosestApproach, LocateInput } from './types';
 
 /** Least gap anywhere in the travel, mm: half an inch, fingers fit (common practice, no published source). */
 export const LEAST_CLEARANCE = 12.7;
+
+export const MAKE_ROOM: Remedy = {
+  text: 'Move one of the two, bend the bar, or stop the travel earlier.',
+};
 
 /** What is to be said about the tightest place between two things. @param about the one that is spoken of, if it is one of them */
 export function sayGap(input: LocateInput, gap: ClosestApproach, about?: string): Verdict {

@@ -1,7 +1,7 @@
 import { formatDegrees, sayLength } from '@/core/units/format';
 import type { LinkMember } from '@/core/rig/schema';
 import type { Verdict } from '@/core/verdict';
-import { LEAST_CLEARANCE, sayGap } from './gaps';
+import { LEAST_CLEARANCE, MAKE_ROOM, sayGap } from './gaps';
 import type { ClosestApproach, LinkFindings, LocateInput, ShaftFindings } from './types';
 
 /** Joints of a shaft with two of them (common practice, no published source), degrees. */
@@ -27,9 +27,7 @@ export function checkRoom(input: LocateInput, { gaps, links }: Found, bar: LinkM
 }
 
 const withRemedy = (verdict: Verdict): Verdict =>
-  verdict.state === 'ok'
-    ? verdict
-    : { ...verdict, remedies: [{ text: 'Move one of the two, bend the bar, or stop the travel earlier.' }] };
+  verdict.state === 'ok' ? verdict : { ...verdict, remedies: [MAKE_ROOM] };
 
 function checkShaft(input: LocateInput, shaft: ShaftFindings): Verdict[] {
   return [checkJointAngles(shaft), checkSwing(shaft), ...checkYoke(input, shaft)];

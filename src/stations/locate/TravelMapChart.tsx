@@ -11,7 +11,8 @@ import {
 import { useEffect, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { SweptPose } from '@/core/kinematics/pose';
 import type { TravelMap } from '@/core/locate/map';
-import { formatLength } from '@/core/units/format';
+import { formatLength, sayLength } from '@/core/units/format';
+import type { Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
 import { askForMap, useAnalysis, useMap } from '@/workers/analysis';
@@ -144,17 +145,21 @@ function Plot({ map, shape, current }: { map: TravelMap; shape: Curve; current: 
         <circle className="now" cx={x(at.heave)} cy={y(at.tilt)} r={6} />
       </svg>
       <p className="probe" aria-live="polite" data-readout="probe">
-        <b>{sayValue(value, shape, tape)}</b> {where(at, tape)}. Dark is more. Touch the map to send the axle
-        there.
+        <b>{sayValue(value, shape, tape)}</b> {where(at, tape)}. Lightest {sayValue(low, shape, tape)},
+        darkest {sayValue(high, shape, tape)}. Touch the map to send the axle there.
       </p>
     </>
   );
 }
 
-function where({ heave, tilt }: Place, tape: Parameters<typeof formatLength>[1]): string {
-  const both = `both wheels ${formatLength(Math.abs(heave), tape)} ${heave < 0 ? 'down' : 'up'}`;
-  const one = `${tilt < 0 ? 'right' : 'left'} ${formatLength(Math.abs(2 * tilt), tape)} above the other`;
-  return `with ${both}, ${one}`;
+function where({ heave, tilt }: Place, tape: Tape): string {
+  const height =
+    Math.abs(heave) < 1
+      ? 'at ride height'
+      : `${sayLength(Math.abs(heave), tape)} ${heave < 0 ? 'down' : 'up'}`;
+  if (Math.abs(tilt) < 1) return `with both wheels ${height}`;
+  const side = tilt < 0 ? 'right' : 'left';
+  return `with the axle ${height} and its ${side} end ${sayLength(Math.abs(2 * tilt), tape)} above the other`;
 }
 
 const goTo = ({ heave, tilt }: Place): void => setRocker(heave + tilt, heave - tilt);

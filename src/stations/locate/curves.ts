@@ -35,7 +35,7 @@ export const CURVES = {
     ['steadying', 'loosening'],
     'Degrees of steer for a degree of roll.',
   ),
-  steer: curve('Axle steers', 'steerDeg', '°', ['left', 'right'], 'Turn of the axle, seen from above.'),
+  steer: curve('Steer', 'steerDeg', '°', ['left', 'right'], 'Turn of the axle, seen from above.'),
   pinion: curve(
     'Pinion',
     'pitchDeg',
@@ -99,7 +99,7 @@ export function gridlines([low, high]: [number, number], unit: Unit, tape: Tape)
 /** A gridline's figure; which way it counts is said at the chart's corners. */
 export function lineLabel(value: number, unit: Unit, tape: Tape): string {
   if (unit === 'length') return formatLength(Math.abs(value), tape);
-  return `${Number(value.toFixed(2))}${unit}`;
+  return unit === '%' ? `${Math.round(value)} %` : `${Number(value.toFixed(2))}${unit}`;
 }
 
 /** A value of a curve in words, with its way. */
