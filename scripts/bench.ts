@@ -56,5 +56,30 @@ function generalRate(rig: Rig): number {
   return (COARSE * COARSE * 1000) / (performance.now() - start);
 }
 
+/** Whether three times the lines cost nine times as much, and whether solving keeps anything: on the three-link rig. */
+function measureGrowth(rig: Rig): void {
+  const solver = new PoseSolver(compileLinkage(rig));
+  solver.solveRide();
+  const time = (steps: number): number => {
+    const grid = Float64Array.from({ length: steps }, (_, i) => -REACH + (2 * REACH * i) / (steps - 1));
+    const out = new Float64Array(steps * steps * solver.n);
+    const runs = Array.from({ length: REPEATS }, () => {
+      const start = performance.now();
+      solver.solveGrid(grid, grid, out);
+      return performance.now() - start;
+    });
+    return Math.min(...runs) / (steps * steps);
+  };
+  const [small, large] = [time(STEPS), time(3 * STEPS)];
+  const out = new Float64Array(STEPS * STEPS * solver.n);
+  const before = process.memoryUsage().heapUsed;
+  for (let k = 0; k < 50; k++) solver.solveGrid(lifts, lifts, out);
+  const grown = process.memoryUsage().heapUsed - before;
+  console.log(
+    `three-link cost of a pose, 243x243 against 81x81: ${(large / small).toFixed(2)}; heap grown over ${50 * STEPS * STEPS} poses: ${(grown / 1024).toFixed(0)} kB`,
+  );
+}
+
 const names: Partial<Record<LayoutId, string>> = { 'three-link-panhard': 'three-link' };
 for (const id of LAYOUT_IDS) measure(names[id] ?? id, patternRig(id));
+measureGrowth(patternRig('three-link-panhard'));

@@ -24,6 +24,8 @@ const measure = `
   (async () => {
     send('pointerdown', at.x, at.y);
     for (let i = 1; i <= moves; i++) {
+      // Browsers hand pointer movements over at the beginning of a frame.
+      await new Promise(requestAnimationFrame);
       const followed = changed();
       const start = performance.now();
       send('pointermove', at.x, at.y + 30 * Math.sin(i / 6));

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { panhard } from '@/core/job/job';
 import type { Job } from '@/core/job/schema';
 import type { LocateResult } from '@/core/locate/types';
@@ -10,13 +10,13 @@ import { useAnalysis } from '@/workers/analysis';
 import './bay.css';
 import { BayTools } from './BayTools';
 import type { Figures } from './figures';
-import { bayModel } from './model';
+import { bayModel, type BayModel } from './model';
 import type { Movable } from './Mounts';
-import { PlanView } from './PlanView';
-import { RearView } from './RearView';
-import { SideView } from './SideView';
-import { Title, ViewFrame } from './ViewFrame';
-import type { Box } from './views';
+import { PlanBody, planSheet, PlanWork } from './PlanView';
+import { RearBody, rearSheet, RearWork } from './RearView';
+import { SideBody, sideSheet, SideWork } from './SideView';
+import { Clip, Title, ViewFrame } from './ViewFrame';
+import type { Box, Sheet } from './views';
 
 type Props = { movable: Movable; figures: Figures; forces: boolean };
 
@@ -28,7 +28,20 @@ const NOTES: Record<ViewName, string> = {
   side: 'front to the left',
   plan: 'from above, front up',
 };
-const DRAWINGS = { rear: RearView, side: SideView, plan: PlanView };
+const SHEETS = { rear: rearSheet, side: sideSheet, plan: planSheet };
+const WORKS = { rear: RearWork, side: SideWork, plan: PlanWork };
+const BODIES = { rear: RearBody, side: SideBody, plan: PlanBody };
+
+type BodyProps = { view: ViewName; sheet: Sheet; model: BayModel };
+
+/** Wheels, rails and axle stand still while a mount is dragged: drawn on a ground of their own, they need not be drawn again. */
+const Body = memo(
+  function Body({ view, sheet, model }: BodyProps) {
+    const Drawing = BODIES[view];
+    return <Drawing sheet={sheet} model={model} />;
+  },
+  (a, b) => a.sheet.key === b.sheet.key && a.model.bodyKey === b.model.bodyKey,
+);
 
 /** The bay: this car's axle in three views, true to scale, moved by the rocker. */
 export function Bay({ movable, figures, forces }: Props) {
@@ -39,9 +52,22 @@ export function Bay({ movable, figures, forces }: Props) {
   const { large, zoom } = useLook();
   const model = bayModel(job, result, forces ? load : null);
   const bar = panhard(job);
-  const room = layOut(size.width, size.height, large);
+  const room = layOut(size.width, size.height, large).map(([view, box]) => ({
+    view,
+    box,
+    sheet: SHEETS[view](inside(box), zoom[view], model),
+  }));
   return (
     <div className="bay" ref={frame}>
+      {size.width > 0 && (
+        <svg width={size.width} height={size.height} className="bodies" aria-hidden>
+          {room.map(({ view, box, sheet }) => (
+            <Clip key={view} id={`body-${view}`} box={box}>
+              <Body view={view} sheet={sheet} model={model} />
+            </Clip>
+          ))}
+        </svg>
+      )}
       {size.width > 0 && (
         <svg
           width={size.width}
@@ -49,25 +75,20 @@ export function Bay({ movable, figures, forces }: Props) {
           role="group"
           aria-label="The axle, from behind, from the side and from above"
         >
-          {room.map(([view, box]) => {
-            const Drawing = DRAWINGS[view];
+          {room.map(({ view, box, sheet }) => {
+            const Work = WORKS[view];
             return (
               <ViewFrame key={view} view={view} box={box}>
-                <Drawing
-                  box={inside(box)}
-                  zoom={zoom[view]}
-                  {...{ model, bar, movable, figures, layers }}
-                  tape={job.tape}
-                />
+                <Work {...{ sheet, model, bar, movable, figures, layers }} tape={job.tape} />
               </ViewFrame>
             );
           })}
-          {room.map(([view, box]) => (
+          {room.map(({ view, box }) => (
             <Title key={view} box={box} name={view} note={NOTES[view]} />
           ))}
         </svg>
       )}
-      {room.map(([view, box]) => (
+      {room.map(({ view, box }) => (
         <BayTools key={view} view={view} box={box} alone={large === view} />
       ))}
     </div>

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { readTape } from '@/core/units/format';
 import type { Tape } from '@/core/units/tape';
 
@@ -11,7 +12,7 @@ const PAD = 5;
 type Props = { x: number; y: number; mm: number; tape: Tape; before?: string; after?: string };
 
 /** A length on the drawing: whole inches with a stacked fraction, breaking the line it stands on. */
-export function DimText({ x, y, mm, tape, before = '', after = '' }: Props) {
+export const DimText = memo(function DimText({ x, y, mm, tape, before = '', after = '' }: Props) {
   const r = readTape(mm, tape);
   const whole = (r.negative ? '−' : '') + r.whole;
   const wholeWidth = whole.length * WHOLE.advance;
@@ -51,4 +52,4 @@ export function DimText({ x, y, mm, tape, before = '', after = '' }: Props) {
       )}
     </g>
   );
-}
+});

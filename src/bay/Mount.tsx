@@ -1,5 +1,5 @@
 'use client';
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { memo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { holesKey, nearestHole } from '@/core/job/holes';
 import { PANHARD } from '@/core/layouts/patterns';
 import type { Point } from '@/core/rig/schema';
@@ -7,7 +7,7 @@ import { division, snap, type Tape } from '@/core/units/tape';
 import type { MountKey } from '@/core/rig/members';
 import { beginGesture, useJobPart } from '@/store/jobStore';
 import { moveMounts } from '@/store/mounts';
-import { DRAGS, type Sheet } from './views';
+import { DRAGS, samePlaces, type Sheet } from './views';
 
 type Props = {
   sheet: Sheet;
@@ -25,7 +25,7 @@ type Props = {
 };
 
 /** An eye of a bar. Where it may be moved it is a handle for finger, mouse and arrow keys, snapping to the lines of the tape, or to its bracket's holes. */
-export function Mount({ sheet, member, end, on, at, ride, tape, label, movable }: Props) {
+export const Mount = memo(function Mount({ sheet, member, end, on, at, ride, tape, label, movable }: Props) {
   const [x, y] = sheet.at(at);
   const grip = useRef<{ x: number; y: number; from: Point; finish: () => void } | null>(null);
   const holes = useJobPart((j) => j.holes[holesKey(member, end)] ?? null);
@@ -105,6 +105,18 @@ export function Mount({ sheet, member, end, on, at, ride, tape, label, movable }
       <circle className="halo" cx={x} cy={y} r={22} />
       <Eye x={x} y={y} radius={8} />
     </g>
+  );
+}, drawnAlike);
+
+/** An eye that stays where it is need not be drawn again while another is dragged. */
+function drawnAlike(a: Props, b: Props): boolean {
+  return (
+    a.sheet.key === b.sheet.key &&
+    samePlaces([a.at, a.ride], [b.at, b.ride]) &&
+    a.movable === b.movable &&
+    a.tape === b.tape &&
+    a.label === b.label &&
+    a.on === b.on
   );
 }
 

@@ -12,9 +12,8 @@ import { Mounts, type Movable } from './Mounts';
 import { Axle, BarLine, Ghost, Shapes, Tyres } from './parts';
 import { fit, type Box, type Sheet } from './views';
 
-type Props = {
-  box: Box;
-  zoom: Zoom;
+type WorkProps = {
+  sheet: Sheet;
   model: BayModel;
   bar: LinkMember | null;
   tape: Tape;
@@ -23,17 +22,25 @@ type Props = {
   layers: Record<Layer, boolean>;
 };
 
-/** From above, front up: what stands where along the car, and whether the bar runs beside the axle. */
-export function PlanView({ box, zoom, model, bar, tape, movable, figures, layers }: Props) {
-  const half = model.track / 2 + model.tireWidth / 2 + 40;
+function reach(model: BayModel): { ahead: number; behind: number } {
   const places = placesAlong(model);
-  const ahead = Math.max(model.tireRadius, ...places) + 110;
-  const behind = Math.max(model.tireRadius, ...places.map((x) => -x)) + 50;
-  const sheet = fit('plan', box, { left: -half, right: half, top: -ahead, bottom: behind }, zoom);
-  const now = lateral(model.now);
-  const up = model.ghosts.leftUp && lateral(model.ghosts.leftUp);
+  return {
+    ahead: Math.max(model.tireRadius, ...places) + 110,
+    behind: Math.max(model.tireRadius, ...places.map((x) => -x)) + 50,
+  };
+}
+
+export function planSheet(box: Box, zoom: Zoom, model: BayModel): Sheet {
+  const half = model.track / 2 + model.tireWidth / 2 + 40;
+  const { ahead, behind } = reach(model);
+  return fit('plan', box, { left: -half, right: half, top: -ahead, bottom: behind }, zoom);
+}
+
+/** From above: rails, wheels and axle. */
+export function PlanBody({ sheet, model }: { sheet: Sheet; model: BayModel }) {
+  const { ahead, behind } = reach(model);
   return (
-    <g>
+    <>
       <PlanRails sheet={sheet} model={model} ahead={ahead} behind={behind} />
       <g className="centreline">
         <line
@@ -45,6 +52,16 @@ export function PlanView({ box, zoom, model, bar, tape, movable, figures, layers
       </g>
       <Tyres sheet={sheet} model={model} figure={model.now} className="zinc" />
       <Axle sheet={sheet} model={model} figure={model.now} />
+    </>
+  );
+}
+
+/** From above, front up: what stands where along the car, and whether the bar runs beside the axle. */
+export function PlanWork({ sheet, model, bar, tape, movable, figures, layers }: WorkProps) {
+  const now = lateral(model.now);
+  const up = model.ghosts.leftUp && lateral(model.ghosts.leftUp);
+  return (
+    <g>
       {layers.swept && <Swept sheet={sheet} model={model} />}
       <Shapes sheet={sheet} figure={model.now} />
       {model.now.bars

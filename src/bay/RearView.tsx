@@ -14,9 +14,8 @@ import { Holes, Mounts, type Movable } from './Mounts';
 import { Axle, BarLine, Floor, Ghost, Plate, Shapes, Tyres } from './parts';
 import { fit, type Box, type Flat, type Sheet } from './views';
 
-type Props = {
-  box: Box;
-  zoom: Zoom;
+type WorkProps = {
+  sheet: Sheet;
   model: BayModel;
   bar: LinkMember | null;
   tape: Tape;
@@ -25,25 +24,38 @@ type Props = {
   layers: Record<Layer, boolean>;
 };
 
+const half = (model: BayModel) => model.track / 2 + model.tireWidth / 2 + 70;
+const topOf = (model: BayModel) =>
+  Math.max(2 * model.tireRadius + model.bump, ...model.rails.map((r) => r.underside + RAIL.height)) + 40;
+
+export function rearSheet(box: Box, zoom: Zoom, model: BayModel): Sheet {
+  const extent = { left: -half(model), right: half(model), top: -topOf(model), bottom: 70 };
+  return fit('rear', box, extent, zoom);
+}
+
+/** From behind: floor, wheels, rails and axle. */
+export function RearBody({ sheet, model }: { sheet: Sheet; model: BayModel }) {
+  return (
+    <>
+      <Floor sheet={sheet} from={[0, half(model), 0]} to={[0, -half(model), 0]} />
+      <Centreline sheet={sheet} top={topOf(model)} />
+      <Tyres sheet={sheet} model={model} figure={model.now} className="zinc" />
+      <Rails sheet={sheet} model={model} />
+      <Axle sheet={sheet} model={model} figure={model.now} />
+    </>
+  );
+}
+
 /** From behind: heights, the bar across the car, and the roll centre on its path. */
-export function RearView({ box, zoom, model, bar, tape, movable, figures, layers }: Props) {
-  const half = model.track / 2 + model.tireWidth / 2 + 70;
-  const top =
-    Math.max(2 * model.tireRadius + model.bump, ...model.rails.map((r) => r.underside + RAIL.height)) + 40;
-  const sheet = fit('rear', box, { left: -half, right: half, top: -top, bottom: 70 }, zoom);
+export function RearWork({ sheet, model, bar, tape, movable, figures, layers }: WorkProps) {
   const now = lateral(model.now);
   const { bump, droop, leftUp } = model.ghosts;
   return (
     <g>
-      <Floor sheet={sheet} from={[0, half, 0]} to={[0, -half, 0]} />
-      <Centreline sheet={sheet} top={top} />
       {[bump, droop].map(
         (figure, i) =>
           figure && <Tyres key={i} sheet={sheet} model={model} figure={figure} className="ghost" />,
       )}
-      <Tyres sheet={sheet} model={model} figure={model.now} className="zinc" />
-      <Rails sheet={sheet} model={model} />
-      <Axle sheet={sheet} model={model} figure={model.now} />
       {now && <Brackets sheet={sheet} model={model} bar={now} />}
       {layers.swept && <Swept sheet={sheet} model={model} />}
       {now &&

@@ -8,37 +8,54 @@ import { placesAlong, RAIL } from './model';
 import { Holes, Mounts, type Movable } from './Mounts';
 import { Axle, BarLine, Floor, Shapes, Tyres } from './parts';
 import { Things } from './Things';
-import { fit, type Box } from './views';
+import { fit, type Box, type Sheet } from './views';
 
-type Props = {
-  box: Box;
-  zoom: Zoom;
+type WorkProps = {
+  sheet: Sheet;
   model: BayModel;
   tape: Tape;
   movable: Movable;
   layers: Record<Layer, boolean>;
 };
 
-/** From the left, front to the left: the members as they push and hold, and where their lines meet. */
-export function SideView({ box, zoom, model, tape, movable, layers }: Props) {
+function reach(model: BayModel): { ahead: number; behind: number } {
   const places = placesAlong(model);
-  const ahead = Math.max(model.tireRadius, ...places) + 70;
-  const behind = Math.max(model.tireRadius + 40, ...places.map((x) => 60 - x));
-  const left = model.rails[0]!;
-  const top = Math.max(2 * model.tireRadius + model.bump, left.underside + RAIL.height) + 20;
-  const sheet = fit('side', box, { left: -ahead, right: behind, top: -top, bottom: 50 }, zoom);
+  return {
+    ahead: Math.max(model.tireRadius, ...places) + 70,
+    behind: Math.max(model.tireRadius + 40, ...places.map((x) => 60 - x)),
+  };
+}
+
+export function sideSheet(box: Box, zoom: Zoom, model: BayModel): Sheet {
+  const { ahead, behind } = reach(model);
+  const top = Math.max(2 * model.tireRadius + model.bump, model.rails[0]!.underside + RAIL.height) + 20;
+  return fit('side', box, { left: -ahead, right: behind, top: -top, bottom: 50 }, zoom);
+}
+
+/** From the left: floor, wheels, frame and axle. */
+export function SideBody({ sheet, model }: { sheet: Sheet; model: BayModel }) {
+  const { ahead, behind } = reach(model);
   return (
-    <g>
+    <>
       <Floor sheet={sheet} from={[ahead, 0, 0]} to={[-behind, 0, 0]} />
-      {[model.ghosts.bump, model.ghosts.droop].map(
-        (f, i) => f && <Tyres key={i} sheet={sheet} model={model} figure={f} className="ghost" />,
-      )}
       <Tyres sheet={sheet} model={model} figure={model.now} className="zinc" />
       {[0, RAIL.height].map((h) => {
-        const [a, b] = [sheet.at([ahead, 0, left.underside + h]), sheet.at([-behind, 0, left.underside + h])];
+        const height = model.rails[0]!.underside + h;
+        const [a, b] = [sheet.at([ahead, 0, height]), sheet.at([-behind, 0, height])];
         return <line key={h} className="oxide-line" x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />;
       })}
       <Axle sheet={sheet} model={model} figure={model.now} />
+    </>
+  );
+}
+
+/** From the left, front to the left: the members as they push and hold, and where their lines meet. */
+export function SideWork({ sheet, model, tape, movable, layers }: WorkProps) {
+  return (
+    <g>
+      {[model.ghosts.bump, model.ghosts.droop].map(
+        (f, i) => f && <Tyres key={i} sheet={sheet} model={model} figure={f} className="ghost" />,
+      )}
       {layers.swept && <Swept sheet={sheet} model={model} />}
       {layers.lines && <LinesOfPull sheet={sheet} model={model} />}
       {layers.lines && <RollAxis sheet={sheet} model={model} />}

@@ -68,6 +68,18 @@ export function ViewFrame({ view, box, children }: { view: ViewName; box: Box; c
   );
 }
 
+/** Keeps what moves out of a view from showing in its neighbour. */
+export function Clip({ id, box, children }: { id: string; box: Box; children: ReactNode }) {
+  return (
+    <>
+      <clipPath id={id}>
+        <rect {...box} />
+      </clipPath>
+      <g clipPath={`url(#${id})`}>{children}</g>
+    </>
+  );
+}
+
 export function Title({ box, name, note }: { box: Box; name: string; note: string }) {
   return (
     <g className="view-title">

@@ -48,6 +48,8 @@ export type Figure = {
 };
 
 export type BayModel = {
+  /** what wheels, axle and rails are drawn from, as text: alike for models whose bodies are drawn alike */
+  bodyKey: string;
   tireRadius: number;
   /** each side as measured; the model stands on their mean */
   radii: Record<Side, number>;
@@ -116,7 +118,25 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
   );
   const current = result && isReached(result.current) ? result.current : null;
   const height = current?.rollCentreHeight ?? null;
+  const now = swept(result?.current) ?? figure(ride);
+  const rails = SIDES.map((side) => ({
+    side,
+    outside: (side === 'left' ? 1 : -1) * (inner - measured(readings, 'gapFrame', side).mm),
+    underside: measured(readings, 'rideHeight', side).mm,
+  }));
+  const tubeDiameter = measured(readings, 'tubeDiameter').mm;
+  const cover = measured(readings, 'cover').mm;
   return {
+    bodyKey: JSON.stringify([
+      now.wheels,
+      now.tube,
+      now.centre,
+      tireRadius,
+      tireWidth,
+      tubeDiameter,
+      cover,
+      rails,
+    ]),
     tireRadius,
     radii: {
       left: measured(readings, 'tireRadius', 'left').mm,
@@ -124,18 +144,14 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
     },
     tireWidth,
     track,
-    tubeDiameter: measured(readings, 'tubeDiameter').mm,
-    cover: measured(readings, 'cover').mm,
-    rails: SIDES.map((side) => ({
-      side,
-      outside: (side === 'left' ? 1 : -1) * (inner - measured(readings, 'gapFrame', side).mm),
-      underside: measured(readings, 'rideHeight', side).mm,
-    })),
+    tubeDiameter,
+    cover,
+    rails,
     gaps: {
       left: job.ride.gaps.left ?? measured(readings, 'gapFrame', 'left').mm,
       right: job.ride.gaps.right ?? measured(readings, 'gapFrame', 'right').mm,
     },
-    now: swept(result?.current) ?? figure(ride),
+    now,
     ghosts: {
       bump: swept(result?.ghosts.bump),
       droop: swept(result?.ghosts.droop),

@@ -1,7 +1,8 @@
 import { curveCatmullRom, line } from 'd3';
+import { memo } from 'react';
 import type { Point } from '@/core/rig/schema';
 import type { Bar, BayModel, Figure } from './model';
-import type { Flat, Sheet } from './views';
+import { samePlaces, type Flat, type Sheet } from './views';
 
 const path = (points: Flat[]) => `M${points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join('L')}`;
 
@@ -86,7 +87,9 @@ export function Axle({ sheet, model, figure }: { sheet: Sheet; model: BayModel; 
 }
 
 /** A bar along its path, drawn at its true diameter but never too thin to see. */
-export function BarLine({ sheet, bar, className = 'bar' }: { sheet: Sheet; bar: Bar; className?: string }) {
+type BarLineProps = { sheet: Sheet; bar: Bar; className?: string };
+
+export const BarLine = memo(function BarLine({ sheet, bar, className = 'bar' }: BarLineProps) {
   const flat = bar.path.map(sheet.at);
   const width = Math.max(4, bar.od * sheet.k);
   return (
@@ -96,6 +99,10 @@ export function BarLine({ sheet, bar, className = 'bar' }: { sheet: Sheet; bar: 
       ))}
     </>
   );
+}, barsAlike);
+
+function barsAlike(a: BarLineProps, b: BarLineProps): boolean {
+  return a.sheet.key === b.sheet.key && a.bar.od === b.bar.od && samePlaces(a.bar.path, b.bar.path);
 }
 
 export function Ghost({ sheet, from, to }: { sheet: Sheet; from: Point; to: Point }) {

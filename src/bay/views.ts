@@ -30,7 +30,13 @@ export type Sheet = {
   at: (p: Point) => Flat;
   /** mm on the car of a movement on the screen */
   toMm: (px: number) => number;
+  /** what is drawn on two sheets of one key lands on the same pixels */
+  key: string;
 };
+
+/** Whether two lists of points are the same places. */
+export const samePlaces = (a: readonly Point[], b: readonly Point[]): boolean =>
+  a.length === b.length && a.every((p, i) => p.every((v, k) => v === b[i]![k]));
 
 /** Fits an extent (mm, projected) into a box without distortion, centred, then zooms about the middle of the box. */
 export function fit(view: ViewName, box: Box, extent: Extent, zoom: Zoom): Sheet {
@@ -49,6 +55,7 @@ export function fit(view: ViewName, box: Box, extent: Extent, zoom: Zoom): Sheet
       return [across(u), down(v)];
     },
     toMm: (px) => px / k,
+    key: [view, k, across(0), down(0), box.width, box.height].join(),
   };
 }
 

@@ -1,4 +1,5 @@
 'use client';
+import { memo } from 'react';
 import { withMounts } from '@/core/job/job';
 import type { State, Verdict } from '@/core/verdict';
 import { edit } from '@/store/jobStore';
@@ -12,43 +13,53 @@ const SIGNS: Record<State, string> = {
   stop: 'M4 4 L14 14 M14 4 L4 14',
 };
 
-/** Verdict, reason, remedy. A remedy that moves a mount is a button that does it, and one step of undo. */
 export function Verdicts({ verdicts }: { verdicts: Verdict[] }) {
   return (
     <ul className="verdicts" aria-live="polite">
-      {verdicts.map((v) => (
-        <li key={v.id} className={`verdict ${v.state}`} data-verdict={v.id} data-state={v.state}>
-          <span className="stamp">
-            <svg width="18" height="18" viewBox="0 0 18 18" aria-hidden>
-              <path d={SIGNS[v.state]} />
-            </svg>
-            {WORDS[v.state]}
-          </span>
-          <div>
-            <h3>{v.title}</h3>
-            <p>{v.reason}</p>
-            {v.remedies.map(({ text, changes }) =>
-              changes ? (
-                <button
-                  key={text}
-                  type="button"
-                  className="remedy"
-                  onClick={() => {
-                    setRocker(0, 0);
-                    edit((job) => withMounts(job, changes));
-                  }}
-                >
-                  {text}
-                </button>
-              ) : (
-                <p key={text} className="advice">
-                  {text}
-                </p>
-              ),
-            )}
-          </div>
-        </li>
+      {verdicts.map((v, i) => (
+        <OneVerdict key={`${v.id}${i}`} verdict={v} />
       ))}
     </ul>
   );
 }
+
+/** Verdict, reason, remedy. A remedy that moves a mount is a button that does it, and one step of undo. */
+const OneVerdict = memo(
+  function OneVerdict({ verdict: v }: { verdict: Verdict }) {
+    return (
+      <li className={`verdict ${v.state}`} data-verdict={v.id} data-state={v.state}>
+        <span className="stamp">
+          <svg width="18" height="18" viewBox="0 0 18 18" aria-hidden>
+            <path d={SIGNS[v.state]} />
+          </svg>
+          {WORDS[v.state]}
+        </span>
+        <div>
+          <h3>{v.title}</h3>
+          <p>{v.reason}</p>
+          {v.remedies.map(({ text, changes }) =>
+            changes ? (
+              <button
+                key={text}
+                type="button"
+                className="remedy"
+                onClick={() => {
+                  setRocker(0, 0);
+                  edit((job) => withMounts(job, changes));
+                }}
+              >
+                {text}
+              </button>
+            ) : (
+              <p key={text} className="advice">
+                {text}
+              </p>
+            ),
+          )}
+        </div>
+      </li>
+    );
+  },
+  // The worker makes each verdict anew: it is what it says that counts.
+  (a, b) => JSON.stringify(a.verdict) === JSON.stringify(b.verdict),
+);
