@@ -3,7 +3,7 @@ import { Input, Modal } from 'antd';
 import { useRef, useState } from 'react';
 import { STATIONS, type StationId } from '@/core/build/stations';
 import { QUANTITIES, readingKey, SIDES } from '@/core/measure/quantities';
-import { setWays } from '@/store/ways';
+import { setWays, type Focus } from '@/store/ways';
 import { redo, undo } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
 import './help.css';
@@ -34,6 +34,14 @@ const FIELDS: [name: string, station: StationId, field: string][] = [
   ['Gap right, on the ground', 'ride', 'field-ride/right'],
 ];
 
+/** What Locate is about, by the words it would be looked for. */
+const PARTS: [name: string, focus: Focus][] = [
+  ['Sideways: bar, roll centre', 'bar'],
+  ['Lengthwise: links, anti-squat, roll steer, pinion, bind', 'links'],
+  ['Room: driveshaft, slip yoke, tank, exhaust, clearance', 'room'],
+  ['Forces: loads, weight of the car', 'forces'],
+];
+
 /** Finds any value or command by part of its name and goes there. */
 export function Finder({ open, onClose, onGo }: Props) {
   const [text, setText] = useState('');
@@ -57,6 +65,14 @@ export function Finder({ open, onClose, onGo }: Props) {
         if (station === 'locate') setWays({ focus: 'bar' });
         onGo(station);
         focusWhenThere(id);
+      },
+    })),
+    ...PARTS.map(([name, focus]) => ({
+      name,
+      where: 'locate',
+      go: () => {
+        setWays({ focus });
+        onGo('locate');
       },
     })),
     { name: 'Undo', where: 'command', go: undo },

@@ -1,6 +1,6 @@
 import { clearances } from '@/core/clearance/clearance';
 import { nearestHole } from '@/core/job/holes';
-import { locateInput, newJob, withJoints, withLayout, withMounts, workBar } from '@/core/job/job';
+import { locateInput, newJob, withBends, withJoints, withLayout, withMounts, workBar } from '@/core/job/job';
 import { PARTS, partsToAdd, withoutMembers, withPart, type PartName } from '@/core/job/parts';
 import type { Job } from '@/core/job/schema';
 import { axialRate } from '@/core/joints/joints';
@@ -215,4 +215,28 @@ test('what the axle carries is measured against what the chassis carries, boxes 
     { member: 'panhard', end: 'chassis', axis: 2, mm: workBar(bare).chassis[2] },
   ]);
   expect(analyse(moved).gaps[0]!.distance).toBeGreaterThan(0);
+});
+
+test('a bar bent round what it hits clears it, and holds the axle as before', () => {
+  const pipe: Obstacle = {
+    id: 'pipe',
+    on: 'chassis',
+    shape: 'sphere',
+    centre: [workBar(bare).chassis[0], 0, workBar(bare).chassis[2]],
+    radius: 20,
+  };
+  const blocked: Job = {
+    ...bare,
+    laidOut: true,
+    rig: { ...bare.rig, obstacles: [...bare.rig.obstacles!, pipe] },
+  };
+  expect(stateOf(blocked, 'clearance')).toBe('stop');
+  const [x, , z] = workBar(bare).chassis;
+  const bent = withBends(blocked, 'panhard', [
+    [x, 250, z + 150],
+    [x, -250, z + 150],
+  ]);
+  expect(stateOf(bent, 'clearance')).toBe('ok');
+  expect(analyse(bent).ride.rollCentreHeight).toBe(analyse(blocked).ride.rollCentreHeight);
+  expect(withBends(bent, 'panhard', []).rig.members).toEqual(blocked.rig.members);
 });

@@ -13,7 +13,7 @@ import {
   withMount,
   type MountChange,
 } from '@/core/rig/members';
-import type { LinkMember, Obstacle, Rig, Travel } from '@/core/rig/schema';
+import type { LinkMember, Obstacle, Point, Rig, Travel } from '@/core/rig/schema';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { layoutEnd, layOut, PANHARD, type LayoutId, type PatternSize } from '@/core/layouts/patterns';
 import type { Job, Use } from './schema';
@@ -164,6 +164,12 @@ const collapsed = (rig: Rig): boolean =>
           )
         : m.type === 'leaf' && distance(m.frontEye, m.seat) < SHORTEST_BAR,
   );
+
+/** The job with a bar bent through other points between its eyes, at ride height; none makes it straight. */
+export function withBends(job: Job, member: string, bends: Point[]): Job {
+  const path = bends.length ? { chassis: bends } : undefined;
+  return { ...job, laidOut: true, rig: withMember(job.rig, member, (bar) => ({ ...bar, path })) };
+}
 
 /** The job with other joints in a link, whose stiffness follows from them; on both sides where asked. */
 export function withJoints(job: Job, member: string, change: Partial<MemberJoints>, alike: boolean): Job {

@@ -1,4 +1,4 @@
-import { layOut, PANHARD, type LayoutId } from '@/core/layouts/patterns';
+import { layoutEnd, layOut, PANHARD, type LayoutId } from '@/core/layouts/patterns';
 import { linksOf } from '@/core/rig/members';
 import type { Rig } from '@/core/rig/schema';
 import { patternSize, withReadings } from './job';
@@ -24,14 +24,24 @@ export const PARTS = {
     from: 'truck-arms-panhard',
     ids: ['truck-arm-left', 'truck-arm-right'],
   },
+  'track-bar': { name: 'Track bar', from: 'front-four-link', ids: [PANHARD] },
+  'front-lowers': { name: 'Two lower links', from: 'front-four-link', ids: ['lower-left', 'lower-right'] },
+  'front-uppers': { name: 'Two upper links', from: 'front-four-link', ids: ['upper-left', 'upper-right'] },
+  'radius-arms': {
+    name: 'Two radius arms',
+    from: 'front-radius-arms',
+    ids: ['radius-arm-left', 'radius-arm-right'],
+  },
   leaves: { name: 'Two leaf springs', from: 'leaf-panhard', ids: ['leaf-left', 'leaf-right'] },
 } as const satisfies Record<string, Part>;
 export type PartName = keyof typeof PARTS;
 
-/** The parts that are not on the axle yet. */
-export function partsToAdd(rig: Rig): PartName[] {
-  const there = new Set(rig.members.map((m) => m.id));
-  return (Object.keys(PARTS) as PartName[]).filter((part) => PARTS[part].ids.some((id) => !there.has(id)));
+/** The parts for this end of the car that are not on the axle yet. */
+export function partsToAdd({ members, end }: Rig): PartName[] {
+  const there = new Set(members.map((m) => m.id));
+  return (Object.keys(PARTS) as PartName[]).filter(
+    (part) => layoutEnd(PARTS[part].from) === end && PARTS[part].ids.some((id) => !there.has(id)),
+  );
 }
 
 /** The job with a part put on, where its usual layout has it. */

@@ -4,6 +4,7 @@ import { PANHARD } from '@/core/layouts/patterns';
 import { edit, useJobPart } from '@/store/jobStore';
 import { CardHead } from '@/ui/Card';
 import { LengthField } from '@/ui/LengthField';
+import { Bends } from './Bends';
 import { Chart } from './Chart';
 import { Members } from './Members';
 import { MountsTable } from './MountsTable';
@@ -20,6 +21,7 @@ export function SidewaysPart() {
         Level at ride height, as long as will fit, parallel to the axle, clear through the travel.
       </CardHead>
       <MountsTable memberId={PANHARD} />
+      <Bends member={PANHARD} />
       <LateralResults />
       <Chart focus="bar" offered={['shift', 'roll']} />
       <ShiftLimit />
