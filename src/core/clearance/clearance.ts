@@ -22,32 +22,35 @@ export function clearances(rig: Rig, pose: Attitude, bracket = 0): Clearance[] {
   const bars = linksOf(rig).filter((m) => m.od !== undefined);
   const obstacles = rig.obstacles ?? [];
   const toChassis = carry(pose, rig.tireRadius);
-  const toAxle = seenFromAxle(pose, rig.tireRadius);
+  const toAxle = obstacles.length ? seenFromAxle(pose, rig.tireRadius) : toChassis;
   const paths = bars.map((m) => pathAt(m, toChassis(m.axle)));
-  const fromBars = bars.flatMap((bar, i) => [
-    ...obstacles.map((obstacle) => {
+  const found: Clearance[] = [];
+  bars.forEach((bar, i) => {
+    for (const obstacle of obstacles) {
       const onAxle = obstacle.on === 'axle';
       const free = bracket > 0 ? trimmed(paths[i]!, onAxle ? 'end' : 'start', bracket) : paths[i]!;
       const path = onAxle ? free.map(toAxle) : free;
-      return { member: bar.id, obstacle: obstacle.id, distance: toObstacle(path, obstacle) - bar.od! / 2 };
-    }),
-    ...bars.slice(i + 1).map((other, k) => ({
-      member: bar.id,
-      obstacle: other.id,
-      distance: pathToPath(paths[i]!, paths[i + 1 + k]!) - (bar.od! + other.od!) / 2,
-    })),
-  ]);
-  const fixed = obstacles.filter((o) => o.on === 'chassis');
-  const carried = obstacles
-    .filter((o) => o.on === 'axle')
-    .flatMap((moving) =>
-      fixed.map((still) => ({
-        member: moving.id,
-        obstacle: still.id,
-        distance: betweenBodies(moving, still, toChassis, toAxle),
-      })),
-    );
-  return [...fromBars, ...carried];
+      found.push({
+        member: bar.id,
+        obstacle: obstacle.id,
+        distance: toObstacle(path, obstacle) - bar.od! / 2,
+      });
+    }
+    for (let k = i + 1; k < bars.length; k++) {
+      const other = bars[k]!;
+      const distance = pathToPath(paths[i]!, paths[k]!) - (bar.od! + other.od!) / 2;
+      found.push({ member: bar.id, obstacle: other.id, distance });
+    }
+  });
+  for (const moving of obstacles) {
+    if (moving.on !== 'axle') continue;
+    for (const still of obstacles) {
+      if (still.on !== 'chassis') continue;
+      const distance = betweenBodies(moving, still, toChassis, toAxle);
+      found.push({ member: moving.id, obstacle: still.id, distance });
+    }
+  }
+  return found;
 }
 
 /** A path without its first or last piece, but never without its middle. */

@@ -5,17 +5,24 @@ import type { Point } from '@/core/rig/schema';
  * Ericson, Real-Time Collision Detection (2005) §5.1.9.
  */
 export function segmentToSegment(p1: Point, q1: Point, p2: Point, q2: Point): number {
-  const d1 = minus(q1, p1);
-  const d2 = minus(q2, p2);
-  const r = minus(p1, p2);
-  const a = dot(d1, d1);
-  const e = dot(d2, d2);
-  const f = dot(d2, r);
+  // Written out: it is asked many times a pose, and a pose is asked many times a second.
+  const ux = q1[0] - p1[0];
+  const uy = q1[1] - p1[1];
+  const uz = q1[2] - p1[2];
+  const vx = q2[0] - p2[0];
+  const vy = q2[1] - p2[1];
+  const vz = q2[2] - p2[2];
+  const rx = p1[0] - p2[0];
+  const ry = p1[1] - p2[1];
+  const rz = p1[2] - p2[2];
+  const a = ux * ux + uy * uy + uz * uz;
+  const e = vx * vx + vy * vy + vz * vz;
+  const f = vx * rx + vy * ry + vz * rz;
+  const c = ux * rx + uy * ry + uz * rz;
   let s = 0;
   let t = 0;
   if (a > 0 && e > 0) {
-    const b = dot(d1, d2);
-    const c = dot(d1, r);
+    const b = ux * vx + uy * vy + uz * vz;
     const denominator = a * e - b * b;
     // Parallel segments: any s will do.
     if (denominator > 1e-12 * a * e) s = clamp((b * f - c * e) / denominator);
@@ -30,9 +37,12 @@ export function segmentToSegment(p1: Point, q1: Point, p2: Point, q2: Point): nu
   } else if (e > 0) {
     t = clamp(f / e);
   } else if (a > 0) {
-    s = clamp(-dot(d1, r) / a);
+    s = clamp(-c / a);
   }
-  return Math.hypot(r[0] + s * d1[0] - t * d2[0], r[1] + s * d1[1] - t * d2[1], r[2] + s * d1[2] - t * d2[2]);
+  const dx = rx + s * ux - t * vx;
+  const dy = ry + s * uy - t * vy;
+  const dz = rz + s * uz - t * vz;
+  return Math.sqrt(dx * dx + dy * dy + dz * dz);
 }
 
 /**
@@ -76,6 +86,4 @@ function leastSquare(p: Point, q: Point, low: Point, high: Point, from: number, 
   return Math.max(0, (a * t + b) * t + c);
 }
 
-const minus = (a: Point, b: Point): Point => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
-const dot = (a: Point, b: Point): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 const clamp = (t: number): number => Math.min(1, Math.max(0, t));

@@ -4,17 +4,18 @@
  *
  * @param A n×n row by row; destroyed
  * @param b right-hand sides, n×m row by row; replaced by the solution
- * @returns the determinant; 0 when singular, and then `b` is meaningless
+ * @returns the sign of the determinant (a small whole number, which costs no allocation); 0 when singular, and then `b` is
+ *   meaningless
  */
 export function solveInPlace(A: Float64Array, b: Float64Array, n: number, m: number): number {
-  let determinant = 1;
+  let sign = 1;
   for (let c = 0; c < n; c++) {
     let p = c;
     for (let i = c + 1; i < n; i++) if (Math.abs(A[i * n + c]!) > Math.abs(A[p * n + c]!)) p = i;
     const pivot = A[p * n + c]!;
     if (pivot === 0) return 0;
     if (p !== c) {
-      determinant = -determinant;
+      sign = -sign;
       for (let k = c; k < n; k++) {
         const t = A[c * n + k]!;
         A[c * n + k] = A[p * n + k]!;
@@ -26,7 +27,7 @@ export function solveInPlace(A: Float64Array, b: Float64Array, n: number, m: num
         b[p * m + k] = t;
       }
     }
-    determinant *= pivot;
+    if (pivot < 0) sign = -sign;
     for (let i = c + 1; i < n; i++) {
       const f = A[i * n + c]! / pivot;
       if (f === 0) continue;
@@ -41,5 +42,5 @@ export function solveInPlace(A: Float64Array, b: Float64Array, n: number, m: num
       b[i * m + k] = s / A[i * n + i]!;
     }
   }
-  return determinant;
+  return sign;
 }

@@ -30,6 +30,8 @@ export class Residuals {
   readonly R = new Float64Array(9);
   /** ∂roll/∂pitch and ∂roll/∂(half difference in lift) at held travel and pitch */
   rollPerPitch = 0;
+  /** the largest residual, mm; NaN where the wheels' difference exceeds what the track allows. A field, since a returned fraction would be allocated. */
+  worst = 0;
   rollPerLift = 0;
   sinRoll = 0;
   z = 0;
@@ -57,9 +59,8 @@ export class Residuals {
    * @param q x, y (mm), pitch, steer (rad), then a crank's turn (rad) for each
    * @param left lift of the left wheel centre, mm
    * @param right lift of the right wheel centre, mm
-   * @returns the largest residual, mm; NaN where the wheels' difference exceeds what the track allows
    */
-  evaluate(q: Float64Array, left: number, right: number): number {
+  evaluate(q: Float64Array, left: number, right: number): void {
     const { R, w } = this;
     const { track, tireRadius } = this.linkage;
     const pitch = q[2]!;
@@ -69,7 +70,10 @@ export class Residuals {
     const cs = Math.cos(steer);
     const ss = Math.sin(steer);
     const sr = (left - right) / (track * cp);
-    if (!(Math.abs(sr) < 1)) return NaN;
+    if (!(Math.abs(sr) < 1)) {
+      this.worst = NaN;
+      return;
+    }
     const cr = Math.sqrt(1 - sr * sr);
     this.z = tireRadius + 0.5 * (left + right);
     this.sinRoll = sr;
@@ -88,11 +92,14 @@ export class Residuals {
     w[0] = -ss + this.rollPerPitch * R[0];
     w[1] = cs + this.rollPerPitch * R[3];
     w[2] = this.rollPerPitch * R[6];
-    return this.onlyLinks ? this.links(q[0]!, q[1]!) : this.mixed(q);
+    if (this.onlyLinks) this.links(q);
+    else this.mixed(q);
   }
 
   /** The rows of a linkage of plain links, in one tight loop. */
-  private links(x: number, y: number): number {
+  private links(q: Float64Array): void {
+    const x = q[0]!;
+    const y = q[1]!;
     const { chassis, axle, length } = this.linkage;
     const { r, J, R, rHeave, rRoll, force, moment, z, rollPerLift, unknowns } = this;
     const r00 = R[0]!,
@@ -143,10 +150,10 @@ export class Residuals {
       const size = residual < 0 ? -residual : residual;
       if (!(size <= worst)) worst = size;
     }
-    return worst;
+    this.worst = worst;
   }
 
-  private mixed(q: Float64Array): number {
+  private mixed(q: Float64Array): void {
     const { kind } = this.linkage;
     let worst = 0;
     for (let i = 0; i < this.rows; i++) {
@@ -172,7 +179,7 @@ export class Residuals {
       const size = Math.abs(this.r[i]!);
       if (!(size <= worst)) worst = size;
     }
-    return worst;
+    this.worst = worst;
   }
 
   private link(i: number, q: Float64Array): void {

@@ -190,7 +190,8 @@ export class PoseSolver {
     const { residuals, q, A, b } = this;
     let determinant = 0;
     for (let n = 0; n < NEWTON_LIMIT; n++) {
-      const worst = residuals.evaluate(q, left, right);
+      residuals.evaluate(q, left, right);
+      const { worst } = residuals;
       if (worst <= TOLERANCE) return this.keepsOrientation(determinant || this.determinantHere());
       if (!(worst < Infinity)) return false;
       A.set(residuals.J);
@@ -205,7 +206,8 @@ export class PoseSolver {
   private descend(left: number, right: number): boolean {
     const { residuals, q, A, b } = this;
     for (let n = 0; n < DESCENT_LIMIT; n++) {
-      if (!(residuals.evaluate(q, left, right) < Infinity)) return false;
+      residuals.evaluate(q, left, right);
+      if (!(residuals.worst < Infinity)) return false;
       this.gradient(b);
       if (n < 4) this.gaussNewton();
       else this.hessian(left, right);
@@ -236,9 +238,8 @@ export class PoseSolver {
 
   /** The sign of the determinant turns only where the path crosses a dead centre. */
   private keepsOrientation(determinant: number): boolean {
-    const sign = Math.sign(determinant);
-    if (this.orientation === 0) this.orientation = sign;
-    return sign === this.orientation;
+    if (this.orientation === 0) this.orientation = determinant;
+    return determinant === this.orientation;
   }
 
   private gradient(into: Float64Array): void {
