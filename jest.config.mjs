@@ -16,7 +16,7 @@ const project = (name, rest = {}) => ({
   testEnvironment: 'node',
   transform,
   transformIgnorePatterns: [],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^d3$': '<rootDir>/node_modules/d3/dist/d3.js' },
   modulePathIgnorePatterns: ['<rootDir>/.next'],
   ...rest,
 });
