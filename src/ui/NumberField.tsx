@@ -32,7 +32,7 @@ export function NumberField({ value, least, most, unit, decimals, onEnter, ways,
     if (signed < least || signed > most) {
       return {
         ok: false,
-        message: `Should be between ${least} and ${most} ${unit}. Check it and type it again.`,
+        message: `Should be between ${least} and ${`${most} ${unit}`.trim()}. Check it and type it again.`,
       };
     }
     return { ok: true, value: signed, text: bare };
