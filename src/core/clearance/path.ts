@@ -1,4 +1,5 @@
 import type { LinkMember, Point } from '@/core/rig/schema';
+import { cross, dot, minus, plus, unit } from '@/core/vector';
 
 /**
  * The centreline of a bar in a pose, eye to eye, chassis axes. A bent bar keeps its shape and is carried by the smallest
@@ -25,13 +26,3 @@ function shortestTurn(a: Point, b: Point): (p: Point) => Point {
     return p.map((x, k) => cosine * x + once[k]! + along * axis[k]!) as Point;
   };
 }
-
-const minus = (a: Point, b: Point): Point => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
-const plus = (a: Point, b: Point): Point => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
-const dot = (a: Point, b: Point): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
-const unit = (a: Point): Point => a.map((v) => v / Math.hypot(...a)) as Point;
-const cross = (a: Point, b: Point): Point => [
-  a[1] * b[2] - a[2] * b[1],
-  a[2] * b[0] - a[0] * b[2],
-  a[0] * b[1] - a[1] * b[0],
-];

@@ -1,5 +1,5 @@
 import type { BarSpec } from '@/core/fabricate/bar';
-import { distance } from '@/core/kinematics/linkage';
+import { distance } from '@/core/vector';
 import type { LocateInput } from '@/core/locate/types';
 import { withMember } from '@/core/locate/lateralBar';
 import { axialRate, jointsOf, type MemberJoints } from '@/core/joints/joints';

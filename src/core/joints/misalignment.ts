@@ -1,5 +1,6 @@
 import { carry, type Attitude } from '@/core/kinematics/attitude';
 import type { LinkMember, Point, Rig } from '@/core/rig/schema';
+import { dot, minus, plus } from '@/core/vector';
 import type { MemberJoints } from './joints';
 
 const DEGREES = 180 / Math.PI;
@@ -30,7 +31,3 @@ function boltOf({ chassis, axle }: LinkMember, { brackets }: MemberJoints): Poin
 
 const outOfPlane = (bar: Point, bolt: Point): number =>
   Math.abs(Math.asin(Math.min(1, Math.abs(dot(bar, bolt)) / Math.hypot(...bar)))) * DEGREES;
-
-const minus = (a: Point, b: Point): Point => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
-const plus = (a: Point, b: Point): Point => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
-const dot = (a: Point, b: Point): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];

@@ -1,4 +1,5 @@
 import type { Point, Rig } from '@/core/rig/schema';
+import { cross, dot, minus } from '@/core/vector';
 import { carry, type Attitude } from './attitude';
 
 export type Driveshaft = { length: number; plunge: number; frontAngleDeg: number; rearAngleDeg: number };
@@ -31,9 +32,6 @@ export function describeDriveshaft(
 /** Direction of a yoke's axis, forward: x turned about y. */
 const yokeAxis = (deg: number): Point => [Math.cos(deg * RADIANS), 0, -Math.sin(deg * RADIANS)];
 
-const minus = (a: Point, b: Point): Point => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
-
 function between(a: Point, b: Point): number {
-  const cross = [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
-  return Math.atan2(Math.hypot(...cross), a[0] * b[0] + a[1] * b[1] + a[2] * b[2]) / RADIANS;
+  return Math.atan2(Math.hypot(...cross(a, b)), dot(a, b)) / RADIANS;
 }

@@ -1,4 +1,5 @@
 import type { Leaf, LinkMember, Member, Point, Rig, RigidArm, SliderArm, Watts } from '@/core/rig/schema';
+import { distance, minus, unit } from '@/core/vector';
 
 /** Stiffness of a member that does not state its own, N/mm. */
 const DEFAULT_RATE = 20_000;
@@ -48,9 +49,6 @@ export type Linkage = {
   tireRadius: number;
 };
 
-export const distance = (a: Point, b: Point): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
-const minus = (a: Point, b: Point): Point => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
-const unit = (a: Point): Point => a.map((v) => v / Math.hypot(...a)) as Point;
 const ORIGIN: Point = [0, 0, 0];
 
 /** Flattens the members of a rig. The rig is taken as validated. */

@@ -1,4 +1,4 @@
-import { distance } from '@/core/kinematics/linkage';
+import { distance } from '@/core/vector';
 import { memberName } from '@/core/layouts/names';
 import { linksOf, partnerOf } from '@/core/rig/members';
 import type { LinkMember, Rig, Watts } from '@/core/rig/schema';

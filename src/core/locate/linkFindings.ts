@@ -4,6 +4,7 @@ import { misalignment } from '@/core/joints/misalignment';
 import { isLink, linksOf } from '@/core/rig/members';
 import type { LinkMember, Point, Rig } from '@/core/rig/schema';
 import { memberName } from '@/core/layouts/names';
+import { distance } from '@/core/vector';
 import { placeInTravel } from './words';
 import type {
   BindFinding,
@@ -119,11 +120,10 @@ function steeringFindings(rig: Rig, poses: Pose[], bar: LinkMember | null): Stee
       ? { both: largest(poses.filter(together)), one: largest(poses.filter((p) => !together(p))) }
       : null,
     match: bar && {
-      length: Math.abs(far(bar.chassis, bar.axle) - far(pitman, knuckle)),
+      length: Math.abs(distance(bar.chassis, bar.axle) - distance(pitman, knuckle)),
       angle: Math.abs(slope(bar.chassis, bar.axle) - slope(pitman, knuckle)),
     },
   };
 }
 
-const far = (a: Point, b: Point): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
 const slope = (a: Point, b: Point): number => Math.atan2(a[2] - b[2], Math.abs(a[1] - b[1])) * DEGREES;

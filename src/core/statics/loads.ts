@@ -2,6 +2,7 @@ import { memberForces } from '@/core/kinematics/memberForces';
 import { solveInPlace } from '@/core/kinematics/linear';
 import type { PoseSolver } from '@/core/kinematics/solver';
 import type { Point, Rig } from '@/core/rig/schema';
+import { cross } from '@/core/vector';
 
 export type LoadCase = NonNullable<Rig['loads']>[number];
 
@@ -83,9 +84,3 @@ export function solveLoad(rig: Rig, solver: PoseSolver, load: LoadCase): LoadAns
 }
 
 const fromCentre = (p: Point, rig: Rig): Point => [p[0], p[1], p[2] - rig.tireRadius];
-
-const cross = (a: readonly number[], f: readonly number[]): Point => [
-  a[1]! * f[2]! - a[2]! * f[1]!,
-  a[2]! * f[0]! - a[0]! * f[2]!,
-  a[0]! * f[1]! - a[1]! * f[0]!,
-];
