@@ -39,6 +39,14 @@ export function edit(change: (job: Job) => Job): void {
   else useJobStore.setState(({ job }) => (job ? { job: change(job) } : {}));
 }
 
+/** Changes the job by a value that was typed, and keeps the text under the field's name. */
+export function enter(field: string, text: string, change: (job: Job) => Job): void {
+  edit((job) => {
+    const changed = change(job);
+    return { ...changed, typed: { ...changed.typed, [field]: text } };
+  });
+}
+
 /** The job on the bench; only for what runs while one is there. */
 export function useJob(): Job {
   return useJobStore((s) => s.job)!;

@@ -8,12 +8,14 @@ import {
   DRIVESHAFT,
   isLink,
   linksOf,
+  pairOf,
   partnerOf,
   STEERING,
   withMount,
   type MountChange,
 } from '@/core/rig/members';
 import type { LinkMember, Obstacle, Point, Rig, Travel } from '@/core/rig/schema';
+import { withoutOwners } from '@/core/without';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { layoutEnd, layOut, PANHARD, type LayoutId, type PatternSize } from '@/core/layouts/patterns';
 import type { Job, Use } from './schema';
@@ -104,12 +106,10 @@ function bare(rig: Rig): Rig {
  * the car stays.
  */
 export function withLayout(job: Job, layout: LayoutId): Job {
-  const gone = new Set([...job.rig.members.map((m) => m.id), STEERING, DRIVESHAFT]);
-  const kept = <T>(of: Record<string, T>): Record<string, T> =>
-    Object.fromEntries(Object.entries(of).filter(([path]) => !gone.has(path.split('/')[0]!)));
+  const gone = [...job.rig.members.map((m) => m.id), STEERING, DRIVESHAFT];
   const fresh = {
     ...job,
-    typed: kept(job.typed),
+    typed: withoutOwners(job.typed, gone),
     joints: {},
     holes: {},
     cut: { ...job.cut, member: undefined },
@@ -173,8 +173,7 @@ export function withBends(job: Job, member: string, bends: Point[]): Job {
 
 /** The job with other joints in a link, whose stiffness follows from them; on both sides where asked. */
 export function withJoints(job: Job, member: string, change: Partial<MemberJoints>, alike: boolean): Job {
-  const partner = alike ? partnerOf(member) : null;
-  const ids = [member, ...(partner ? [partner] : [])];
+  const ids = alike ? pairOf(member) : [member];
   const joints = { ...job.joints };
   for (const id of ids) joints[id] = { ...jointsOf(joints, id), ...change };
   const members = job.rig.members.map((m) =>

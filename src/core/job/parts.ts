@@ -1,6 +1,7 @@
 import { layoutEnd, layOut, PANHARD, type LayoutId } from '@/core/layouts/patterns';
 import { linksOf } from '@/core/rig/members';
 import type { Rig } from '@/core/rig/schema';
+import { withoutOwners } from '@/core/without';
 import { patternSize, withReadings } from './job';
 import type { Job } from './schema';
 
@@ -62,16 +63,14 @@ export function withPart(job: Job, part: PartName): Job {
 export function withoutMembers(job: Job, ids: string[]): Job {
   const members = job.rig.members.filter((m) => !ids.includes(m.id));
   if (linksOf({ ...job.rig, members }).length === 0) return job;
-  const kept = <T>(of: Record<string, T>): Record<string, T> =>
-    Object.fromEntries(Object.entries(of).filter(([path]) => !ids.includes(path.split('/')[0]!)));
   const cut = ids.includes(job.cut.member ?? '') ? { ...job.cut, member: undefined } : job.cut;
   return {
     ...job,
     laidOut: true,
     cut,
-    typed: kept(job.typed),
-    joints: kept(job.joints),
-    holes: kept(job.holes),
+    typed: withoutOwners(job.typed, ids),
+    joints: withoutOwners(job.joints, ids),
+    holes: withoutOwners(job.holes, ids),
     rig: { ...job.rig, members },
   };
 }

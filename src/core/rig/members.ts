@@ -119,3 +119,9 @@ export function partnerOf(id: string): string | null {
   if (id.endsWith('-right')) return id.replace(/-right$/, '-left');
   return null;
 }
+
+/** A member and its mirror image, where its name says that it has one. */
+export function pairOf(id: string): string[] {
+  const partner = partnerOf(id);
+  return partner ? [id, partner] : [id];
+}

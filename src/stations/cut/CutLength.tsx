@@ -1,7 +1,7 @@
 'use client';
 import { withReadings } from '@/core/job/job';
 import type { Job } from '@/core/job/schema';
-import { edit } from '@/store/jobStore';
+import { enter } from '@/store/jobStore';
 import { LengthField } from '@/ui/LengthField';
 
 type Props = {
@@ -21,9 +21,7 @@ export function CutLength({ put, ...field }: Props) {
   return (
     <LengthField
       {...field}
-      onEnter={(mm, typed) =>
-        edit((j) => withReadings({ ...j, cut: put(j.cut, mm), typed: { ...j.typed, [field.field]: typed } }))
-      }
+      onEnter={(mm, typed) => enter(field.field, typed, (j) => withReadings({ ...j, cut: put(j.cut, mm) }))}
     />
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 import { holesKey, nearestHole } from '@/core/job/holes';
 import type { Holes, Job } from '@/core/job/schema';
-import { mountsOf, partnerOf, type MountKey } from '@/core/rig/members';
+import { mountsOf, pairOf, type MountKey } from '@/core/rig/members';
 import { without } from '@/core/without';
 import { edit, useJobPart } from '@/store/jobStore';
 import { moveMounts } from '@/store/mounts';
@@ -96,8 +96,7 @@ export function BracketHoles({ member, mountKey, mountName }: Props) {
 }
 
 function withHoles(job: Job, member: string, key: MountKey, next: Holes | null, alike: boolean): Job {
-  const partner = alike ? partnerOf(member) : null;
-  const keys = [member, ...(partner ? [partner] : [])].map((id) => holesKey(id, key));
+  const keys = (alike ? pairOf(member) : [member]).map((id) => holesKey(id, key));
   const holes = keys.reduce((all, k) => (next ? { ...all, [k]: next } : without(all, k)), job.holes);
   return { ...job, holes };
 }

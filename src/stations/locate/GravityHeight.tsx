@@ -1,5 +1,5 @@
 'use client';
-import { edit, useJobPart } from '@/store/jobStore';
+import { enter, useJobPart } from '@/store/jobStore';
 import { LengthField } from '@/ui/LengthField';
 
 /** Against which anti-squat and the moving of weight count. */
@@ -14,9 +14,7 @@ export function GravityHeight() {
         mm={cgHeight}
         least={200}
         most={1500}
-        onEnter={(mm, typed) =>
-          edit((j) => ({ ...j, rig: { ...j.rig, cgHeight: mm }, typed: { ...j.typed, cgHeight: typed } }))
-        }
+        onEnter={(mm, typed) => enter('cgHeight', typed, (j) => ({ ...j, rig: { ...j.rig, cgHeight: mm } }))}
       />
       <p className="hint">About the height of the camshaft on most cars. Anti-squat counts against it.</p>
     </section>

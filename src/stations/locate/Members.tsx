@@ -3,7 +3,7 @@ import { Button, Dropdown } from 'antd';
 import { PARTS, partsToAdd, withoutMembers, withPart, type PartName } from '@/core/job/parts';
 import { memberName } from '@/core/layouts/names';
 import { PANHARD } from '@/core/layouts/patterns';
-import { isLink, linksOf, partnerOf } from '@/core/rig/members';
+import { isLink, linksOf, pairOf, partnerOf } from '@/core/rig/members';
 import { edit, useJobPart } from '@/store/jobStore';
 import { setWays, useWays } from '@/store/ways';
 import { MountsTable } from './MountsTable';
@@ -34,7 +34,7 @@ export function Members() {
 
 function Member({ id, alike }: { id: string; alike: boolean }) {
   const link = useJobPart((j) => isLink(j.rig.members.find((m) => m.id === id)!));
-  const lastBar = useJobPart((j) => linksOf(j.rig).every((m) => m.id === id || m.id === partnerOf(id)));
+  const lastBar = useJobPart((j) => linksOf(j.rig).every((m) => pairOf(id).includes(m.id)));
   const partner = alike ? partnerOf(id) : null;
   const name = partner ? `${memberName(id).replace(/^left /, '')}, left and right` : memberName(id);
   return (
@@ -46,7 +46,7 @@ function Member({ id, alike }: { id: string; alike: boolean }) {
             type="text"
             size="small"
             aria-label={`Take off: ${name}`}
-            onClick={() => edit((j) => withoutMembers(j, [id, ...(partner ? [partner] : [])]))}
+            onClick={() => edit((j) => withoutMembers(j, alike ? pairOf(id) : [id]))}
           >
             take off
           </Button>

@@ -2,7 +2,7 @@
 import { DRIVESHAFT } from '@/core/rig/members';
 import type { Rig } from '@/core/rig/schema';
 import { formatDegrees } from '@/core/units/format';
-import { edit, useJobPart } from '@/store/jobStore';
+import { edit, enter, useJobPart } from '@/store/jobStore';
 import { CardHead, Readout, Readouts } from '@/ui/Card';
 import { Frac } from '@/ui/Frac';
 import { LengthField } from '@/ui/LengthField';
@@ -118,10 +118,9 @@ function YokeRoom({ way, label }: { way: 'in' | 'out'; label: string }) {
       most={300}
       placeholder="measure"
       onEnter={(value, typed) =>
-        edit((j) => ({
+        enter(field, typed, (j) => ({
           ...j,
           shaft: { ...j.shaft, room: { ...j.shaft.room, [way]: value } },
-          typed: { ...j.typed, [field]: typed },
         }))
       }
     />

@@ -1,7 +1,7 @@
 'use client';
 import { panhard } from '@/core/job/job';
 import { PANHARD } from '@/core/layouts/patterns';
-import { edit, useJobPart } from '@/store/jobStore';
+import { enter, useJobPart } from '@/store/jobStore';
 import { CardHead } from '@/ui/Card';
 import { LengthField } from '@/ui/LengthField';
 import { Bends } from './Bends';
@@ -52,11 +52,7 @@ function ShiftLimit() {
         least={0.5}
         most={100}
         onEnter={(mm, typed) =>
-          edit((j) => ({
-            ...j,
-            locate: { ...j.locate, shiftLimit: mm },
-            typed: { ...j.typed, shiftLimit: typed },
-          }))
+          enter('shiftLimit', typed, (j) => ({ ...j, locate: { ...j.locate, shiftLimit: mm } }))
         }
       />
     </section>

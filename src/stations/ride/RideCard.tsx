@@ -7,7 +7,7 @@ import { InputError } from '@/core/rig/read';
 import { centre, type Centring } from '@/core/ride/centring';
 import { formatLength, sayLength } from '@/core/units/format';
 import { sayTurns } from '@/core/units/turns';
-import { edit, useJob } from '@/store/jobStore';
+import { edit, enter, useJob } from '@/store/jobStore';
 import { CardHead, Caution, Readout, Readouts } from '@/ui/Card';
 import { Frac } from '@/ui/Frac';
 import { LengthField } from '@/ui/LengthField';
@@ -23,10 +23,9 @@ export function RideCard() {
   const { tape } = job;
   const found = work(job);
   const put = (side: 'left' | 'right', mm: number, typed: string) =>
-    edit((j) => ({
+    enter(`ride/${side}`, typed, (j) => ({
       ...j,
       ride: { ...j.ride, gaps: { ...j.ride.gaps, [side]: mm } },
-      typed: { ...j.typed, [`ride/${side}`]: typed },
     }));
   return (
     <>
@@ -55,11 +54,7 @@ export function RideCard() {
           least={0.2}
           most={25}
           onEnter={(mm, typed) =>
-            edit((j) => ({
-              ...j,
-              ride: { ...j.ride, tolerance: mm },
-              typed: { ...j.typed, 'ride/tolerance': typed },
-            }))
+            enter('ride/tolerance', typed, (j) => ({ ...j, ride: { ...j.ride, tolerance: mm } }))
           }
         />
       </div>

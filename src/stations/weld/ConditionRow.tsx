@@ -1,7 +1,7 @@
 'use client';
 import { stripeKey, type Condition } from '@/core/build/holdPoint';
 import type { Job } from '@/core/job/schema';
-import { edit, useJob } from '@/store/jobStore';
+import { edit, enter, useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/LengthField';
 import { StripeButton } from '@/ui/Stripe';
 import { drawStripe, wipeStripe } from '@/ui/stripes';
@@ -51,12 +51,7 @@ export function ConditionRow({ condition, next }: { condition: Condition; next: 
                 least={0}
                 most={f.key === 'eyeToEye' ? 2 * MOST : MOST}
                 placeholder="measure"
-                onEnter={(mm, typed) =>
-                  edit((j) => ({
-                    ...withMeasured(j, f.key, mm),
-                    typed: { ...j.typed, [`weld/${f.key}`]: typed },
-                  }))
-                }
+                onEnter={(mm, typed) => enter(`weld/${f.key}`, typed, (j) => withMeasured(j, f.key, mm))}
               />
             ))}
           </div>
