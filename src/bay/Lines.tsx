@@ -1,6 +1,6 @@
 import { polygonHull } from 'd3';
 import type { Point } from '@/core/rig/schema';
-import type { BayModel, Figure } from './model';
+import type { BayModel, GhostFigure } from './model';
 import type { Flat, Sheet } from './views';
 
 /** From the contact patch to the instant centre: the line whose slope is the anti-squat; and the links' own lines to it. Cut off at the view's edge. */
@@ -87,7 +87,7 @@ export function Swept({ sheet, model }: { sheet: Sheet; model: BayModel }) {
 }
 
 /** The corners of a bar's thickness at each point of its path. */
-function outline(figure: Figure, index: number, sheet: Sheet): Flat[] {
+function outline(figure: GhostFigure, index: number, sheet: Sheet): Flat[] {
   const { path, od } = figure.bars[index]!;
   const r = Math.max(2, (od / 2) * sheet.k);
   return path.map(sheet.at).flatMap(([x, y]): Flat[] => [

@@ -1,26 +1,15 @@
-import type { LinkMember, Point } from '@/core/rig/schema';
+import type { Point } from '@/core/rig/schema';
 import type { Tape } from '@/core/units/tape';
 import { Dimension } from './Dimension';
 import type { Zoom } from '@/store/look';
-import type { Layer } from '@/store/ways';
-import type { Figures } from './figures';
 import { Forces } from './Forces';
 import { Swept } from './Lines';
 import { Things } from './Things';
 import { lateral, placesAlong, RAIL, type BayModel } from './model';
-import { Mounts, type Movable } from './Mounts';
+import { Mounts } from './Mounts';
 import { Axle, BarLine, Ghost, Shapes, Tyres } from './parts';
 import { fit, type Box, type Sheet } from './views';
-
-type WorkProps = {
-  sheet: Sheet;
-  model: BayModel;
-  bar: LinkMember | null;
-  tape: Tape;
-  movable: Movable;
-  figures: Figures;
-  layers: Record<Layer, boolean>;
-};
+import type { WorkProps } from './work';
 
 function reach(model: BayModel): { ahead: number; behind: number } {
   const places = placesAlong(model);

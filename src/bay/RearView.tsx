@@ -1,28 +1,17 @@
 import type { LinkMember } from '@/core/rig/schema';
 import type { Tape } from '@/core/units/tape';
 import type { Zoom } from '@/store/look';
-import type { Layer } from '@/store/ways';
 import { Dimension } from './Dimension';
 import { DimText } from './DimText';
-import type { Figures } from './figures';
 import { CarFigures, GapFigures } from './CarFigures';
 import { Forces } from './Forces';
 import { Swept } from './Lines';
 import { Things } from './Things';
 import { lateral, RAIL, type Bar, type BayModel } from './model';
-import { Holes, Mounts, type Movable } from './Mounts';
+import { Holes, Mounts } from './Mounts';
 import { Axle, BarLine, Floor, Ghost, Plate, Shapes, Tyres } from './parts';
 import { fit, type Box, type Flat, type Sheet } from './views';
-
-type WorkProps = {
-  sheet: Sheet;
-  model: BayModel;
-  bar: LinkMember | null;
-  tape: Tape;
-  movable: Movable;
-  figures: Figures;
-  layers: Record<Layer, boolean>;
-};
+import type { WorkProps } from './work';
 
 const half = (model: BayModel) => model.track / 2 + model.tireWidth / 2 + 70;
 const topOf = (model: BayModel) =>

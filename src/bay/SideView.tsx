@@ -1,22 +1,13 @@
-import type { Tape } from '@/core/units/tape';
-import type { Layer } from '@/store/ways';
 import type { Zoom } from '@/store/look';
 import { Forces } from './Forces';
 import { LinesOfPull, RollAxis, Swept } from './Lines';
 import type { BayModel } from './model';
 import { placesAlong, RAIL } from './model';
-import { Holes, Mounts, type Movable } from './Mounts';
+import { Holes, Mounts } from './Mounts';
 import { Axle, BarLine, Floor, Shapes, Tyres } from './parts';
 import { Things } from './Things';
 import { fit, type Box, type Sheet } from './views';
-
-type WorkProps = {
-  sheet: Sheet;
-  model: BayModel;
-  tape: Tape;
-  movable: Movable;
-  layers: Record<Layer, boolean>;
-};
+import type { WorkProps } from './work';
 
 function reach(model: BayModel): { ahead: number; behind: number } {
   const places = placesAlong(model);

@@ -1,10 +1,10 @@
 'use client';
 import { polygonHull } from 'd3';
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useRef } from 'react';
 import type { Obstacle } from '@/core/rig/schema';
-import { division, snap, type Tape } from '@/core/units/tape';
-import { beginGesture } from '@/store/jobStore';
+import { snap, type Tape } from '@/core/units/tape';
 import { shiftObstacle } from '@/store/obstacles';
+import { useGrip } from './grip';
 import type { Thing } from './model';
 import { DRAGS, type Flat, type Sheet } from './views';
 
@@ -23,48 +23,27 @@ export function Things({ sheet, things, tape, movable }: Props) {
 
 function OneThing({ sheet, thing, tape, movable }: Omit<Props, 'things'> & { thing: Thing }) {
   const { obstacle, points } = thing;
-  const grip = useRef<{ x: number; y: number; finish: () => void } | null>(null);
   const { across, down } = DRAGS[sheet.view];
   const flat = points.map(sheet.at);
   const [x, y] = [0, 1].map((k) => flat.reduce((sum, p) => sum + p[k]!, 0) / flat.length) as [number, number];
 
-  function onPointerDown(e: PointerEvent<SVGGElement>) {
-    if (e.button !== 0) return;
-    e.preventDefault();
-    e.currentTarget.focus();
-    e.currentTarget.setPointerCapture(e.pointerId);
-    grip.current = { x: e.clientX, y: e.clientY, finish: beginGesture() };
-  }
-
-  /** Moves by whole lines of the tape; what is left over waits for the pointer to go on. */
-  function onPointerMove(e: PointerEvent<SVGGElement>) {
-    const g = grip.current;
-    if (!g) return;
-    const [dx, dy] = [snap(sheet.toMm(e.clientX - g.x), tape), snap(sheet.toMm(e.clientY - g.y), tape)];
-    if (!dx && !dy) return;
-    shiftObstacle(obstacle.id, { [across]: -dx, [down]: -dy });
-    grip.current = { ...g, x: g.x + dx * sheet.k, y: g.y + dy * sheet.k };
-  }
-
-  function onPointerUp() {
-    grip.current?.finish();
-    grip.current = null;
-  }
-
-  function onKeyDown(e: KeyboardEvent) {
-    const step = division(tape) * (e.shiftKey ? 8 : 1);
-    const moves: Record<string, [0 | 1 | 2, number]> = {
-      ArrowLeft: [across, step],
-      ArrowRight: [across, -step],
-      ArrowUp: [down, step],
-      ArrowDown: [down, -step],
-    };
-    const move = moves[e.key];
-    if (!move) return;
-    e.preventDefault();
-    e.stopPropagation();
-    shiftObstacle(obstacle.id, { [move[0]]: move[1] });
-  }
+  const shifted = useRef({ dx: 0, dy: 0 });
+  const grip = useGrip({
+    sheet,
+    tape,
+    onHold: () => {
+      shifted.current = { dx: 0, dy: 0 };
+    },
+    /** Moves by whole lines of the tape; what is left over waits for the pointer to go on. */
+    onDrag: (x, y) => {
+      const was = shifted.current;
+      const now = { dx: snap(sheet.toMm(x), tape), dy: snap(sheet.toMm(y), tape) };
+      if (now.dx === was.dx && now.dy === was.dy) return;
+      shiftObstacle(obstacle.id, { [across]: was.dx - now.dx, [down]: was.dy - now.dy });
+      shifted.current = now;
+    },
+    onStep: (axis, mm) => shiftObstacle(obstacle.id, { [axis]: mm }),
+  });
 
   const shape = (
     <>
@@ -82,11 +61,7 @@ function OneThing({ sheet, thing, tape, movable }: Omit<Props, 'things'> & { thi
       role="button"
       aria-label={`${obstacle.id}: drag, or move with the arrow keys`}
       data-thing={`${sheet.view}-${obstacle.id}`}
-      onPointerDown={onPointerDown}
-      onPointerMove={onPointerMove}
-      onPointerUp={onPointerUp}
-      onPointerCancel={onPointerUp}
-      onKeyDown={onKeyDown}
+      {...grip}
     >
       {shape}
     </g>

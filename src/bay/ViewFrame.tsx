@@ -47,14 +47,10 @@ export function ViewFrame({ view, box, children }: { view: ViewName; box: Box; c
   const lift = (e: PointerEvent) => fingers.current.delete(e.pointerId);
 
   return (
-    <>
-      <clipPath id={`view-${view}`}>
-        <rect {...box} />
-      </clipPath>
+    <Clip id={`view-${view}`} box={box}>
       <g
         ref={ground}
         className="view-ground"
-        clipPath={`url(#view-${view})`}
         data-view={view}
         onPointerDown={onPointerDown}
         onPointerMove={onPointerMove}
@@ -64,7 +60,7 @@ export function ViewFrame({ view, box, children }: { view: ViewName; box: Box; c
         <rect className="catch" {...box} />
         {children}
       </g>
-    </>
+    </Clip>
   );
 }
 

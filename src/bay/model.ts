@@ -47,6 +47,9 @@ export type Figure = {
   mounts: DrawnMount[];
 };
 
+/** What is drawn of the axle elsewhere in its travel: its wheels and its bars. */
+export type GhostFigure = Pick<Figure, 'wheels' | 'bars'>;
+
 export type BayModel = {
   /** what wheels, axle and rails are drawn from, as text: alike for models whose bodies are drawn alike */
   bodyKey: string;
@@ -61,7 +64,7 @@ export type BayModel = {
   /** tyre to frame as last read: on the ground at Ride, before that at Record */
   gaps: Record<Side, number>;
   now: Figure;
-  ghosts: Record<'bump' | 'droop' | 'leftUp' | 'rightUp', Figure | null>;
+  ghosts: Record<'bump' | 'droop' | 'leftUp' | 'rightUp', GhostFigure | null>;
   things: Thing[];
   holes: { on: 'chassis' | 'axle'; points: Point[] }[];
   /** roll centre height now, and its least and greatest over the travel */
@@ -86,12 +89,10 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
   const ride: Attitude = { ...AT_RIDE, z: tireRadius };
   const forces = result?.loads.find((l) => l.load.name === load)?.answer?.members;
   const owners = [...rig.members.map((m) => m.id), STEERING, DRIVESHAFT];
-  const figure = (pose: Attitude): Figure => {
+  const ghost = (pose: Attitude): GhostFigure => {
     const place = carry(pose, tireRadius);
     return {
       wheels: { left: place([0, track / 2, tireRadius]), right: place([0, -track / 2, tireRadius]) },
-      tube: [place([0, inner, tireRadius]), place([0, -inner, tireRadius])],
-      centre: place([0, 0, tireRadius]),
       bars: linksOf(rig).map((m) => ({
         id: m.id,
         chassis: m.chassis,
@@ -100,6 +101,14 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
         od: m.od ?? DRAWN_OD,
         force: forces?.[m.id] ?? null,
       })),
+    };
+  };
+  const figure = (pose: Attitude): Figure => {
+    const place = carry(pose, tireRadius);
+    return {
+      ...ghost(pose),
+      tube: [place([0, inner, tireRadius]), place([0, -inner, tireRadius])],
+      centre: place([0, 0, tireRadius]),
       shaft: shaftOf(job, place),
       dragLink: rig.steering ? [rig.steering.pitman, place(rig.steering.knuckle)] : null,
       shapes: rig.members.flatMap((m) => shapeOf(m, place, track, tireRadius)),
@@ -112,13 +121,13 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
       ),
     };
   };
-  const swept = (pose: SweptPose | undefined) => (pose && isReached(pose) ? figure(pose) : null);
+  const swept = (pose: SweptPose | undefined) => (pose && isReached(pose) ? ghost(pose) : null);
   const heights = (result?.curve ?? []).flatMap((p) =>
     p.lost === undefined ? (p.rollCentreHeight ?? []) : [],
   );
   const current = result && isReached(result.current) ? result.current : null;
   const height = current?.rollCentreHeight ?? null;
-  const now = swept(result?.current) ?? figure(ride);
+  const now = figure(current ?? ride);
   const rails = SIDES.map((side) => ({
     side,
     outside: (side === 'left' ? 1 : -1) * (inner - measured(readings, 'gapFrame', side).mm),
@@ -253,7 +262,7 @@ function shapeOf(m: Member, place: (p: Point) => Point, track: number, tireRadiu
 }
 
 /** The bar across the car, in layouts that have one. */
-export const lateral = (figure: Figure): Bar | null => figure.bars.find((b) => b.id === PANHARD) ?? null;
+export const lateral = (figure: GhostFigure): Bar | null => figure.bars.find((b) => b.id === PANHARD) ?? null;
 
 /** How far ahead everything stands that a view must have room for, mm. */
 export const placesAlong = ({ now, things }: BayModel): number[] => [

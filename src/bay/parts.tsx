@@ -1,7 +1,7 @@
 import { curveCatmullRom, line } from 'd3';
 import { memo } from 'react';
 import type { Point } from '@/core/rig/schema';
-import type { Bar, BayModel, Figure } from './model';
+import type { Bar, BayModel, Figure, GhostFigure } from './model';
 import { samePlaces, type Flat, type Sheet } from './views';
 
 const path = (points: Flat[]) => `M${points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join('L')}`;
@@ -31,7 +31,7 @@ export function Tyres({
 }: {
   sheet: Sheet;
   model: BayModel;
-  figure: Figure;
+  figure: GhostFigure;
   className: string;
 }) {
   const { k } = sheet;
@@ -65,7 +65,7 @@ export function Tyres({
 }
 
 /** The axle's own tilt on the screen, degrees: roll from behind, steer from above. */
-function leanOf(sheet: Sheet, figure: Figure): number {
+function leanOf(sheet: Sheet, figure: GhostFigure): number {
   const [a, b] = [sheet.at(figure.wheels.left), sheet.at(figure.wheels.right)];
   return (Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI;
 }

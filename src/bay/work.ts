@@ -1,0 +1,19 @@
+import type { LinkMember } from '@/core/rig/schema';
+import type { Tape } from '@/core/units/tape';
+import type { Layer } from '@/store/ways';
+import type { Figures } from './figures';
+import type { BayModel } from './model';
+import type { Movable } from './Mounts';
+import type { Sheet } from './views';
+
+/** What a view is given to draw the work on the axle with: the members, their mounts, and what is asked to be seen of them. */
+export type WorkProps = {
+  sheet: Sheet;
+  model: BayModel;
+  /** the bar across the car, at ride height */
+  bar: LinkMember | null;
+  tape: Tape;
+  movable: Movable;
+  figures: Figures;
+  layers: Record<Layer, boolean>;
+};
