@@ -85,10 +85,9 @@ const spine = (o: Exclude<Obstacle, Box>): Point[] =>
 
 function edges({ min, max }: Box): Point[][] {
   const corner = (i: number): Point => [0, 1, 2].map((k) => ((i >> k) & 1 ? max[k]! : min[k]!)) as Point;
-  const pairs = [0, 1, 2, 3, 4, 5, 6, 7].flatMap((i) =>
+  return [0, 1, 2, 3, 4, 5, 6, 7].flatMap((i) =>
     [1, 2, 4].filter((bit) => !(i & bit)).map((bit) => [corner(i), corner(i | bit)]),
   );
-  return pairs;
 }
 
 function toObstacle(path: Point[], obstacle: Obstacle): number {

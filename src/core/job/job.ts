@@ -15,6 +15,7 @@ import {
   type MountChange,
 } from '@/core/rig/members';
 import type { LinkMember, Obstacle, Point, Rig, Travel } from '@/core/rig/schema';
+import { USUAL_CASES } from '@/core/statics/usualCases';
 import { withoutOwners } from '@/core/without';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { layoutEnd, layOut, PANHARD, type LayoutId, type PatternSize } from '@/core/layouts/patterns';
@@ -53,8 +54,8 @@ export function newJob(id: string, name: string, tape: Tape): Job {
     readings: {},
     joints: {},
     holes: {},
-    shaft: { room: {}, ratio: 3.5 },
-    cornerG: 0.8,
+    shaft: { room: {}, ratio: USUAL_CASES.axleRatio },
+    cornerG: USUAL_CASES.cornerG,
     locate: { school: 'ride', adjuster: 'frame', shiftLimit: SHIFT_LIMITS.street },
     cut: {
       thread: '3/4-16',

@@ -5,6 +5,7 @@ import { LAYOUT_IDS } from '@/core/layouts/patterns';
 import { SCHOOLS } from '@/core/locate/schools';
 import { READING_KEYS } from '@/core/measure/quantities';
 import { rigSchema } from '@/core/rig/schema';
+import { USUAL_CASES } from '@/core/statics/usualCases';
 import { TAPES } from '@/core/units/tape';
 
 /**
@@ -116,9 +117,9 @@ export const jobSchema = z.strictObject({
   joints: z.record(text(60), jointsSchema).default({}),
   /** brackets with holes, by mount: `panhard/chassis` */
   holes: z.record(text(80), holesSchema).default({}),
-  shaft: shaftSchema.default({ room: {}, ratio: 3.5 }),
+  shaft: shaftSchema.default({ room: {}, ratio: USUAL_CASES.axleRatio }),
   /** sideways acceleration of the steady corner that loads are reckoned with, g */
-  cornerG: z.number().min(0.1).max(3).default(0.8),
+  cornerG: z.number().min(0.1).max(3).default(USUAL_CASES.cornerG),
   locate: z.strictObject({ school: z.enum(SCHOOLS), adjuster: z.enum(ADJUSTERS), shiftLimit: mm.positive() }),
   cut: cutSchema,
   weld: weldSchema,

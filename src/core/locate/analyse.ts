@@ -11,7 +11,7 @@ import { findLinks } from './linkFindings';
 import { checkRoom } from './roomChecks';
 import { compareSchools } from './schools';
 import type { LocateInput, LocateResult } from './types';
-import type { Rig } from '@/core/rig/schema';
+import { withoutGaps } from './withoutGaps';
 
 const CURVE_STEPS = 48;
 /** Gaps change slowly over the travel: they are looked at on every fourth pose of the curve. */
@@ -25,7 +25,7 @@ const GAP_EVERY = 4;
  */
 export function analyseLocate(input: LocateInput): LocateResult {
   const { rig, rocker } = input;
-  const moving = setInMotion(bare(rig));
+  const moving = setInMotion(withoutGaps(rig));
   const { ride, at } = moving;
   const { curve, ghosts } = travel(input, moving);
   const poses = [...curve, ghosts.leftUp, ghosts.rightUp];
@@ -67,10 +67,4 @@ function travel({ bump, droop }: LocateInput, { at }: MovingRig) {
     rightUp: at({ left: -droop, right: bump }),
   };
   return { curve, ghosts };
-}
-
-/** Gaps are looked at here on their own terms: with nothing near and bars without thickness, poses do not each find them again. */
-function bare(rig: Rig): Rig {
-  const members = rig.members.map((m) => (m.type === 'link' ? { ...m, od: undefined } : m));
-  return { ...rig, members, obstacles: undefined };
 }

@@ -7,10 +7,11 @@ import type { Remedy, Verdict } from '@/core/verdict';
 import { closestApproaches } from './closest';
 import { withMount, type MountChange } from '@/core/rig/members';
 import { LEAST_CLEARANCE, MAKE_ROOM, sayGap } from './gaps';
-import { checkMigration, checkReach, sideMost } from './lateralChecks';
+import { centreRange, checkMigration, checkReach, sideMost } from './lateralChecks';
 import { withMember, type LateralBar } from './lateralBar';
 import { sidewaysOverTravel, wantedRise } from './schools';
 import type { ClosestApproach, CurvePoint, LocateInput } from './types';
+import { withoutGaps } from './withoutGaps';
 
 /** Limits of the trade (common practice, no published source), mm. */
 const LEVEL = 3.2;
@@ -110,8 +111,7 @@ function checkLevel(input: LocateInput, bar: LateralBar, curve: CurvePoint[], me
   const wanted = wantedRise(school, bump, droop);
   const error = bar.rise - wanted;
   const place = school === 'ride' ? 'at ride height' : 'in the middle of the travel';
-  const centres = curve.flatMap((p) => (p.lost === undefined ? (p.rollCentreHeight ?? []) : []));
-  const migration = centres.length ? Math.max(...centres) - Math.min(...centres) : 0;
+  const migration = centreRange(curve);
   if (Math.abs(error) <= LEVEL) {
     return {
       id: 'level',
@@ -281,7 +281,7 @@ function checkClearance(input: LocateInput, { gaps }: Findings, bar: LinkMember)
 /** How far both ends must move away from the axle, lengthwise, for the bar to clear; to the next line of the tape. */
 function distanceAway(input: LocateInput, closest: ClosestApproach, bar: LinkMember, way: 1 | -1): number {
   const { rig, bump, droop, tape } = input;
-  const { at } = setInMotion(rig);
+  const { at } = setInMotion(withoutGaps(rig));
   const poses = [closest.at, { left: bump, right: bump }, { left: -droop, right: -droop }].map(at);
   let away = 0;
   let gap = closest.distance;

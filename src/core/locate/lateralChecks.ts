@@ -54,16 +54,16 @@ function checkShift({ tape, shiftLimit }: LocateInput, curve: CurvePoint[]): Ver
   };
 }
 
-/** Least and greatest height of the roll centre over the travel of both wheels. */
-function centreRange(curve: CurvePoint[]): { range: number; travel: number } {
+/** How far the roll centre moves over the travel of both wheels, mm. */
+export function centreRange(curve: CurvePoint[]): number {
   const heights = curve.flatMap((p) => (p.lost === undefined ? (p.rollCentreHeight ?? []) : []));
-  const range = heights.length ? Math.max(...heights) - Math.min(...heights) : 0;
-  return { range, travel: curve.at(-1)!.lift - curve[0]!.lift };
+  return heights.length ? Math.max(...heights) - Math.min(...heights) : 0;
 }
 
 /** Said only where the roll centre moves more than a level bar would let it. */
 export function checkMigration({ tape }: LocateInput, curve: CurvePoint[], where: string): Verdict | null {
-  const { range, travel } = centreRange(curve);
+  const range = centreRange(curve);
+  const travel = curve.at(-1)!.lift - curve[0]!.lift;
   if (travel === 0 || range <= MIGRATION * travel) return null;
   return {
     id: 'migration',
@@ -80,7 +80,7 @@ function steadyCentre({ tape }: LocateInput, curve: CurvePoint[]): Verdict {
     id: 'migration',
     state: 'ok',
     title: 'The roll centre stays near its place.',
-    reason: `It moves ${sayLength(centreRange(curve).range, tape)} over the whole travel, measured from the ground.`,
+    reason: `It moves ${sayLength(centreRange(curve), tape)} over the whole travel, measured from the ground.`,
     remedies: [],
   };
 }

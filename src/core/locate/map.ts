@@ -2,6 +2,7 @@ import { setInMotion } from '@/core/kinematics/answer';
 import { isReached } from '@/core/kinematics/pose';
 import { curveValues } from './curve';
 import type { CurveValues, LocateInput } from './types';
+import { withoutGaps } from './withoutGaps';
 
 /** A quantity over heave and roll: `values[row * columns.length + column]`, null where the axle cannot go. */
 export type TravelMap = {
@@ -17,7 +18,7 @@ const STEPS = 25;
 /** Works a quantity out over every mixture of both wheels together and one against the other. */
 export function travelMap(input: LocateInput, key: keyof CurveValues): TravelMap {
   const { rig, bump, droop } = input;
-  const { at } = setInMotion(rig);
+  const { at } = setInMotion(withoutGaps(rig));
   const half = (bump + droop) / 2;
   const grid = (from: number, to: number) =>
     Array.from({ length: STEPS }, (_, i) => from + ((to - from) * i) / (STEPS - 1));

@@ -1,5 +1,6 @@
 import { SHIFT_LIMITS } from '@/core/job/job';
 import type { Rig } from '@/core/rig/schema';
+import { USUAL_CASES } from '@/core/statics/usualCases';
 import type { Verdict } from '@/core/verdict';
 import { analyseLocate } from './analyse';
 import type { LocateInput } from './types';
@@ -38,7 +39,7 @@ function plainInput(rig: Rig): LocateInput {
     use: 'street',
     joints: {},
     room: {},
-    loads: { cornerG: 0.8, axleRatio: 3.5 },
+    loads: USUAL_CASES,
     rocker: { left: 0, right: 0 },
   };
 }
