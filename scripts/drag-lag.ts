@@ -42,7 +42,7 @@ const measure = `
 async function main(): Promise<void> {
   const server = await serve();
   const hands = await Hands.open(server.address);
-  await hands.station(3, 'Panhard bar');
+  await hands.station(4, 'Panhard bar');
   await hands.find('.curve .line');
   await hands.driver.manage().setTimeouts({ script: 120_000 });
   const times = (await hands.driver.executeAsyncScript<number[]>(measure, MOVES)).sort((a, b) => a - b);

@@ -7,7 +7,7 @@ let hands: Hands;
 beforeAll(async () => {
   server = await serve();
   hands = await Hands.open(server.address);
-  await hands.station(3, 'Panhard bar');
+  await hands.station(4, 'Panhard bar');
 }, 90_000);
 
 afterAll(async () => {

@@ -1,6 +1,6 @@
 import { makeBar, type BarSpec } from '@/core/fabricate/bar';
 import { lengthPerTurn, THREADS } from '@/core/fabricate/threads';
-import { centre } from '@/core/ride/centring';
+import { settingOf } from '@/core/ride/setting';
 import { newJob, withMounts } from '@/core/job/job';
 import { segmentToBox, segmentToSegment } from '@/core/clearance/distance';
 import fc from 'fast-check';
@@ -62,10 +62,11 @@ describe('centring on the ground', () => {
       job,
       (['chassis', 'axle'] as const).map((e) => ({ member: 'panhard', end: e, axis: 2, mm: 350 })),
     );
-    const found = centre(job, { left: 5.5 * INCH, right: 5.125 * INCH })!;
-    expect(found.offset / INCH).toBeCloseTo(3 / 16, 9);
+    const gaps = { left: 5.5 * INCH, right: 5.125 * INCH };
+    const found = settingOf({ ...job, ride: { ...job.ride, gaps } })!;
+    expect(found.now.offset! / INCH).toBeCloseTo(3 / 16, 9);
     // The frame end is on the left: a longer bar pushes the axle right.
-    expect(found.bars[0]!.turns).toBeCloseTo(1.5, 1);
+    expect(found.steps[0]!.bars[0]!.turns).toBeCloseTo(1.5, 1);
   });
 });
 

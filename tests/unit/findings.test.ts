@@ -12,7 +12,7 @@ import { findWarnings } from '@/core/locate/warnings';
 import { readRig } from '@/core/rig/read';
 import type { Obstacle, Rig } from '@/core/rig/schema';
 import type { Verdict } from '@/core/verdict';
-import { centre } from '@/core/ride/centring';
+import { settingOf } from '@/core/ride/setting';
 import { everyLayout, patternRig } from '../support/layouts';
 
 const bare = newJob('check', 'Check', 'mm');
@@ -186,14 +186,18 @@ test.each(['three-link-watts', 'triangulated-four-link'] as const)(
   '%s is centred by two bars turned against each other',
   (layout) => {
     const job = withLayout(bare, layout);
-    const found = centre(job, { left: 126, right: 120 })!;
-    expect(found.bars).toHaveLength(2);
-    expect(found.bars[0]!.turns).toBeCloseTo(-found.bars[1]!.turns, 9);
+    const found = settingOf({ ...job, ride: { ...job.ride, gaps: { left: 126, right: 120 } } })!;
+    const { bars } = found.steps[0]!;
+    expect(bars).toHaveLength(2);
+    expect(bars[0]!.turns).toBeCloseTo(-bars[1]!.turns!, 9);
     // As much as the axle stands off, or near it: the links of a crank run straight across, those of a triangle do not.
-    expect(Math.abs(found.offset)).toBe(3);
-    const turned = { at: '2026-03-20T10:00:00.000Z', left: 126, right: 120, turned: found.bars[0]!.turns };
-    const after = centre({ ...job, ride: { ...job.ride, rounds: [turned] } }, { left: 123, right: 123 })!;
-    expect(after.bars.every((b) => Math.abs(b.turns) < 1e-6)).toBe(true);
+    expect(Math.abs(found.now.offset!)).toBe(3);
+    const turned = { at: '2026-03-20T10:00:00.000Z', left: 126, right: 120, turned: bars[0]!.turns! };
+    const after = settingOf({
+      ...job,
+      ride: { ...job.ride, gaps: { left: 123, right: 123 }, rounds: [turned] },
+    })!;
+    expect(after.steps[0]!.bars.every((b) => Math.abs(b.turns!) < 1e-6)).toBe(true);
   },
 );
 

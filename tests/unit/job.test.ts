@@ -17,17 +17,23 @@ import { analyseLocate } from '@/core/locate/analyse';
 import { describeBar } from '@/core/locate/lateralBar';
 import { checkRecord } from '@/core/measure/recordChecks';
 import { measured } from '@/core/measure/readings';
-import { centre, turnsSoFar, type BarTurn } from '@/core/ride/centring';
+import { approachOf } from '@/core/job/record';
+import { settingOf, turnsSoFar, type BarTurn } from '@/core/ride/setting';
 import { demoJobs } from '@/store/demo';
 import { drawStripe } from '@/ui/stripes';
 
 const NOW = '2026-03-20T10:00:00.000Z';
 const reading = (mm: number, struck?: boolean) => ({
-  mm,
+  value: mm,
   typed: String(mm),
   at: NOW,
   ...(struck ? { struck } : {}),
 });
+const withGaps = (job: Job, left: number, right: number): Job => ({
+  ...job,
+  ride: { ...job.ride, gaps: { left, right } },
+});
+const recordChecks = (readings: Job['readings']) => checkRecord(readings, null, approachOf(fresh()), 'mm');
 const fresh = () => newJob('check', 'Check', 'mm');
 const verdictsOf = (job: Job) => analyseLocate(locateInput(job, { left: 0, right: 0 })).verdicts;
 const verdict = (job: Job, id: string) => verdictsOf(job).find((v) => v.id === id);
@@ -42,7 +48,7 @@ describe('record', () => {
         'tireRadius.right': [reading(330)],
       },
     });
-    expect(measured(job.readings, 'track')).toEqual({ mm: 1402, spread: 4, count: 2 });
+    expect(measured(job.readings, 'track')).toMatchObject({ value: 1402, spread: 4, count: 2 });
     expect(job.rig.track).toBe(1402);
     expect(job.rig.tireRadius).toBe(325);
   });
@@ -55,22 +61,23 @@ describe('record', () => {
   });
 
   test('spread, sides, squareness and offset are pointed out, each with its numbers', () => {
-    const ids = (readings: Job['readings']) => checkRecord(readings, 'mm').map((v) => v.id);
+    const ids = (readings: Job['readings']) => recordChecks(readings).map((v) => v.id);
     expect(ids({ track: [reading(1400), reading(1401)] })).toEqual([]);
     expect(ids({ track: [reading(1400), reading(1401), reading(1410)] })).toEqual(['spread-track']);
     expect(
-      checkRecord({ track: [reading(1400), reading(1401), reading(1410)] }, 'mm')[0]!.remedies[0]!.text,
+      recordChecks({ track: [reading(1400), reading(1401), reading(1410)] })[0]!.remedies[0]!.text,
     ).toContain('1410');
     expect(ids({ 'tireRadius.left': [reading(330)], 'tireRadius.right': [reading(322)] })).toEqual([
       'sides-tireRadius',
     ]);
-    const square = checkRecord(
-      { track: [reading(1400)], 'wheelbase.left': [reading(2800)], 'wheelbase.right': [reading(2790)] },
-      'mm',
-    );
+    const square = recordChecks({
+      track: [reading(1400)],
+      'wheelbase.left': [reading(2800)],
+      'wheelbase.right': [reading(2790)],
+    });
     expect(square[0]!.title).toContain('0.41°'); // atan(10/1400)
     expect(
-      checkRecord({ 'gapFrame.left': [reading(120)], 'gapFrame.right': [reading(110)] }, 'mm')[0]!.title,
+      recordChecks({ 'gapFrame.left': [reading(120)], 'gapFrame.right': [reading(110)] })[0]!.title,
     ).toContain('5 mm to the left');
   });
 });
@@ -300,21 +307,21 @@ describe('ride', () => {
               })),
             );
           }
-          const first = centre(job, { left: 120 + offset, right: 120 - offset })!;
-          const [bar] = first.bars as [BarTurn];
-          expect(first.offset).toBeCloseTo(offset, 9);
+          const first = settingOf(withGaps(job, 120 + offset, 120 - offset))!;
+          const [bar] = first.steps[0]!.bars as [BarTurn];
+          expect(first.now.offset).toBeCloseTo(offset, 9);
           const turned = {
             ...job,
             ride: {
               ...job.ride,
-              rounds: [{ at: NOW, left: 120 + offset, right: 120 - offset, turned: bar.turns }],
+              rounds: [{ at: NOW, left: 120 + offset, right: 120 - offset, turned: bar.turns! }],
             },
           };
-          const second = centre(turned, { left: 120, right: 120 })!;
+          const second = settingOf(withGaps(turned, 120, 120))!;
           expect(second.centred).toBe(true);
-          expect(second.bars[0]!.turns).toBeCloseTo(0, 6);
-          expect(second.bars[0]!.lengthNow).toBeCloseTo(bar.lengthWanted, 9);
-          expect(Math.sign(bar.turns) === Math.sign(offset)).toBe(offset === 0 || !right);
+          expect(second.steps[0]!.bars[0]!.turns).toBeCloseTo(0, 6);
+          expect(second.steps[0]!.bars[0]!.lengthNow).toBeCloseTo(bar.lengthWanted, 9);
+          expect(Math.sign(bar.turns!) === Math.sign(offset)).toBe(offset === 0 || !right);
         },
       ),
       { numRuns: 40 },
@@ -322,9 +329,9 @@ describe('ride', () => {
   });
 
   test('turns that would leave too little thread are refused', () => {
-    expect(centre(fresh(), { left: 170, right: 120 })!.thread!.holds).toBe(false);
-    expect(centre(fresh(), { left: 122, right: 120 })!.thread!.holds).toBe(true);
-    expect(turnsSoFar([])).toBe(0);
+    expect(settingOf(withGaps(fresh(), 170, 120))!.thread!.holds).toBe(false);
+    expect(settingOf(withGaps(fresh(), 122, 120))!.thread!.holds).toBe(true);
+    expect(turnsSoFar(fresh())).toBe(0);
   });
 });
 

@@ -25,7 +25,7 @@ describe.each(LAYOUT_IDS)('a new job laid out as %s', (layout) => {
   });
 
   test('follows the car’s measurements until a mount is moved', () => {
-    const measured = { ...job, readings: { track: [{ mm: 1650, typed: '1650', at: NOW }] } };
+    const measured = { ...job, readings: { track: [{ value: 1650, typed: '1650', at: NOW }] } };
     const wider = readJob(writeJob(measured));
     expect(wider.rig.members).not.toEqual(job.rig.members);
     const member = job.rig.members[0]!;

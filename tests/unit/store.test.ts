@@ -74,6 +74,28 @@ test('storage that refuses is said plainly', async () => {
   stop();
 });
 
+test('another tab’s changes come in beside one’s own, and neither is lost', async () => {
+  await db.jobs.put({ id: 'bench', name: '', car: '', updatedAt: '', job: job(), drafts: {} });
+  const stop = startAutosave();
+  rename('Mine');
+  await rest();
+  const other = async (change: object) => {
+    const row = (await db.jobs.get('bench'))!;
+    await db.jobs.put({ ...row, by: 'another tab', job: { ...row.job, ...change } });
+  };
+  await other({ notes: 'Theirs' });
+  await rest();
+  expect(job()).toMatchObject({ name: 'Mine', notes: 'Theirs' });
+  // Both at once: theirs is on the disk before this tab has heard of it.
+  rename('Mine again');
+  await other({ car: 'Theirs too' });
+  await rest();
+  await rest();
+  expect(job()).toMatchObject({ name: 'Mine again', notes: 'Theirs', car: 'Theirs too' });
+  expect((await db.jobs.get('bench'))!.job).toMatchObject({ name: 'Mine again', car: 'Theirs too' });
+  stop();
+});
+
 test('a good file comes in under an id of its own; a damaged one changes nothing', async () => {
   await stockShelf();
   const before = await listJobs();

@@ -2,6 +2,10 @@ import { makeBar } from '@/core/fabricate/bar';
 import { barSpec, workBar } from '@/core/job/job';
 import { PANHARD } from '@/core/layouts/patterns';
 import type { Bracket, Job, JointState } from '@/core/job/schema';
+import { jobAgreement } from '@/core/job/record';
+import { toBeMended } from '@/core/measure/inspection';
+import { spotAt, spotName } from '@/core/measure/quantities';
+import { outOfPlace } from '@/core/place/placeChecks';
 import { describeBar } from '@/core/locate/lateralBar';
 import { wantedRise } from '@/core/locate/schools';
 import { travelOf } from '@/core/job/job';
@@ -29,6 +33,8 @@ export type Condition = {
   fields: Field[];
   /** true: a plain yes, no measurement */
   confirm: boolean;
+  /** known from another station, and set right there */
+  known: boolean;
   /** null until it is measured or answered */
   holds: boolean | null;
   /** what is wrong and what to do about it, when it does not hold */
@@ -37,13 +43,17 @@ export type Condition = {
   stripe: StripeState;
 };
 
-type Draft = Omit<Condition, 'stripe' | 'basis' | 'confirm' | 'fields'> & { fields?: Field[]; basis?: Basis };
+type Draft = Omit<Condition, 'stripe' | 'basis' | 'confirm' | 'known' | 'fields'> & {
+  fields?: Field[];
+  basis?: Basis;
+  known?: true;
+};
 
 /** Everything that must be true before tacking and before finish-welding, as designed and as measured. */
 export function holdConditions(job: Job): Condition[] {
   const say = (mm: number) => sayLength(mm, job.tape);
   const read = (key: string): number | null => {
-    const v = job.weld.measured[key];
+    const v = job.weld.measured[key] ?? fromRide(job, key);
     return typeof v === 'number' ? v : null;
   };
   const yes = (key: string): boolean | null => (job.weld.measured[key] === true ? true : null);
@@ -124,6 +134,7 @@ export function holdConditions(job: Job): Condition[] {
   const shortest = showing.includes(null) ? null : Math.min(...(showing as number[]));
 
   const drafts: Draft[] = [
+    ...knownTroubles(job),
     confirm(
       'onWheels',
       'tack',
@@ -220,11 +231,57 @@ export function holdConditions(job: Job): Condition[] {
       ...draft,
       fields,
       confirm: fields.length === 0,
+      known: draft.known ?? false,
       problem: draft.holds === false ? draft.problem : null,
       basis,
       stripe: stripeState(job.stripes[stripeKey(draft.id)], basis, job.tape),
     };
   });
+}
+
+/** What other stations know to stand in the way; nothing where they know of nothing. */
+function knownTroubles(job: Job): Draft[] {
+  const trouble = (id: string, label: string, how: string, list: string[]): Draft[] =>
+    list.length === 0
+      ? []
+      : [
+          {
+            id,
+            step: 'tack',
+            label,
+            how,
+            designed: '–',
+            holds: false,
+            problem: `${list.join('; ')}.`.replace('..', '.'),
+            known: true,
+          },
+        ];
+  return [
+    ...trouble(
+      'sound',
+      'Nothing left to be mended first',
+      'From the inspection list at Record: mark it mended there.',
+      toBeMended(job.record.inspection),
+    ),
+    ...trouble(
+      'agree',
+      'No reading contradicts the rest',
+      'Measure it again at Record, or strike it there.',
+      (jobAgreement(job)?.wrong ?? []).map((w) => spotName(spotAt(w.residual.key)!)),
+    ),
+    ...trouble(
+      'placed',
+      'Axle held in its place',
+      'As measured at Place: set it right there.',
+      outOfPlace(job),
+    ),
+  ];
+}
+
+/** Gaps read at Ride count as measured here too: on the ground, after the tacking, is where they are read again. */
+export function fromRide(job: Job, key: string): number | undefined {
+  const [id, side] = key.split('.');
+  return id === 'centredAgain' && (side === 'left' || side === 'right') ? job.ride.gaps[side] : undefined;
 }
 
 export const stripeKey = (conditionId: string): string => `weld.${conditionId}`;

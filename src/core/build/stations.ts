@@ -4,15 +4,17 @@ import type { Job } from '@/core/job/schema';
 import { memberName } from '@/core/layouts/names';
 import { PANHARD } from '@/core/layouts/patterns';
 import { describeBar } from '@/core/locate/lateralBar';
-import { measured } from '@/core/measure/readings';
-import { QUANTITIES, SIDES } from '@/core/measure/quantities';
+import { found } from '@/core/measure/readings';
+import { SIDES, SPOTS, spotName } from '@/core/measure/quantities';
 import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/members';
-import { turnsSoFar } from '@/core/ride/centring';
+import { drivingHeight, restsOf } from '@/core/place/heights';
+import { asSet } from '@/core/ride/asSet';
+import { turnsSoFar } from '@/core/ride/setting';
 import { holdConditions } from './holdPoint';
 import { stripeState, type Basis, type StripeState } from './stripes';
 
 /** The stations that exist, in the order of the work. */
-export const STATIONS = ['job', 'record', 'locate', 'cut', 'weld', 'ride'] as const;
+export const STATIONS = ['job', 'record', 'place', 'locate', 'cut', 'weld', 'ride'] as const;
 export type StationId = (typeof STATIONS)[number];
 
 /** What the builder vouches for with a station's own stripe. */
@@ -20,13 +22,24 @@ export function stationBasis(job: Job, station: StationId): Basis | null {
   switch (station) {
     case 'record':
       return Object.fromEntries(
-        QUANTITIES.flatMap((q) =>
-          (q.sided ? SIDES : [undefined]).flatMap((side) => {
-            const m = measured(job.readings, q.key, side);
-            return m.count ? [[side ? `${q.label}, ${side}` : q.label, m.mm]] : [];
-          }),
-        ),
+        SPOTS.flatMap((spot) => {
+          const m = found(job.readings, spot.quantity.key, spot.side);
+          return m ? [[spotName(spot), m.value]] : [];
+        }),
       );
+    case 'place': {
+      const rests = restsOf(job, 0);
+      return {
+        school: job.place.school,
+        'ride height': drivingHeight(job),
+        ...Object.fromEntries(
+          SIDES.map((side) => [`rest under the tube, ${side}`, rests[side]?.top ?? 'not known']),
+        ),
+        ...Object.fromEntries(
+          Object.entries(job.place.measured).map(([key, mm]) => [`measured, ${key.replace('.', ' ')}`, mm]),
+        ),
+      };
+    }
     case 'locate':
       return mountBasis(job);
     case 'cut': {
@@ -42,9 +55,15 @@ export function stationBasis(job: Job, station: StationId): Basis | null {
     }
     case 'ride':
       return {
-        'turns of the tube': String(turnsSoFar(job.ride.rounds)),
+        'turns of the tube': String(turnsSoFar(job)),
         'gap left': job.ride.gaps.left ?? 'not read',
         'gap right': job.ride.gaps.right ?? 'not read',
+        ...Object.fromEntries(
+          asSet(job)
+            .filter((line) => line.unit === 'length')
+            .map((line) => [line.label.toLowerCase(), line.value]),
+        ),
+        'pinion angle': String(job.ride.read.pinion ?? 'not read'),
       };
     default:
       return null;

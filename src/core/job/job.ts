@@ -19,7 +19,8 @@ import { USUAL_CASES } from '@/core/statics/usualCases';
 import { withoutOwners } from '@/core/without';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { layoutEnd, layOut, PANHARD, type LayoutId, type PatternSize } from '@/core/layouts/patterns';
-import type { Job, Use } from './schema';
+import { JOB_VERSION, type Job, type Use } from './schema';
+import { startingPlace, startingRecord, startingRide } from './starting';
 
 /** Height of the centre of gravity until it is typed, mm: about the height of a camshaft. */
 const CG_STAND_IN = 530;
@@ -40,7 +41,7 @@ export function newJob(id: string, name: string, tape: Tape): Job {
   const end = { toShoulder: inch(2.125), showing: inch(0.375), shank: inch(2.25), bung: inch(2) };
   return withReadings({
     format: 'pellik.job',
-    version: 1,
+    version: JOB_VERSION,
     id,
     name,
     car: '',
@@ -52,6 +53,8 @@ export function newJob(id: string, name: string, tape: Tape): Job {
     laidOut: false,
     typed: {},
     readings: {},
+    record: startingRecord(),
+    place: startingPlace(),
     joints: {},
     holes: {},
     shaft: { room: {}, ratio: USUAL_CASES.axleRatio },
@@ -65,7 +68,7 @@ export function newJob(id: string, name: string, tape: Tape): Job {
       tube: { od: inch(1.25), wall: inch(0.12) },
     },
     weld: { joints: { frame: 'scribed', axle: 'scribed' }, measured: {}, log: [] },
-    ride: { tolerance: inch(1 / 16), gaps: {}, rounds: [] },
+    ride: startingRide(),
     stripes: {},
   });
 }
@@ -89,8 +92,8 @@ export function withReadings(job: Job): Job {
 /** What patterns are scaled to, from the readings of a job. */
 export const patternSize = ({ readings, cut }: Job): PatternSize => ({
   tireRadius: measuredAcross(readings, 'tireRadius'),
-  track: measured(readings, 'track').mm,
-  cover: measured(readings, 'cover').mm,
+  track: measured(readings, 'track').value,
+  cover: measured(readings, 'cover').value,
   tubeOd: cut.tube.od,
 });
 
@@ -127,7 +130,7 @@ export const ownObstacles = (rig: Rig): Obstacle[] =>
 
 /** The axle's own housing, as far as it was measured: what a lateral bar hits first. */
 function axleObstacles({ readings }: Job, tireRadius: number, track: number, cover: number): Obstacle[] {
-  const reach = track / 2 - measured(readings, 'tireWidth').mm / 2;
+  const reach = track / 2 - measured(readings, 'tireWidth').value / 2;
   return [
     { id: COVER, on: 'axle', shape: 'sphere', centre: [0, 0, tireRadius], radius: cover },
     {
@@ -136,7 +139,7 @@ function axleObstacles({ readings }: Job, tireRadius: number, track: number, cov
       shape: 'capsule',
       from: [0, reach, tireRadius],
       to: [0, -reach, tireRadius],
-      radius: measured(readings, 'tubeDiameter').mm / 2,
+      radius: measured(readings, 'tubeDiameter').value / 2,
     },
   ];
 }
@@ -204,14 +207,14 @@ export function workBar(job: Job): LinkMember {
 }
 
 export function travelOf(job: Job): { bump: number; droop: number } {
-  return { bump: measured(job.readings, 'bump').mm, droop: measured(job.readings, 'droop').mm };
+  return { bump: measured(job.readings, 'bump').value, droop: measured(job.readings, 'droop').value };
 }
 
 export function locateInput(job: Job, rocker: Travel): LocateInput {
   return {
     rig: job.rig,
     ...travelOf(job),
-    tireWidth: measured(job.readings, 'tireWidth').mm,
+    tireWidth: measured(job.readings, 'tireWidth').value,
     shiftLimit: job.locate.shiftLimit,
     school: job.locate.school,
     joints: job.joints,

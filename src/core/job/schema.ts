@@ -3,7 +3,14 @@ import { THREAD_NAMES } from '@/core/fabricate/threads';
 import { BRACKETS_STAND, JOINT_NAMES } from '@/core/joints/joints';
 import { LAYOUT_IDS } from '@/core/layouts/patterns';
 import { SCHOOLS } from '@/core/locate/schools';
+import { FINDINGS, INSPECTION_IDS } from '@/core/measure/inspection';
+import { DATUM_NAMES } from '@/core/measure/datums';
+import { HANDS } from '@/core/measure/parts';
 import { READING_KEYS } from '@/core/measure/quantities';
+import { TOOL_NAMES } from '@/core/measure/tools';
+import { CENTRE_SCHOOLS } from '@/core/place/schools';
+import { METHODS } from '@/core/measure/network';
+import { ADJUSTER_STYLES, BELIEFS } from '@/core/ride/adjusters';
 import { rigSchema } from '@/core/rig/schema';
 import { USUAL_CASES } from '@/core/statics/usualCases';
 import { TAPES } from '@/core/units/tape';
@@ -12,6 +19,7 @@ import { TAPES } from '@/core/units/tape';
  * The job file, `*.pellik.json`: one car, one piece of work, everything that was typed and every stripe that was drawn.
  * `docs/file-formats.md` describes every key.
  */
+export const JOB_VERSION = 2;
 const USES = ['street', 'autocross', 'drag', 'offroad', 'tow'] as const;
 export const JOINT_STATES = ['scribed', 'tacked', 'welded', 'torqued', 'striped'] as const;
 export const BRACKETS = ['frame', 'axle'] as const;
@@ -23,11 +31,59 @@ const typed = z.string().max(40);
 const when = z.iso.datetime();
 const text = (longest: number) => z.string().max(longest);
 
-const readingSchema = z.strictObject({ mm, typed, at: when, struck: z.boolean().optional() });
+/** mm, degrees or kg, as its quantity is measured. */
+const readingSchema = z.strictObject({
+  value: mm,
+  typed,
+  at: when,
+  struck: z.boolean().optional(),
+  by: z.enum(TOOL_NAMES).optional(),
+});
 const readingsSchema = z.partialRecord(
   z.enum(READING_KEYS as [string, ...string[]]),
   z.array(readingSchema).max(50),
 );
+
+const inspectedSchema = z.strictObject({ finding: z.enum(FINDINGS), note: text(500), at: when });
+
+const partSchema = z.strictObject({
+  id: text(60),
+  name: text(120),
+  wanted: z.number().int().min(0).max(999),
+  got: z.number().int().min(0).max(999).optional(),
+  hand: z.enum(HANDS).optional(),
+  handSeen: z.enum(HANDS).optional(),
+  length: mm.min(0).optional(),
+  lengthSeen: mm.min(0).optional(),
+});
+
+const recordSchema = z.strictObject({
+  method: z.enum(METHODS),
+  /** what the axle is measured from, and which of those is trusted */
+  measuring: z.array(z.enum(DATUM_NAMES)).max(DATUM_NAMES.length),
+  datum: z.enum(DATUM_NAMES),
+  scales: z.boolean(),
+  /** only what the drawing needs is asked for */
+  brief: z.boolean().optional(),
+  inspection: z.partialRecord(z.enum(INSPECTION_IDS), inspectedSchema),
+  parts: z.array(partSchema).max(200),
+});
+
+const bySide = z.strictObject({ left: mm.optional(), right: mm.optional() });
+
+const placeSchema = z.strictObject({
+  /** when the wheel is centred in its opening, and how much lower the frame sits when parked, mm */
+  school: z.enum(CENTRE_SCHOOLS),
+  parkedDrop: mm.min(0),
+  /** ride height to build for; without it, as recorded */
+  rideHeight: mm.min(0).optional(),
+  /** the tyre to come, when it is not on yet: half of its diameter is used */
+  tireDiameter: mm.min(0).optional(),
+  /** the frame as it stands on its stands, straight above the axle */
+  held: bySide,
+  /** as measured at the axle on its rests */
+  measured: z.record(text(60), mm),
+});
 
 const barEndSchema = z.strictObject({
   toShoulder: mm.min(0),
@@ -68,13 +124,39 @@ const weldSchema = z.strictObject({
   log: z.array(weldEventSchema).max(500),
 });
 
-/** One round of centring: the gaps as read, and how far the tube was then wound (turns, positive lengthens). */
-const roundSchema = z.strictObject({ at: when, left: mm, right: mm, turned: z.number().min(-100).max(100) });
+const turns = z.number().min(-100).max(100);
+
+/**
+ * One round of centring: the gaps as read, and how far the tube was then wound (turns, positive lengthens); the other bars
+ * turned in that round stand beside it.
+ */
+const roundSchema = z.strictObject({
+  at: when,
+  left: mm,
+  right: mm,
+  turned: turns,
+  others: z.record(text(60), turns).optional(),
+});
+
+/** How a bar is made longer or shorter: by its tube, by taking one end off, or not at all. */
+const adjusterSchema = z.strictObject({
+  style: z.enum(ADJUSTER_STYLES),
+  frame: z.enum(THREAD_NAMES),
+  axle: z.enum(THREAD_NAMES),
+});
 
 const rideSchema = z.strictObject({
   tolerance: mm.positive(),
   /** the gaps as last read, before anything is turned */
-  gaps: z.strictObject({ left: mm.optional(), right: mm.optional() }),
+  gaps: bySide,
+  /** tyre to fender, and which of the two is believed when they disagree */
+  fender: bySide,
+  believe: z.enum(BELIEFS),
+  settled: z.array(text(40)).max(20),
+  adjusters: z.record(text(60), adjusterSchema),
+  /** what else is to be set: pinion and squareness as read, and as wanted */
+  read: z.record(text(40), mm),
+  wanted: z.record(text(40), mm),
   rounds: z.array(roundSchema).max(200),
 });
 
@@ -99,7 +181,7 @@ const shaftSchema = z.strictObject({
 
 export const jobSchema = z.strictObject({
   format: z.literal('pellik.job'),
-  version: z.literal(1),
+  version: z.literal(JOB_VERSION),
   id: z.string().regex(/^[a-z0-9-]{1,60}$/i, 'letters, digits and dashes only'),
   name: text(120),
   car: text(200),
@@ -113,6 +195,8 @@ export const jobSchema = z.strictObject({
   /** what was typed for a value, by the value's path */
   typed: z.record(text(120), typed),
   readings: readingsSchema,
+  record: recordSchema,
+  place: placeSchema,
   /** what each link is jointed with; without an entry, rod ends in brackets turned to the bar */
   joints: z.record(text(60), jointsSchema).default({}),
   /** brackets with holes, by mount: `panhard/chassis` */
@@ -134,4 +218,3 @@ export type Bracket = (typeof BRACKETS)[number];
 export type WeldEvent = z.infer<typeof weldEventSchema>;
 export type Use = (typeof USES)[number];
 export type Holes = z.infer<typeof holesSchema>;
-export type Round = z.infer<typeof roundSchema>;

@@ -1,50 +1,68 @@
 import { mean, median, max, min } from './statistics';
 import { quantity, readingKey, SIDES, type QuantityKey, type Side } from './quantities';
+import type { ToolName } from './tools';
+import { estimate, type Estimate } from './uncertainty';
 
-/** One reading of the tape. Struck readings are kept on record but count for nothing. */
-export type Reading = { mm: number; typed: string; at: string; struck?: boolean };
+/**
+ * One reading: mm, degrees or kg. Struck readings are kept on record but count for nothing. `by` is there when it was taken
+ * with something other than the quantity's usual tool.
+ */
+export type Reading = { value: number; typed: string; at: string; struck?: boolean; by?: ToolName };
 export type Readings = Partial<Record<string, Reading[]>>;
 
-export type Measured = {
-  /** mean of the readings that count, or the stand-in when there is none; mm */
-  mm: number;
-  /** largest less smallest, mm */
+export type Measured = Estimate & {
+  /** largest less smallest */
   spread: number;
   count: number;
 };
 
-/** Averages what was read of a quantity on one side (or of an unsided one). */
+/** Averages what was read of a quantity on one side (or of an unsided one); the stand-in, of no certainty, where nothing was. */
 export function measured(readings: Readings, key: QuantityKey, side?: Side): Measured {
-  const values = counting(readings[readingKey(key, side)]);
-  if (values.length === 0) return { mm: quantity(key).standIn, spread: 0, count: 0 };
-  return { mm: mean(values), spread: max(values) - min(values), count: values.length };
+  const list = counting(readings[readingKey(key, side)]);
+  const q = quantity(key);
+  if (list.length === 0) return { value: q.standIn, u: 0, spread: 0, count: 0 };
+  const values = list.map((r) => r.value);
+  // Readings of several tools are as good as the one most of them were taken with: the last.
+  const { value, u } = estimate(values, list.at(-1)!.by ?? q.tool);
+  return { value, u, spread: max(values) - min(values), count: values.length };
+}
+
+/** What was read of a quantity, or null where nothing was. */
+export function found(readings: Readings, key: QuantityKey, side?: Side): Measured | null {
+  const m = measured(readings, key, side);
+  return m.count ? m : null;
+}
+
+/** What was read on both sides, or null where one is missing. */
+export function bothSides(readings: Readings, key: QuantityKey): { left: Measured; right: Measured } | null {
+  const left = found(readings, key, 'left');
+  const right = found(readings, key, 'right');
+  return left && right && { left, right };
 }
 
 /** The one number a sided quantity gives the model: the mean of its two sides, or the one side that was measured. */
 export function measuredAcross(readings: Readings, key: QuantityKey): number {
-  const sides = SIDES.map((side) => measured(readings, key, side)).filter((m) => m.count > 0);
-  return sides.length ? mean(sides.map((m) => m.mm)) : quantity(key).standIn;
+  const sides = SIDES.flatMap((side) => found(readings, key, side) ?? []);
+  return sides.length ? mean(sides.map((m) => m.value)) : quantity(key).standIn;
 }
 
 /** The reading farthest from the middle one, when there are enough readings to tell. */
 export function oddOneOut(list: Reading[] | undefined): Reading | null {
-  const kept = (list ?? []).filter((r) => !r.struck);
+  const kept = counting(list);
   if (kept.length < 3) return null;
-  const middle = median(kept.map((r) => r.mm));
-  return kept.reduce((a, b) => (Math.abs(b.mm - middle) > Math.abs(a.mm - middle) ? b : a));
+  const middle = median(kept.map((r) => r.value));
+  return kept.reduce((a, b) => (Math.abs(b.value - middle) > Math.abs(a.value - middle) ? b : a));
 }
 
 /**
- * How far the axle is out of square, degrees: positive when the left wheel stands ahead.
- * atan of the difference of the two wheelbases over the track.
+ * How far the axle is out of square by its wheelbases, degrees: positive when the left wheel stands ahead.
+ * atan of the difference of the two over the track.
  */
 export function squareness(readings: Readings): number | null {
-  const left = measured(readings, 'wheelbase', 'left');
-  const right = measured(readings, 'wheelbase', 'right');
-  if (!left.count || !right.count) return null;
-  return (Math.atan((right.mm - left.mm) / measured(readings, 'track').mm) * 180) / Math.PI;
+  const both = bothSides(readings, 'wheelbase');
+  if (!both) return null;
+  const track = measured(readings, 'track').value;
+  return (Math.atan((both.right.value - both.left.value) / track) * 180) / Math.PI;
 }
 
-function counting(list: Reading[] | undefined): number[] {
-  return (list ?? []).filter((r) => !r.struck).map((r) => r.mm);
-}
+const counting = (list: Reading[] | undefined): Reading[] => (list ?? []).filter((r) => !r.struck);

@@ -1,8 +1,13 @@
-import { division, type Tape } from '@/core/units/tape';
+import { division, MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { formatDegrees, sayLength } from '@/core/units/format';
+import { sayValue, roundUp, type Unit } from '@/core/units/values';
 import type { Verdict } from '@/core/verdict';
-import { measured, oddOneOut, squareness, type Readings } from './readings';
-import { quantity, QUANTITIES, readingKey, SIDES, type QuantityKey, type Side } from './quantities';
+import type { Agreement, Wrong } from './network';
+import { floorOf, type Floor } from './floor';
+import { mayDropLines, type Approach } from './plan';
+import { bothSides, measured, oddOneOut, squareness, type Readings } from './readings';
+import { quantity, spotAt, spotName, SPOTS, type QuantityKey } from './quantities';
+import { COVERAGE } from './uncertainty';
 
 /** Differences between left and right that call for a look, mm (common practice, no published source). */
 const SIDE_LIMITS: Partial<Record<QuantityKey, { mm: number; advice: string }>> = {
@@ -20,29 +25,74 @@ const SIDE_LIMITS: Partial<Record<QuantityKey, { mm: number; advice: string }>> 
 const SQUARE_LIMIT = 3.2;
 /** Offset between axle and frame worth knowing, mm. */
 const OFFSET_LIMIT = 1.6;
+/** What two honest readings of an angle or a weight may differ by: degrees, kg. */
+const HONEST = { angle: 0.3, weight: 3 };
 
 /** What a tape can be out by between two honest readings: two of its lines, and never less than 1/16 in. */
-function honestSpread(tape: Tape): number {
-  return Math.max(2 * division(tape), 1.6);
+function honestSpread(unit: Unit, tape: Tape): number {
+  return unit === 'length' ? Math.max(2 * division(tape), 1.6) : HONEST[unit];
 }
 
-/** Looks over the readings of a car: repeats that disagree, sides that differ, an axle off its place. */
-export function checkRecord(readings: Readings, tape: Tape): Verdict[] {
-  return [...spreadChecks(readings, tape), ...sideChecks(readings, tape), ...axleChecks(readings, tape)];
+/** Looks over the readings of a car: the one that the others contradict, repeats that disagree, sides that differ, an axle off its place. */
+export function checkRecord(
+  readings: Readings,
+  agreement: Agreement | null,
+  approach: Approach,
+  tape: Tape,
+): Verdict[] {
+  return [
+    ...(agreement ? agreement.wrong.map((wrong) => wrongReading(wrong, tape)) : []),
+    ...spreadChecks(readings, tape),
+    ...floorChecks(readings, approach, tape),
+    ...sideChecks(readings, tape),
+    ...axleChecks(readings, tape),
+  ];
+}
+
+/** Slips of the hand that leave a round error behind, mm. */
+const SLIPS: [mm: number, what: string][] = [
+  [MM_PER_INCH, 'A whole inch: read from the wrong number, or from a tape begun at its one-inch mark.'],
+  [MM_PER_INCH / 2, 'Half an inch: a line taken for its neighbour.'],
+  [MM_PER_INCH / 4, 'A quarter inch: a line taken for its neighbour.'],
+];
+
+function wrongReading({ residual, alike }: Wrong, tape: Tape): Verdict {
+  const spot = spotAt(residual.key)!;
+  const { unit } = spot.quantity;
+  const { value, u } = residual.others!;
+  const off = residual.value - value;
+  const slip = SLIPS.find(([mm]) => Math.abs(Math.abs(off) - mm) < Math.max(COVERAGE * u, 1))?.[1];
+  const names = alike.map((key) => spotName(spotAt(key)!).toLowerCase());
+  return {
+    id: `wrong-${residual.key}`,
+    state: 'stop',
+    title: names.length
+      ? `One of ${names.length + 1} readings is off by about ${sayValue(Math.abs(off), unit, tape)}.`
+      : `${spotName(spot)}: ${sayValue(Math.abs(off), unit, tape)} ${off > 0 ? 'more' : 'less'} than everything else says.`,
+    reason: `${names.length ? `${spotName(spot)}, say. ` : ''}It reads ${sayValue(residual.value, unit, tape)}; the other readings make it ${sayValue(value, unit, tape)} ± ${sayValue(roundUp(COVERAGE * u, unit, tape), unit, tape)}.${slip ? ` ${slip}` : ''}`,
+    remedies: [
+      {
+        text: names.length
+          ? `Measure it again, and ${names.join(', ')}: from the rest alone they cannot be told apart.`
+          : 'Measure it again. If it stays, something is bent there; if not, strike the old one.',
+      },
+    ],
+  };
 }
 
 function spreadChecks(readings: Readings, tape: Tape): Verdict[] {
-  const verdicts: Verdict[] = [];
-  for (const q of QUANTITIES) {
-    for (const side of q.sided ? SIDES : [undefined]) {
-      const m = measured(readings, q.key, side);
-      if (m.spread <= honestSpread(tape) + 1e-6) continue;
-      const odd = oddOneOut(readings[readingKey(q.key, side)]);
-      verdicts.push({
-        id: `spread-${readingKey(q.key, side)}`,
+  return SPOTS.flatMap((spot): Verdict[] => {
+    const { key, unit } = spot.quantity;
+    const m = measured(readings, key, spot.side);
+    const honest = honestSpread(unit, tape);
+    if (m.spread <= honest + 1e-6) return [];
+    const odd = oddOneOut(readings[spot.key]);
+    return [
+      {
+        id: `spread-${spot.key}`,
         state: 'look',
-        title: `${nameOf(q.key, side)}: readings are ${sayLength(m.spread, tape)} apart.`,
-        reason: `A tape read twice agrees within ${sayLength(honestSpread(tape), tape)}. One of these is a slip, or the car moved.`,
+        title: `${spotName(spot)}: readings are ${sayValue(m.spread, unit, tape)} apart.`,
+        reason: `Read twice, it agrees within ${sayValue(honest, unit, tape)}. One of these is a slip, or the car moved.`,
         remedies: [
           {
             text: odd
@@ -50,18 +100,62 @@ function spreadChecks(readings: Readings, tape: Tape): Verdict[] {
               : 'Measure a third time to see which one is off.',
           },
         ],
-      });
-    }
+      },
+    ];
+  });
+}
+
+const FLOOR_WORDS: Record<Floor['verdict'], (floor: Floor, say: (mm: number) => string) => string> = {
+  true: () => 'Level enough to drop lines to.',
+  corrected: ({ along, across }) =>
+    `${formatDegrees(Math.abs(along), 2)} ${along > 0 ? 'down' : 'up'} to the front, ${formatDegrees(Math.abs(across), 2)} ${across > 0 ? 'down' : 'up'} to the right. Pellik takes it out of dropped lines and angles.`,
+  twisted: ({ twist }, say) =>
+    `One corner stands ${say(twist)} off the other three: the car stands twisted on it. Shim that tyre, or move the car.`,
+  steep: () =>
+    'More than a degree of slope is past correcting. Move the car, or measure from the frame with a square.',
+  slip: ({ misclosure }, say) =>
+    `The four levels miss each other by ${say(misclosure)} round the car: read them again.`,
+};
+const FLOOR_TITLES: Record<Floor['verdict'], string> = {
+  true: 'The floor is level.',
+  corrected: 'The floor slopes a little.',
+  twisted: 'The floor is twisted.',
+  steep: 'The floor slopes too much.',
+  slip: 'The floor levels do not agree.',
+};
+
+function floorChecks(readings: Readings, { method }: Approach, tape: Tape): Verdict[] {
+  const floor = floorOf(readings);
+  const say = (mm: number) => sayLength(mm, tape);
+  if (!floor) {
+    if (method !== 'plumb-bob') return [];
+    return [
+      {
+        id: 'floor',
+        state: 'stop',
+        title: 'Lines are dropped to a floor that was not checked.',
+        reason: 'On a floor that slopes, a line from the frame lands beside its place.',
+        remedies: [{ text: 'Read the floor along both sides and across both ends, or use a T-square.' }],
+      },
+    ];
   }
-  return verdicts;
+  const fit = mayDropLines(readings);
+  return [
+    {
+      id: 'floor',
+      state: fit ? 'ok' : method === 'plumb-bob' ? 'stop' : 'look',
+      title: FLOOR_TITLES[floor.verdict],
+      reason: FLOOR_WORDS[floor.verdict](floor, say),
+      remedies: [],
+    },
+  ];
 }
 
 function sideChecks(readings: Readings, tape: Tape): Verdict[] {
   return Object.entries(SIDE_LIMITS).flatMap(([key, limit]) => {
-    const left = measured(readings, key as QuantityKey, 'left');
-    const right = measured(readings, key as QuantityKey, 'right');
-    const difference = left.mm - right.mm;
-    if (!left.count || !right.count || Math.abs(difference) <= limit.mm) return [];
+    const both = bothSides(readings, key as QuantityKey);
+    const difference = both ? both.left.value - both.right.value : 0;
+    if (Math.abs(difference) <= limit.mm) return [];
     return {
       id: `sides-${key}`,
       state: 'look' as const,
@@ -75,14 +169,14 @@ function sideChecks(readings: Readings, tape: Tape): Verdict[] {
 function axleChecks(readings: Readings, tape: Tape): Verdict[] {
   const verdicts: Verdict[] = [];
   const angle = squareness(readings);
-  const left = measured(readings, 'wheelbase', 'left').mm;
-  const right = measured(readings, 'wheelbase', 'right').mm;
-  if (angle !== null && Math.abs(left - right) > SQUARE_LIMIT) {
+  const bases = bothSides(readings, 'wheelbase');
+  const longer = bases ? bases.left.value - bases.right.value : 0;
+  if (angle !== null && Math.abs(longer) > SQUARE_LIMIT) {
     verdicts.push({
       id: 'square',
       state: 'look',
       title: `Axle stands ${formatDegrees(Math.abs(angle), 2)} out of square.`,
-      reason: `The wheelbase is ${sayLength(Math.abs(left - right), tape)} longer on the ${left > right ? 'left' : 'right'}. The car will run slightly crabwise.`,
+      reason: `The wheelbase is ${sayLength(Math.abs(longer), tape)} longer on the ${longer > 0 ? 'left' : 'right'}. The car will run slightly crabwise.`,
       remedies: [
         {
           text: 'Square the axle with its links before the panhard bar is laid out: the bar is set parallel to the axle.',
@@ -90,15 +184,14 @@ function axleChecks(readings: Readings, tape: Tape): Verdict[] {
       ],
     });
   }
-  const gapLeft = measured(readings, 'gapFrame', 'left');
-  const gapRight = measured(readings, 'gapFrame', 'right');
-  const offset = (gapLeft.mm - gapRight.mm) / 2;
-  if (gapLeft.count && gapRight.count && Math.abs(offset) > OFFSET_LIMIT) {
+  const gaps = bothSides(readings, 'gapFrame');
+  const offset = gaps ? (gaps.left.value - gaps.right.value) / 2 : 0;
+  if (gaps && Math.abs(offset) > OFFSET_LIMIT) {
     verdicts.push({
       id: 'offset',
       state: 'look',
       title: `Axle sits ${sayLength(Math.abs(offset), tape)} to the ${offset > 0 ? 'left' : 'right'} of the frame.`,
-      reason: `Tyre to frame: ${sayLength(gapLeft.mm, tape)} left, ${sayLength(gapRight.mm, tape)} right; half of the difference.`,
+      reason: `Tyre to frame: ${sayLength(gaps.left.value, tape)} left, ${sayLength(gaps.right.value, tape)} right; half of the difference.`,
       remedies: [
         {
           text: 'No harm yet: the finished bar brings it to the middle at Ride. Hold it centred while the brackets are set.',
@@ -107,8 +200,4 @@ function axleChecks(readings: Readings, tape: Tape): Verdict[] {
     });
   }
   return verdicts;
-}
-
-function nameOf(key: QuantityKey, side?: Side): string {
-  return side ? `${quantity(key).label}, ${side}` : quantity(key).label;
 }

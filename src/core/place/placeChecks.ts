@@ -1,0 +1,130 @@
+import type { Job } from '@/core/job/schema';
+import { measured } from '@/core/measure/readings';
+import { SIDES, type Side } from '@/core/measure/quantities';
+import { formatDegrees, sayLength } from '@/core/units/format';
+import type { Verdict } from '@/core/verdict';
+import { drivingHeight, heightsOf, restsOf } from './heights';
+
+/** How near the axle must sit to its place before anything is built to it, mm (common practice, no published source). */
+const HEIGHT = 1.6;
+const FORE_AFT = 3.2;
+/** A frame this far out of level across on its stands is twisted or badly propped, mm. */
+const FRAME_LEVEL = 3.2;
+
+type PlaceKey = 'rest' | 'datum' | 'diagonal';
+export const placeKey = (what: PlaceKey, side: Side): string => `${what}.${side}`;
+
+/** What was measured of the axle on its rests, held against where it should be. */
+export function placeChecks(job: Job): Verdict[] {
+  return [...frameCheck(job), ...heightCheck(job), ...squareCheck(job), ...parkedCheck(job)];
+}
+
+const both = (job: Job, what: PlaceKey): [number, number] | null => {
+  const [left, right] = SIDES.map((side) => job.place.measured[placeKey(what, side)]);
+  return left === undefined || right === undefined ? null : [left, right];
+};
+
+function frameCheck(job: Job): Verdict[] {
+  const { left, right } = job.place.held;
+  if (left === undefined || right === undefined) return [];
+  const apart = left - right;
+  const level = Math.abs(apart) <= FRAME_LEVEL;
+  const say = (mm: number) => sayLength(mm, job.tape);
+  return [
+    {
+      id: 'frameLevel',
+      state: level ? 'ok' : 'look',
+      title: level
+        ? 'The frame stands level across.'
+        : `The frame stands ${say(Math.abs(apart))} higher on the ${apart > 0 ? 'left' : 'right'}.`,
+      reason: level
+        ? 'Left and right agree, so the axle goes level too.'
+        : 'Each end of the axle is given its own height below, so that the two stay parallel.',
+      remedies: level
+        ? []
+        : [{ text: 'Better: shim the low stand until both read alike, then the axle is simply level.' }],
+    },
+  ];
+}
+
+function heightCheck(job: Job): Verdict[] {
+  const rests = restsOf(job, 0);
+  return SIDES.flatMap((side): Verdict[] => {
+    const wanted = rests[side];
+    const seen = job.place.measured[placeKey('rest', side)];
+    if (!wanted || seen === undefined) return [];
+    const off = seen - wanted.top;
+    const holds = Math.abs(off) <= HEIGHT + 1e-6;
+    const say = (mm: number) => sayLength(mm, job.tape);
+    return [
+      {
+        id: `rest-${side}`,
+        state: holds ? 'ok' : 'stop',
+        title: holds
+          ? `${side === 'left' ? 'Left' : 'Right'} end sits at its height.`
+          : `${side === 'left' ? 'Left' : 'Right'} end sits ${say(Math.abs(off))} too ${off > 0 ? 'high' : 'low'}.`,
+        reason: `Underside of the tube: ${say(wanted.top)} wanted, ${say(seen)} measured.`,
+        remedies: holds ? [] : [{ text: off > 0 ? 'Take shim out under it.' : 'Shim it up.' }],
+      },
+    ];
+  });
+}
+
+function squareCheck(job: Job): Verdict[] {
+  const verdicts: Verdict[] = [];
+  const say = (mm: number) => sayLength(mm, job.tape);
+  const track = measured(job.readings, 'track').value;
+  const datum = both(job, 'datum');
+  if (datum) {
+    const apart = datum[0] - datum[1];
+    const holds = Math.abs(apart) <= FORE_AFT + 1e-6;
+    const width = measured(job.readings, 'marksAcross').value;
+    verdicts.push({
+      id: 'placedSquare',
+      state: holds ? 'ok' : 'stop',
+      title: holds
+        ? 'Datum to axle agrees left and right.'
+        : `Datum to axle differs by ${say(Math.abs(apart))}.`,
+      reason: holds
+        ? `Within ${say(FORE_AFT)}: square to the frame.`
+        : `That is ${formatDegrees((Math.atan(Math.abs(apart) / width) * 180) / Math.PI, 2)}, or ${say((Math.abs(apart) * track) / width)} at the tyres.`,
+      remedies: holds ? [] : [{ text: 'Slide the end that is off along its strips, and read both again.' }],
+    });
+  }
+  const diagonal = both(job, 'diagonal');
+  if (diagonal) {
+    const apart = diagonal[0] - diagonal[1];
+    const holds = Math.abs(apart) <= FORE_AFT + 1e-6;
+    verdicts.push({
+      id: 'placedDiagonals',
+      state: holds ? 'ok' : 'stop',
+      title: holds ? 'The diagonals agree.' : `The diagonals differ by ${say(Math.abs(apart))}.`,
+      reason: holds
+        ? 'A rectangle with equal diagonals is square.'
+        : 'With the sides alike and the diagonals not, the axle has slipped sideways, or the datum is off.',
+      remedies: holds ? [] : [{ text: 'Push it over until they agree, then clamp it.' }],
+    });
+  }
+  return verdicts;
+}
+
+function parkedCheck(job: Job): Verdict[] {
+  const parked = heightsOf(job).find((h) => h.id === 'parked')!;
+  const bump = measured(job.readings, 'bump').value;
+  if (parked.lift <= bump + 1e-6 || job.place.parkedDrop === 0) return [];
+  return [
+    {
+      id: 'parkedBeyondBump',
+      state: 'stop',
+      title: `Parked ${sayLength(parked.lift, job.tape)} lower is past the bump stop.`,
+      reason: `From driving height the axle has ${sayLength(bump, job.tape)} to the stop; at ${sayLength(drivingHeight(job) - bump, job.tape)} of frame height it rests on it.`,
+      remedies: [{ text: 'Park it higher, drive it higher, or make room above the axle.' }],
+    },
+  ];
+}
+
+/** What of it would be built into the car if the brackets were welded now. */
+export const outOfPlace = (job: Job): string[] =>
+  placeChecks(job)
+    .filter((v) => v.state === 'stop')
+    .map((v) => v.title);

@@ -1,0 +1,58 @@
+import type { Job } from '@/core/job/schema';
+import { COVERAGE, estimate, propagate, type Estimate } from '@/core/measure/uncertainty';
+import { measured } from '@/core/measure/readings';
+
+/** The axle as it stands on the ground, as far as it was read. */
+export type OnGround = {
+  /** to the left of the middle, mm; by the frame and by the body */
+  byFrame: Estimate | null;
+  byFender: Estimate | null;
+  /** the one that is believed, or the only one there is */
+  offset: Estimate | null;
+  /** left wheel ahead of the right, mm over the track */
+  ahead: Estimate | null;
+  /** pinion, degrees, nose down positive */
+  pinion: Estimate | null;
+  /** how far the body sits to the left on its frame, mm */
+  bodyOnFrame: Estimate | null;
+  /** front axles: how much less the tyres are apart in front than behind, mm */
+  toe: Estimate | null;
+};
+
+const tape = (mm: number): Estimate => estimate([mm], 'tape');
+
+/**
+ * Offset = half of one gap less the other: the wider gap to the frame is on the side the axle has gone to, the wider gap to
+ * the fender on the side it has left. Toe-in = distance behind less distance in front, at hub height.
+ */
+export function onGround(job: Job): OnGround {
+  const { gaps, fender, believe, read } = job.ride;
+  const half = (a: number | undefined, b: number | undefined) =>
+    a === undefined || b === undefined ? null : propagate([tape(a), tape(b)], ([x, y]) => (x! - y!) / 2);
+  const byFrame = half(gaps.left, gaps.right);
+  const byFender = half(fender.right, fender.left);
+  const difference = (a: string, b: string) =>
+    read[a] === undefined || read[b] === undefined
+      ? null
+      : propagate([tape(read[a]), tape(read[b])], ([x, y]) => x! - y!);
+  return {
+    byFrame,
+    byFender,
+    offset: believe === 'fender' ? (byFender ?? byFrame) : (byFrame ?? byFender),
+    ahead: difference('ahead.right', 'ahead.left'),
+    pinion: read.pinion === undefined ? null : estimate([read.pinion], 'angle-gauge'),
+    bodyOnFrame: byFrame && byFender && propagate([byFrame, byFender], ([f, b]) => f! - b!),
+    toe: difference('toe.rear', 'toe.front'),
+  };
+}
+
+/** Whether frame and body tell different stories, beyond what the tape can be out. */
+export const disagree = ({ bodyOnFrame }: OnGround): boolean =>
+  bodyOnFrame !== null && Math.abs(bodyOnFrame.value) > COVERAGE * bodyOnFrame.u;
+
+/** Toe as the angle between the two wheels, degrees, from what they are apart across a tyre. */
+export const toeAngle = (toe: number, tire: number): number => (Math.atan(toe / tire) * 180) / Math.PI;
+
+/** Pinion angle to set: as wished, or as the drawing has it. Degrees, nose down positive. */
+export const wantedPinion = (job: Job): number =>
+  job.ride.wanted.pinion ?? job.rig.driveshaft?.pinionAngleDeg ?? measured(job.readings, 'pinionAngle').value;

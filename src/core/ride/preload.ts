@@ -1,0 +1,31 @@
+import type { Job } from '@/core/job/schema';
+import { perTurn } from './adjusters';
+import { adjusterOf } from './setting';
+import { leversOf } from './lever';
+
+/** Preload of a bar across the car where springs locate the axle sideways too. */
+export type Preload = {
+  /** turns past centred, and how far that draws the axle, mm */
+  turns: number;
+  mm: number;
+  /** what the bar then carries with the car at rest, N */
+  force: number;
+};
+
+/** An eighth of a turn: enough that no joint hangs loose between two pulls (common practice, no published source). */
+const TURNS = 0.125;
+
+/**
+ * A very small preload: leaf springs hold the axle where they want it, and a bar set to just that place carries nothing at
+ * rest and knocks as it is taken up each way. Force = lateral stiffness of both leaves × how far the bar draws the axle.
+ *
+ * @returns null where no spring locates the axle sideways, or no bar can be turned
+ */
+export function preloadOf(job: Job): Preload | null {
+  const leaves = job.rig.members.filter((m) => m.type === 'leaf');
+  const [bar] = leversOf(job.rig).centre;
+  const each = bar && perTurn(adjusterOf(job, bar));
+  if (leaves.length === 0 || !bar || !each) return null;
+  const mm = TURNS * each;
+  return { turns: TURNS, mm, force: mm * leaves.reduce((sum, leaf) => sum + leaf.lateralRate, 0) };
+}

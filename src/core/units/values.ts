@@ -1,0 +1,84 @@
+import { massUnit, toMass, fromMass } from './force';
+import { formatDegrees, formatLength, sayLength } from './format';
+import { parseLength } from './parse';
+import { division, finer, type Tape } from './tape';
+
+/** What a quantity is measured in: mm, degrees or kg in the core. */
+export type Unit = 'length' | 'angle' | 'weight';
+
+export type ParsedValue = { ok: true; value: number } | { ok: false; message: string };
+
+const RISE_IN_RUN = /^(.+?)\s+(?:in|over|per)\s+(.+)$/i;
+
+/**
+ * Reads what was typed for a quantity: a length; an angle in degrees or as a rise in a run (`3/16 in 48`); a weight in the
+ * unit that goes with the tape, or with its own (`840 lb`, `381kg`).
+ *
+ * @returns mm, degrees or kg, or a message that says what is wrong and shows the cure
+ */
+export function parseValue(text: string, unit: Unit, tape: Tape): ParsedValue {
+  if (unit === 'length') {
+    const parsed = parseLength(text, tape);
+    return parsed.ok ? { ok: true, value: parsed.mm } : parsed;
+  }
+  return unit === 'angle' ? parseAngle(text, tape) : parseWeight(text, tape);
+}
+
+function parseAngle(text: string, tape: Tape): ParsedValue {
+  const slope = RISE_IN_RUN.exec(text.trim());
+  if (slope) {
+    const rise = parseLength(slope[1]!, tape);
+    const run = parseLength(slope[2]!, tape);
+    if (rise.ok && run.ok && run.mm > 0)
+      return { ok: true, value: (Math.atan(rise.mm / run.mm) * 180) / Math.PI };
+    return { ok: false, message: `“${text}” is no slope. Type the rise in its run, like 3/16 in 48.` };
+  }
+  const value = plainNumber(text.replace(/°|deg(rees)?$/i, ''));
+  if (value === null)
+    return { ok: false, message: 'Type degrees, like 2.5, or a rise in its run, like 3/16 in 48.' };
+  return { ok: true, value };
+}
+
+function parseWeight(text: string, tape: Tape): ParsedValue {
+  const own = /\s*(lbs?|kg)$/i.exec(text.trim());
+  const value = plainNumber(own ? text.trim().slice(0, own.index) : text);
+  if (value === null) return { ok: false, message: `Type a number, like ${tape === 'mm' ? '381' : '840'}.` };
+  const as: Tape = own ? (own[1]!.toLowerCase() === 'kg' ? 'mm' : 'in16') : tape;
+  return { ok: true, value: fromMass(value, as) };
+}
+
+function plainNumber(text: string): number | null {
+  const bare = text.trim().replace(',', '.');
+  return /^[-+]?(\d+\.?\d*|\.\d+)$/.test(bare) ? Number(bare) : null;
+}
+
+/** A value as one line of plain text, without its unit. */
+export function formatValue(value: number, unit: Unit, tape: Tape): string {
+  if (unit === 'length') return formatLength(value, tape);
+  if (unit === 'angle') return String(Number(value.toFixed(2)));
+  return String(Math.round(toMass(value, tape)));
+}
+
+/** The same with its unit, for sentences. */
+export function sayValue(value: number, unit: Unit, tape: Tape): string {
+  if (unit === 'length') return sayLength(value, tape);
+  if (unit === 'angle') return formatDegrees(value, 2);
+  return `${formatValue(value, unit, tape)} ${massUnit(tape)}`;
+}
+
+/** Rounds an expanded uncertainty up to what can be read: a line of a fine tape, a tenth of a degree, a whole pound or kilogram. */
+export function roundUp(value: number, unit: Unit, tape: Tape): number {
+  const step =
+    unit === 'length'
+      ? tape === 'mm'
+        ? 0.5
+        : division(finer(tape))
+      : unit === 'angle'
+        ? 0.05
+        : fromMass(1, tape);
+  return Math.max(1, Math.ceil(value / step - 0.05)) * step;
+}
+
+/** The unit that stands beside a figure. */
+export const unitWord = (unit: Unit, tape: Tape): string =>
+  unit === 'length' ? (tape === 'mm' ? 'mm' : 'in') : unit === 'angle' ? '°' : massUnit(tape);
