@@ -5,7 +5,8 @@ import type { Job } from '@/core/job/schema';
 import { without } from '@/core/without';
 import type { Drafts } from './db';
 
-type SaveState = { kind: 'saved' } | { kind: 'saving' } | { kind: 'failed'; message: string };
+type SaveState =
+  { kind: 'saved' } | { kind: 'followed' } | { kind: 'saving' } | { kind: 'failed'; message: string };
 
 type JobState = {
   job: Job | null;

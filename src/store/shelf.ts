@@ -5,6 +5,8 @@ import { InputError, LARGEST_FILE } from '@/core/rig/read';
 import type { Tape } from '@/core/units/tape';
 import { db, type JobRow } from './db';
 import { demoJobs } from './demo';
+import { setWays } from './ways';
+import { sweepPhotos } from './photos';
 import { putOnBench, useJobStore } from './jobStore';
 
 const freshId = (): string => `job-${crypto.randomUUID().slice(0, 13)}`;
@@ -23,6 +25,7 @@ export const listJobs = (): Promise<JobRow[]> => db.jobs.orderBy('updatedAt').re
 
 /** An empty shelf gets the demo jobs, so that there is a car to look at: the first of them as if touched last. */
 export async function stockShelf(): Promise<void> {
+  void sweepPhotos();
   if ((await db.jobs.count()) > 0) return;
   const now = Date.now();
   await db.jobs.bulkPut(
@@ -35,6 +38,8 @@ export async function openJob(id: string): Promise<boolean> {
   const stored = await db.jobs.get(id);
   if (!stored) return false;
   putOnBench(readJob(writeJob(stored.job)), stored.drafts);
+  // Measuring goes on at the first thing not read.
+  setWays({ readingAt: null });
   return true;
 }
 

@@ -5,6 +5,9 @@ import { createJSONStorage, persist } from 'zustand/middleware';
 export type Focus = 'bar' | 'links' | 'room' | 'forces';
 
 /** What the bay shows beside the parts themselves. */
+/** What Record is about: reading, whether it agrees, what it comes to, what is worn, what came in the box. */
+export type RecordPart = 'measure' | 'agree' | 'found' | 'inspect' | 'parts';
+
 export type Layer = 'swept' | 'lines';
 
 type Ways = {
@@ -17,6 +20,13 @@ type Ways = {
   asMap: boolean;
   /** the load case whose forces the bay shows */
   load: string | null;
+  record: RecordPart;
+  /** readings one at a time with the pad, or all on one sheet */
+  sheet: boolean;
+  /** the reading last looked at */
+  readingAt: string | null;
+  /** the hand that is free: the pad's keys stand on its side */
+  hand: 'left' | 'right';
 };
 
 /** Ways of working: not part of the job, remembered on this device. */
@@ -29,6 +39,10 @@ export const useWays = create<Ways>()(
       chart: {},
       asMap: false,
       load: null,
+      record: 'measure',
+      sheet: false,
+      readingAt: null,
+      hand: 'right',
     }),
     { name: 'pellik-ways', storage: createJSONStorage(() => localStorage) },
   ),

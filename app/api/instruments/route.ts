@@ -1,0 +1,71 @@
+import { z } from 'zod';
+import { spotAt } from '@/core/measure/quantities';
+import { found } from '@/core/measure/readings';
+import type { Channel } from '@/instruments/protocol';
+import { LINES_PER_SECOND, MOODS, practiceValue, standInLine, type Aim } from '@/instruments/standIns';
+import { demoJobs } from '@/store/demo';
+
+export const dynamic = 'force-dynamic';
+
+/** Longest that one aim is kept up, lines: five minutes. */
+const LONGEST = 300 * LINES_PER_SECOND;
+
+const query = z.object({
+  job: z.string().max(80),
+  /** the reading or field that the gauge is held at */
+  aim: z.string().max(120),
+  unit: z.enum(['length', 'angle', 'weight']),
+  mood: z.enum(MOODS),
+  /** about what it should read, for places that no demo car knows */
+  about: z.coerce.number().min(-20_000).max(20_000).default(0),
+});
+
+/** Stand-ins for gauges: one line of text ten times a second, as server-sent events, until the other side hangs up. */
+export function GET(request: Request): Response {
+  const asked = query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
+  if (!asked.success) {
+    const [issue] = asked.error.issues;
+    return Response.json({ error: `${issue!.path.join('.')}: ${issue!.message}` }, { status: 400 });
+  }
+  const { mood } = asked.data;
+  const aim = aimOf(asked.data);
+  const encoder = new TextEncoder();
+  let timer: ReturnType<typeof setInterval>;
+  const lines = new ReadableStream({
+    start(stream) {
+      let step = 0;
+      const stop = () => {
+        clearInterval(timer);
+        stream.close();
+      };
+      timer = setInterval(() => {
+        const line = standInLine(aim, mood, step++);
+        // A comment keeps the connection known to be alive while the gauge itself is silent.
+        stream.enqueue(encoder.encode(line === null ? ': no gauge\n\n' : `data: ${line}\n\n`));
+        if (step > LONGEST) stop();
+      }, 1000 / LINES_PER_SECOND);
+    },
+    cancel: () => clearInterval(timer),
+  });
+  return new Response(lines, {
+    headers: {
+      'Content-Type': 'text/event-stream; charset=utf-8',
+      'Cache-Control': 'no-store',
+      'X-Accel-Buffering': 'no',
+    },
+  });
+}
+
+function aimOf({ job, aim, unit, about }: z.infer<typeof query>): Aim {
+  const spot = spotAt(aim.replace(/^reading\//, ''));
+  const channel: Channel =
+    unit === 'weight'
+      ? `${spot?.quantity.key === 'weightRear' ? 'rear' : 'front'}-${spot?.side ?? 'left'}`
+      : unit;
+  const name = `${job}/${aim}`;
+  if (!spot) return { unit, channel, truth: about, name };
+  const car = demoJobs().find((j) => j.id === job);
+  const known = car && found(car.readings, spot.quantity.key, spot.side);
+  const truth = known?.value ?? practiceValue(name, spot.quantity.standIn, unit);
+  return { unit: spot.quantity.unit, channel, truth, name };
+}

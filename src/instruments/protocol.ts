@@ -1,0 +1,74 @@
+import { z } from 'zod';
+import type { Unit } from '@/core/units/values';
+
+/**
+ * One line of text per reading, as every gauge or bridge sends it (docs/instruments.md):
+ *
+ *   laser length=331.62mm battery=84 n=217
+ *   angle-gauge angle=-2.41deg battery=12 n=40
+ *   scales rear-left=331.4kg battery=77 n=9
+ */
+export const GAUGES = ['laser', 'angle-gauge', 'scales'] as const;
+export type GaugeName = (typeof GAUGES)[number];
+
+export const CHANNELS = ['length', 'angle', 'front-left', 'front-right', 'rear-left', 'rear-right'] as const;
+export type Channel = (typeof CHANNELS)[number];
+
+export type Sample = {
+  gauge: GaugeName;
+  channel: Channel;
+  /** mm, degrees or kg */
+  value: number;
+  /** charge left, percent */
+  battery: number;
+  /** counts up from one line of a gauge to the next: a gap is a lost line */
+  n: number;
+};
+
+export type Line = { ok: true; sample: Sample } | { ok: false; message: string };
+
+const LONGEST_LINE = 200;
+const UNITS: Record<Unit, { sign: string; most: number }> = {
+  length: { sign: 'mm', most: 20_000 },
+  angle: { sign: 'deg', most: 360 },
+  weight: { sign: 'kg', most: 20_000 },
+};
+
+export const unitOf = (channel: Channel): Unit =>
+  channel === 'length' ? 'length' : channel === 'angle' ? 'angle' : 'weight';
+
+const LINE = /^(\S+) ([a-z-]+)=(-?\d+(?:\.\d+)?)(mm|deg|kg) battery=(\d{1,3}) n=(\d{1,15})$/;
+
+const sampleSchema = z.object({
+  gauge: z.enum(GAUGES),
+  channel: z.enum(CHANNELS),
+  value: z.number(),
+  battery: z.number().int().max(100),
+  n: z.number().int(),
+});
+
+/** Reads one line from a gauge. What cannot be read is said, never guessed. */
+export function parseLine(text: string): Line {
+  if (text.length > LONGEST_LINE) return { ok: false, message: 'line too long' };
+  const match = LINE.exec(text.trim());
+  if (!match) return { ok: false, message: 'not a line of a gauge' };
+  const [, gauge, channel, value, sign, battery, n] = match;
+  const parsed = sampleSchema.safeParse({
+    gauge,
+    channel,
+    value: Number(value),
+    battery: Number(battery),
+    n: Number(n),
+  });
+  if (!parsed.success) return { ok: false, message: `unknown ${parsed.error.issues[0]!.path.join('.')}` };
+  const unit = UNITS[unitOf(parsed.data.channel)];
+  if (sign !== unit.sign) return { ok: false, message: `${channel} is sent in ${unit.sign}` };
+  if (Math.abs(parsed.data.value) > unit.most) return { ok: false, message: 'value out of range' };
+  return { ok: true, sample: parsed.data };
+}
+
+export function writeLine({ gauge, channel, value, battery, n }: Sample): string {
+  const unit = unitOf(channel);
+  const digits = value.toFixed(unit === 'weight' ? 1 : 2);
+  return `${gauge} ${channel}=${digits}${UNITS[unit].sign} battery=${battery} n=${n}`;
+}

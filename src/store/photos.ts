@@ -1,0 +1,51 @@
+import { db, type PhotoRow } from './db';
+
+/** Longest side of a kept photo, px, and how hard it is squeezed: a crack still shows, a hundred of them still fit. */
+const LONGEST = 1280;
+const QUALITY = 0.8;
+const LARGEST_PHOTO = 40 * 1024 * 1024;
+
+export const photosOf = (jobId: string, item: string): Promise<PhotoRow[]> =>
+  db.photos.where({ jobId, item }).toArray();
+
+/**
+ * Keeps a photo, made smaller.
+ *
+ * @returns what went wrong, in a sentence; null when it is kept
+ */
+export async function keepPhoto(jobId: string, item: string, file: File): Promise<string | null> {
+  if (!file.type.startsWith('image/')) return `“${file.name}” is not a picture.`;
+  if (file.size > LARGEST_PHOTO) return `“${file.name}” is larger than 40 MB.`;
+  let image: Blob;
+  try {
+    image = await smaller(file);
+  } catch {
+    return `“${file.name}” cannot be read as a picture.`;
+  }
+  try {
+    await db.photos.add({ jobId, item, at: new Date().toISOString(), image });
+    return null;
+  } catch (error) {
+    return /quota/i.test(String((error as Error).name))
+      ? 'This browser’s storage is full: the photo was not kept. Remove some, or free space.'
+      : 'This browser would not keep the photo.';
+  }
+}
+
+export const removePhoto = (id: number): Promise<void> => db.photos.delete(id);
+
+/** Photos of jobs that are gone for good. */
+export async function sweepPhotos(): Promise<void> {
+  const jobs = await db.jobs.toCollection().primaryKeys();
+  await db.photos.where('jobId').noneOf(jobs).delete();
+}
+
+async function smaller(file: Blob): Promise<Blob> {
+  const bitmap = await createImageBitmap(file);
+  const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
+  const canvas = new OffscreenCanvas(Math.round(bitmap.width * scale), Math.round(bitmap.height * scale));
+  canvas.getContext('2d')!.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+  bitmap.close();
+  // Drawing it anew also drops whatever else the file carried: place, camera, script.
+  return canvas.convertToBlob({ type: 'image/jpeg', quality: QUALITY });
+}
