@@ -22,6 +22,7 @@ type Props = { movable: Movable; figures: Figures; forces: boolean };
 
 const PAD = 14;
 const TITLE = 22;
+const LOW = 280;
 
 const NOTES: Record<ViewName, string> = {
   rear: 'from behind the car',
@@ -58,7 +59,7 @@ export function Bay({ movable, figures, forces }: Props) {
     sheet: SHEETS[view](inside(box), zoom[view], model),
   }));
   return (
-    <div className="bay" ref={frame}>
+    <div className="bay drawing" ref={frame}>
       {size.width > 0 && (
         <svg width={size.width} height={size.height} className="bodies" aria-hidden>
           {room.map(({ view, box, sheet }) => (
@@ -109,6 +110,14 @@ function useDrawn(): { job: Job; result: LocateResult | null } {
 function layOut(width: number, height: number, large: ViewName | null): [ViewName, Box][] {
   if (width === 0) return [];
   if (large) return [[large, { x: 0, y: 0, width, height }]];
+  // Too low for three: the plan would be a thumbnail of overlapping words.
+  if (height < LOW) {
+    const w = Math.round(width * 0.62);
+    return [
+      ['rear', { x: 0, y: 0, width: w, height }],
+      ['side', { x: w, y: 0, width: width - w, height }],
+    ];
+  }
   if (height < 470 || width / height > 1.75) {
     const w = Math.round(width * 0.62);
     const h = Math.round(height / 2);

@@ -84,7 +84,7 @@ const AT_RIDE = { x: 0, y: 0, rollDeg: 0, pitchDeg: 0, steerDeg: 0 };
 export function bayModel(job: Job, result: LocateResult | null, load: string | null): BayModel {
   const { rig, readings } = job;
   const { tireRadius, track } = rig;
-  const tireWidth = measured(readings, 'tireWidth').mm;
+  const tireWidth = measured(readings, 'tireWidth').value;
   const inner = track / 2 - tireWidth / 2;
   const ride: Attitude = { ...AT_RIDE, z: tireRadius };
   const forces = result?.loads.find((l) => l.load.name === load)?.answer?.members;
@@ -130,11 +130,11 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
   const now = figure(current ?? ride);
   const rails = SIDES.map((side) => ({
     side,
-    outside: (side === 'left' ? 1 : -1) * (inner - measured(readings, 'gapFrame', side).mm),
-    underside: measured(readings, 'rideHeight', side).mm,
+    outside: (side === 'left' ? 1 : -1) * (inner - measured(readings, 'gapFrame', side).value),
+    underside: measured(readings, 'rideHeight', side).value,
   }));
-  const tubeDiameter = measured(readings, 'tubeDiameter').mm;
-  const cover = measured(readings, 'cover').mm;
+  const tubeDiameter = measured(readings, 'tubeDiameter').value;
+  const cover = measured(readings, 'cover').value;
   return {
     bodyKey: JSON.stringify([
       now.wheels,
@@ -148,8 +148,8 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
     ]),
     tireRadius,
     radii: {
-      left: measured(readings, 'tireRadius', 'left').mm,
-      right: measured(readings, 'tireRadius', 'right').mm,
+      left: measured(readings, 'tireRadius', 'left').value,
+      right: measured(readings, 'tireRadius', 'right').value,
     },
     tireWidth,
     track,
@@ -157,8 +157,8 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
     cover,
     rails,
     gaps: {
-      left: job.ride.gaps.left ?? measured(readings, 'gapFrame', 'left').mm,
-      right: job.ride.gaps.right ?? measured(readings, 'gapFrame', 'right').mm,
+      left: job.ride.gaps.left ?? measured(readings, 'gapFrame', 'left').value,
+      right: job.ride.gaps.right ?? measured(readings, 'gapFrame', 'right').value,
     },
     now,
     ghosts: {

@@ -8,13 +8,14 @@ import { showDragged, useDragged, useJobPart, useJobStore } from '@/store/jobSto
 import { useRocker } from '@/store/rocker';
 import { useWays, type Focus } from '@/store/ways';
 import { Finder } from '@/ui/Finder';
+import { InstrumentBar } from '@/ui/InstrumentBar';
 import { Help } from '@/ui/Help';
 import { Masthead } from '@/ui/Masthead';
 import { Rocker } from '@/ui/Rocker';
 import { goTo, useRoute } from '@/ui/route';
 import { TapeStrip } from '@/ui/TapeStrip';
 import { useKeys } from '@/ui/keys';
-import { analyse, useAnalysis } from '@/workers/analysis';
+import { analyse, askForTrust, useAnalysis } from '@/workers/analysis';
 import './bench.css';
 import { stations } from './stations';
 
@@ -22,6 +23,7 @@ import { stations } from './stations';
 const FIGURES: Record<StationId, Figures> = {
   job: 'none',
   record: 'car',
+  place: 'car',
   locate: 'mounts',
   cut: 'mounts',
   weld: 'mounts',
@@ -46,6 +48,7 @@ export function Bench() {
   });
 
   useEffect(askTheWorker, []);
+  useEffect(askHowFarToTrust, []);
 
   const Card = stations.find((s) => s.id === station)!.card;
   return (
@@ -62,6 +65,7 @@ export function Bench() {
       </div>
       <main className={`bench-card at-${station}`} key={station}>
         <Card />
+        <InstrumentBar />
       </main>
       <Help open={open === 'help'} onClose={() => setOpen(null)} stations={stations.map((s) => s.name)} />
       <Finder open={open === 'find'} onClose={() => setOpen(null)} onGo={go} />
@@ -88,4 +92,25 @@ function askTheWorker(): () => void {
     useAnalysis.subscribe(({ job }) => job && showDragged(job)),
   ];
   return () => off.forEach((stop) => stop());
+}
+
+/** Long enough after the last change that a drag is not held up by it, ms. */
+const AT_REST = 350;
+
+/** How far the results can be trusted is worked out when the hand rests. */
+function askHowFarToTrust(): () => void {
+  let timer: ReturnType<typeof setTimeout>;
+  const ask = () => {
+    clearTimeout(timer);
+    timer = setTimeout(() => {
+      const { job } = useJobStore.getState();
+      if (job && !useDragged.getState().job) void askForTrust(job);
+    }, AT_REST);
+  };
+  ask();
+  const off = useJobStore.subscribe((now, before) => now.job !== before.job && ask());
+  return () => {
+    off();
+    clearTimeout(timer);
+  };
 }

@@ -3,6 +3,7 @@ import { STATIONS, type StationId } from '@/core/build/stations';
 import { CutCard } from './cut/CutCard';
 import { JobCard } from './job/JobCard';
 import { LocateCard } from './locate/LocateCard';
+import { PlaceCard } from './place/PlaceCard';
 import { RecordCard } from './record/RecordCard';
 import { RideCard } from './ride/RideCard';
 import { WeldCard } from './weld/WeldCard';
@@ -12,6 +13,7 @@ export type Station = { id: StationId; name: string; card: ComponentType };
 const CARDS: Record<StationId, Omit<Station, 'id'>> = {
   job: { name: 'Job', card: JobCard },
   record: { name: 'Record', card: RecordCard },
+  place: { name: 'Place', card: PlaceCard },
   locate: { name: 'Locate', card: LocateCard },
   cut: { name: 'Cut', card: CutCard },
   weld: { name: 'Weld', card: WeldCard },

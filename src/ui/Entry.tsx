@@ -1,6 +1,9 @@
 'use client';
 import { Input } from 'antd';
-import { useId, useState, type ReactNode } from 'react';
+import { useEffect, useId, useState, type ReactNode } from 'react';
+import type { ToolName } from '@/core/measure/tools';
+import type { Unit } from '@/core/units/values';
+import { dropTarget, setTarget } from '@/store/instruments';
 import { setDraft, useJobStore } from '@/store/jobStore';
 import './field.css';
 
@@ -13,7 +16,14 @@ type Props<T> = {
   /** the value as it reads now; empty where there is none */
   shown: string;
   read: (text: string) => Read<T>;
-  onEnter: (value: T, typed: string) => void;
+  /** `by` is there when a gauge sent it */
+  onEnter: (value: T, typed: string, by?: ToolName) => void;
+  /** Enter on an empty field */
+  onNothing?: () => void;
+  /** what a gauge would send here, and about how much of it */
+  gauge?: { unit: Unit; about: number };
+  /** takes the focus when it appears */
+  first?: boolean;
   placeholder?: string;
   showLabel?: boolean;
   /** stands beside the text */
@@ -30,6 +40,9 @@ export function Entry<T>({
   placeholder,
   showLabel = false,
   beside,
+  onNothing,
+  gauge,
+  first = false,
 }: Props<T>) {
   const draft = useJobStore((s) => s.drafts[field]);
   const [focused, setFocused] = useState(false);
@@ -42,6 +55,20 @@ export function Entry<T>({
         ? 'Typed, not taken over yet: press Enter.'
         : outcome.message
       : null;
+
+  useEffect(() => () => dropTarget(field), [field]);
+
+  /** What a gauge sends passes the same gate as what is typed; what cannot be taken stands in the field, with the reason. */
+  function takeFromGauge(text: string, by: ToolName) {
+    const result = read(text);
+    if (result.ok) {
+      setDraft(field, null);
+      onEnter(result.value, result.text, by);
+    } else {
+      setInsisted(true);
+      setDraft(field, text);
+    }
+  }
 
   function enter() {
     setInsisted(true);
@@ -78,7 +105,9 @@ export function Entry<T>({
           placeholder={placeholder}
           value={draft ?? shown}
           status={problem ? 'error' : ''}
+          autoFocus={first}
           onFocus={(e) => {
+            if (gauge) setTarget({ field, label, ...gauge, take: takeFromGauge });
             setFocused(true);
             setInsisted(false);
             e.target.select();
@@ -91,9 +120,15 @@ export function Entry<T>({
             setFocused(false);
             enter();
           }}
-          onPressEnter={enter}
+          onPressEnter={() => {
+            if (onNothing && (draft ?? shown).trim() === '') onNothing();
+            else enter();
+          }}
           onKeyDown={(e) => {
-            if (e.key === 'Escape') setDraft(field, null);
+            if (e.key !== 'Escape') return;
+            // Once to put back what was there, once more to let go of the field and have the keys of the shop again.
+            if (draft === undefined) e.currentTarget.blur();
+            setDraft(field, null);
           }}
         />
         {beside}

@@ -2,11 +2,13 @@
 import { Input, Modal } from 'antd';
 import { useRef, useState } from 'react';
 import { STATIONS, type StationId } from '@/core/build/stations';
-import { QUANTITIES, readingKey, SIDES } from '@/core/measure/quantities';
+import { SPOTS, spotName } from '@/core/measure/quantities';
 import { setWays, type Focus } from '@/store/ways';
-import { redo, undo } from '@/store/jobStore';
+import { redo, undo, useJobStore } from '@/store/jobStore';
+import { startJob } from '@/store/shelf';
 import { setRocker } from '@/store/rocker';
 import './help.css';
+import { goTo } from './route';
 
 type Find = { name: string; where: string; go: () => void };
 type Props = { open: boolean; onClose: () => void; onGo: (station: StationId) => void };
@@ -15,11 +17,6 @@ type Props = { open: boolean; onClose: () => void; onGo: (station: StationId) =>
 const FIELDS: [name: string, station: StationId, field: string][] = [
   ['Job name', 'job', 'job-name'],
   ['Car', 'job', 'job-car'],
-  ...QUANTITIES.flatMap((q): [string, StationId, string][] =>
-    q.sided
-      ? SIDES.map((side) => [`${q.label}, ${side}`, 'record', `field-reading/${readingKey(q.key, side)}`])
-      : [[q.label, 'record', `field-reading/${readingKey(q.key)}`]],
-  ),
   ['Panhard frame end, off the floor', 'locate', 'field-panhard/chassis/2'],
   ['Panhard frame end, from the centreline', 'locate', 'field-panhard/chassis/1'],
   ['Panhard frame end, behind the axle', 'locate', 'field-panhard/chassis/0'],
@@ -30,6 +27,9 @@ const FIELDS: [name: string, station: StationId, field: string][] = [
   ['Tube diameter of the bar', 'cut', 'field-cut/od'],
   ['Thread showing, frame end', 'cut', 'field-cut/frame/showing'],
   ['Thread showing, axle end', 'cut', 'field-cut/axle/showing'],
+  ['Frame on its stands, left', 'place', 'field-place/held.left'],
+  ['Frame on its stands, right', 'place', 'field-place/held.right'],
+  ['Ride height to build for', 'place', 'field-place/rideHeight'],
   ['Gap left, on the ground', 'ride', 'field-ride/left'],
   ['Gap right, on the ground', 'ride', 'field-ride/right'],
 ];
@@ -58,6 +58,15 @@ export function Finder({ open, onClose, onGo }: Props) {
       where: 'station',
       go: () => onGo(s),
     })),
+    ...SPOTS.map((spot) => ({
+      name: spotName(spot),
+      where: 'record',
+      go: () => {
+        setWays({ record: 'measure', sheet: false, readingAt: spot.key });
+        onGo('record');
+        focusWhenThere(`field-reading/${spot.key}`);
+      },
+    })),
     ...FIELDS.map(([name, station, id]) => ({
       name,
       where: station,
@@ -75,6 +84,7 @@ export function Finder({ open, onClose, onGo }: Props) {
         onGo('locate');
       },
     })),
+    { name: 'New job', where: 'command', go: () => void newJob() },
     { name: 'Undo', where: 'command', go: undo },
     { name: 'Redo', where: 'command', go: redo },
     { name: 'Back to ride height', where: 'command', go: () => setRocker(0, 0) },
@@ -121,7 +131,13 @@ export function Finder({ open, onClose, onGo }: Props) {
       />
       <div className="finder-list" role="listbox" aria-label="Found">
         {found.map((f, i) => (
-          <button key={f.name} type="button" role="option" aria-selected={i === at} onClick={() => take(f)}>
+          <button
+            key={`${f.where}/${f.name}`}
+            type="button"
+            role="option"
+            aria-selected={i === at}
+            onClick={() => take(f)}
+          >
             {f.name}
             <span className="where">{f.where}</span>
           </button>
@@ -132,6 +148,12 @@ export function Finder({ open, onClose, onGo }: Props) {
       </div>
     </Modal>
   );
+}
+
+/** A job with nothing measured yet, on the bench and at the station where it is measured. */
+async function newJob(): Promise<void> {
+  const tape = useJobStore.getState().job?.tape ?? 'in16';
+  goTo(await startJob('New job', tape), 'record');
 }
 
 /** The card of another station needs a moment to be there. */

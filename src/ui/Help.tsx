@@ -20,7 +20,8 @@ export function Help({
     ['/', 'Find any value or command'],
     ['Ctrl Z', 'Undo; Ctrl Shift Z or Ctrl Y redoes'],
     ['Tab, then arrows', 'On a bar’s eye in the bay: moves it one line of the tape; with Shift, eight'],
-    ['Enter', 'Takes over what was typed; Esc puts back what was there'],
+    ['Enter', 'Takes over what was typed; Esc puts back what was there, and once more lets go of the field'],
+    ['F2', 'Takes the gauge’s reading into the field, once it holds still'],
     ['?', 'This page'],
   ];
   return (

@@ -1,4 +1,5 @@
 'use client';
+import type { ToolName } from '@/core/measure/tools';
 import { formatDecimal, sayLength, shownLength } from '@/core/units/format';
 import { parseLength } from '@/core/units/parse';
 import { useJobPart } from '@/store/jobStore';
@@ -14,7 +15,7 @@ type Props = {
   mm: number | null;
   least: number;
   most: number;
-  onEnter: (mm: number, typed: string) => void;
+  onEnter: (mm: number, typed: string, by?: ToolName) => void;
   /** with these, a button beside the figure says which way it counts, and the text may end in either word */
   ways?: Ways;
   placeholder?: string;
@@ -65,6 +66,7 @@ export function LengthField({
       shown={shown}
       read={read}
       onEnter={onEnter}
+      gauge={{ unit: 'length', about: mm ?? (least + most) / 8 }}
       {...rest}
       beside={
         ways &&

@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useEffectEvent } from 'react';
 import { travelOf } from '@/core/job/job';
+import { takeReading } from '@/store/instruments';
 import { redo, undo, useJobStore } from '@/store/jobStore';
 import { setRocker, useRocker } from '@/store/rocker';
 
@@ -13,6 +14,11 @@ const TRAVEL_STEP = 1 / 24;
 export function useKeys(handlers: Handlers): void {
   const onKey = useEffectEvent((e: KeyboardEvent) => {
     if (e.defaultPrevented || e.altKey) return;
+    if (e.key === 'F2') {
+      takeReading();
+      e.preventDefault();
+      return;
+    }
     const typing = isTyping(e.target);
     if (e.ctrlKey || e.metaKey) {
       if (!typing) undoKeys(e);

@@ -2,6 +2,7 @@ import { wrap, type Remote } from 'comlink';
 import { create } from 'zustand';
 import { locateInput } from '@/core/job/job';
 import type { Job } from '@/core/job/schema';
+import type { Trust } from '@/core/locate/trust';
 import type { TravelMap } from '@/core/locate/map';
 import type { CurveValues, LocateResult } from '@/core/locate/types';
 import type { Travel } from '@/core/rig/schema';
@@ -46,6 +47,18 @@ export const analyse = newestOnly<{ job: Job; rocker: Travel }>(async ({ job, ro
   const outcome = await theWorker().analyse(locateInput(job, rocker));
   if (outcome.ok) useAnalysis.setState({ job, result: outcome.result, problem: null });
   else useAnalysis.setState({ job, problem: outcome.message });
+});
+
+/** How far the results of a job can be trusted, and of which job that was worked out. */
+export const useTrust = create<{ job: Job | null; trust: Trust | null }>()(() => ({
+  job: null,
+  trust: null,
+}));
+
+/** Asks how far the results of a job can be trusted. */
+export const askForTrust = newestOnly<Job>(async (job) => {
+  const trust = await theWorker().trust(job);
+  useTrust.setState({ job, trust });
 });
 
 /** The map last worked out, and of what. */

@@ -1,5 +1,7 @@
 import { expose } from 'comlink';
 import { analyseLocate } from '@/core/locate/analyse';
+import type { Job } from '@/core/job/schema';
+import { trustOf, type Trust } from '@/core/locate/trust';
 import { travelMap, type TravelMap } from '@/core/locate/map';
 import type { CurveValues, LocateInput, LocateResult } from '@/core/locate/types';
 import { InputError } from '@/core/rig/read';
@@ -23,6 +25,8 @@ const api = {
       throw error;
     }
   },
+  /** How far the results at ride height can be trusted. */
+  trust: (job: Job): Trust => trustOf(job),
   /** A quantity over heave and roll; null for a geometry that cannot be moved. */
   map(input: LocateInput, key: keyof CurveValues): TravelMap | null {
     try {

@@ -12,6 +12,7 @@ import { Chart } from './Chart';
 import { GravityHeight } from './GravityHeight';
 import { Members } from './Members';
 import { MountsTable } from './MountsTable';
+import { PlusMinus } from './PlusMinus';
 
 /** The members that hold the axle lengthwise and stop it turning: how it pulls, steers and turns its pinion. */
 export function LinksPart() {
@@ -53,12 +54,13 @@ function LinkResults() {
       <Readouts>
         {rear && links.antiSquat !== null && (
           <Readout name="Anti-squat" id="antiSquat" term="antiSquat">
-            {Math.round(links.antiSquat)} %
+            {Math.round(links.antiSquat)} %<PlusMinus of="antiSquat" unit="%" />
           </Readout>
         )}
         {links.rollSteer !== null && (
           <Readout name="Steers, for a degree of roll" id="rollSteer" term="rollSteer">
-            {formatDegrees(Math.abs(links.rollSteer), 2)} {rear && steeringWord(links.rollSteer)}
+            {formatDegrees(Math.abs(links.rollSteer), 2)}
+            <PlusMinus of="rollSteer" unit="°" /> {rear && steeringWord(links.rollSteer)}
           </Readout>
         )}
         {links.steering && (
@@ -80,6 +82,7 @@ function LinkResults() {
             <>
               <Frac mm={Math.abs(links.instantCentre[0])} tape={tape} unit />{' '}
               {links.instantCentre[0] > 0 ? 'ahead' : 'behind'}
+              <PlusMinus of="crossing" />
             </>
           ) : (
             'never: parallel'

@@ -9,6 +9,7 @@ import { Readout, Readouts } from '@/ui/Card';
 import { Frac } from '@/ui/Frac';
 import { Verdicts } from '@/ui/Verdicts';
 import { useAnalysis } from '@/workers/analysis';
+import { PlusMinus } from './PlusMinus';
 
 /** What holding the axle sideways comes to, in numbers, and what is to be said about it. */
 export function LateralResults() {
@@ -27,7 +28,14 @@ export function LateralResults() {
       <Readouts>
         {bar && <BarShape bar={bar} tape={tape} />}
         <Readout name="Roll centre, at the axle" id="rollCentre" term="rollCentre">
-          {ride.rollCentreHeight === null ? 'none' : <Frac mm={ride.rollCentreHeight} tape={tape} unit />}
+          {ride.rollCentreHeight === null ? (
+            'none'
+          ) : (
+            <>
+              <Frac mm={ride.rollCentreHeight} tape={tape} unit />
+              <PlusMinus of="rollCentre" />
+            </>
+          )}
         </Readout>
         {bar && (
           <Readout name="Roll centre, at the bar" id="rollCentreAtBar" term="rollCentreAtBar">

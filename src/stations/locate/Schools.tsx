@@ -5,6 +5,7 @@ import { panhard, travelOf } from '@/core/job/job';
 import { describeBar } from '@/core/locate/lateralBar';
 import { formatDegrees, sayLength } from '@/core/units/format';
 import { edit } from '@/store/jobStore';
+import { Pick } from '@/ui/Pick';
 import { useAnalysis } from '@/workers/analysis';
 
 /** A change of height to compare by, mm: one inch, as brackets are drilled; round in either unit. */
@@ -61,32 +62,5 @@ export function Schools() {
         onPick={(adjuster) => edit((j) => ({ ...j, locate: { ...j.locate, adjuster } }))}
       />
     </>
-  );
-}
-
-type PickProps<T extends string> = {
-  legend: string;
-  name: string;
-  options: Record<T, [string, string]>;
-  value: T;
-  onPick: (v: T) => void;
-};
-
-function Pick<T extends string>({ legend, name, options, value, onPick }: PickProps<T>) {
-  return (
-    <section className="section">
-      <h2 id={`${name}-title`}>{legend}</h2>
-      <div className="choice" role="radiogroup" aria-labelledby={`${name}-title`}>
-        {(Object.entries(options) as [T, [string, string]][]).map(([key, [title, cost]]) => (
-          <label key={key}>
-            <input type="radio" name={name} checked={value === key} onChange={() => onPick(key)} />
-            <span>
-              <b>{title}</b>
-              <span className="hint">{cost}</span>
-            </span>
-          </label>
-        ))}
-      </div>
-    </section>
   );
 }

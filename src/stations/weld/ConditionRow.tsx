@@ -1,5 +1,5 @@
 'use client';
-import { stripeKey, type Condition } from '@/core/build/holdPoint';
+import { fromRide, stripeKey, type Condition } from '@/core/build/holdPoint';
 import type { Job } from '@/core/job/schema';
 import { edit, enter, useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/LengthField';
@@ -10,8 +10,9 @@ const MOST = 1500;
 
 /** One condition: designed, as measured, and the stripe that says the builder checked it. */
 export function ConditionRow({ condition, next }: { condition: Condition; next: boolean }) {
-  const { weld } = useJob();
-  const { id, label, how, designed, fields, confirm, problem, stripe, holds, basis } = condition;
+  const job = useJob();
+  const { weld } = job;
+  const { id, label, how, designed, fields, confirm, known, problem, stripe, holds, basis } = condition;
   const key = stripeKey(id);
 
   function draw() {
@@ -47,7 +48,7 @@ export function ConditionRow({ condition, next }: { condition: Condition; next: 
                 field={`weld/${f.key}`}
                 label={f.label}
                 showLabel
-                mm={typeof weld.measured[f.key] === 'number' ? (weld.measured[f.key] as number) : null}
+                mm={asLength(weld.measured[f.key] ?? fromRide(job, f.key))}
                 least={0}
                 most={f.key === 'eyeToEye' ? 2 * MOST : MOST}
                 placeholder="measure"
@@ -57,16 +58,20 @@ export function ConditionRow({ condition, next }: { condition: Condition; next: 
           </div>
         </div>
       )}
-      <StripeButton
-        stripe={stripe}
-        label={label}
-        disabled={!confirm && holds !== true}
-        onDraw={draw}
-        onWipe={wipe}
-      />
+      {!known && (
+        <StripeButton
+          stripe={stripe}
+          label={label}
+          disabled={!confirm && holds !== true}
+          onDraw={draw}
+          onWipe={wipe}
+        />
+      )}
     </li>
   );
 }
+
+const asLength = (v: number | boolean | undefined): number | null => (typeof v === 'number' ? v : null);
 
 function withMeasured(job: Job, key: string, value: number | boolean): Job {
   return { ...job, weld: { ...job.weld, measured: { ...job.weld.measured, [key]: value } } };

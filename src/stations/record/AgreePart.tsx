@@ -1,0 +1,152 @@
+'use client';
+import { approachOf, jobAgreement } from '@/core/job/record';
+import { DATUMS } from '@/core/measure/datums';
+import { placementBy, marksOf } from '@/core/measure/placement';
+import { checkRecord } from '@/core/measure/recordChecks';
+import { measured } from '@/core/measure/readings';
+import { spotAt, spotName } from '@/core/measure/quantities';
+import { COVERAGE } from '@/core/measure/uncertainty';
+import { sayValue } from '@/core/units/values';
+import { edit, useJob } from '@/store/jobStore';
+import { setWays } from '@/store/ways';
+import { Verdicts } from '@/ui/Verdicts';
+import { Within } from '@/ui/Within';
+
+/** Whether the readings agree: what contradicts the rest, what nothing checks, and what the axle looks like from each datum. */
+export function AgreePart() {
+  const job = useJob();
+  const { readings, tape } = job;
+  const agreement = jobAgreement(job);
+  const verdicts = checkRecord(readings, agreement, approachOf(job), tape);
+  return (
+    <>
+      {agreement === null ? (
+        <p className="hint">
+          Nothing is checked yet: read the same thing two ways, such as both diagonals, or ride height with
+          axle to frame.
+        </p>
+      ) : (
+        <p className="agree-sum" data-agrees={agreement.wrong.length === 0}>
+          {agreement.wrong.length === 0
+            ? `All readings agree: ${agreement.adjustment.redundancy} more than are needed.`
+            : `${agreement.wrong.length === 1 ? 'One reading' : `${agreement.wrong.length} readings`} cannot be right. The rest agree.`}
+        </p>
+      )}
+      <Verdicts verdicts={verdicts} />
+      {agreement && <DatumTable />}
+      {agreement && (
+        <section className="section">
+          <h2>Read, and what all the others make it</h2>
+          <table className="fits">
+            <thead>
+              <tr>
+                <th scope="col">reading</th>
+                <th scope="col">read</th>
+                <th scope="col">by the rest</th>
+              </tr>
+            </thead>
+            <tbody>
+              {[...agreement.wrong.map((w) => w.residual), ...agreement.adjustment.residuals]
+                .filter((r) => r.others)
+                .map((r, i) => (
+                  <tr key={r.key} className={i < agreement.wrong.length ? 'wrong' : ''} data-fit={r.key}>
+                    <th scope="row">
+                      <button
+                        type="button"
+                        className="link"
+                        onClick={() => setWays({ record: 'measure', sheet: false, readingAt: r.key })}
+                      >
+                        {spotName(spotAt(r.key)!)}
+                      </button>
+                    </th>
+                    <td>{sayValue(r.value, spotAt(r.key)!.quantity.unit, tape)}</td>
+                    <td>
+                      <Within
+                        value={r.others!.value}
+                        u={r.others!.u}
+                        unit={spotAt(r.key)!.quantity.unit}
+                        tape={tape}
+                      />
+                    </td>
+                  </tr>
+                ))}
+            </tbody>
+          </table>
+          {agreement.unchecked.length > 0 && (
+            <p className="hint">
+              Nothing checks:{' '}
+              {agreement.unchecked.map((key) => spotName(spotAt(key)!).toLowerCase()).join('; ')}.
+            </p>
+          )}
+        </section>
+      )}
+    </>
+  );
+}
+
+/** The same axle seen from each datum, and which of them is trusted: all that is told of the car is told from there. */
+function DatumTable() {
+  const job = useJob();
+  const { record, readings, tape } = job;
+  const agreement = jobAgreement(job)!;
+  const track = measured(readings, 'track').value;
+  const tube = measured(readings, 'tubeDiameter').value;
+  const rows = record.measuring.flatMap((d) => placementBy(agreement, d, track) ?? []);
+  if (rows.length === 0) return null;
+  const trusted = rows.find((r) => r.datum === record.datum) ?? rows[0]!;
+  return (
+    <section className="section">
+      <h2>Which datum do you trust?</h2>
+      <div className="choice" role="radiogroup" aria-label="Datum that is trusted">
+        {rows.map((row) => (
+          <label key={row.datum}>
+            <input
+              type="radio"
+              name="datum"
+              checked={record.datum === row.datum}
+              onChange={() => edit((j) => ({ ...j, record: { ...j.record, datum: row.datum } }))}
+            />
+            <span>
+              <b>{DATUMS[row.datum].name}</b>
+              <span className="hint">
+                {DATUMS[row.datum].trust} By it, the axle is{' '}
+                {Math.abs(row.aheadAtTire.value) > COVERAGE * row.aheadAtTire.u
+                  ? `out of square by ${sayValue(Math.abs(row.aheadAtTire.value), 'length', tape)} at the tyre, ${row.aheadAtTire.value > 0 ? 'left' : 'right'} ahead.`
+                  : 'square, as far as it was read.'}
+              </span>
+            </span>
+          </label>
+        ))}
+      </div>
+      <table className="fits" data-datum={trusted.datum}>
+        <thead>
+          <tr>
+            <th scope="col">From the {DATUMS[trusted.datum].short}</th>
+            <th scope="col">left</th>
+            <th scope="col">right</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr>
+            <th scope="row">middle of the axle</th>
+            {(['left', 'right'] as const).map((side) => (
+              <td key={side}>
+                <Within {...trusted.middle[side]} unit="length" tape={tape} />
+              </td>
+            ))}
+          </tr>
+          {(['front', 'rear'] as const).map((edge) => (
+            <tr key={edge}>
+              <th scope="row">{edge === 'front' ? 'front' : 'back'} of the tube</th>
+              {(['left', 'right'] as const).map((side) => (
+                <td key={side}>
+                  {sayValue(marksOf(trusted.middle[side].value, tube, trusted.datum)[edge], 'length', tape)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

@@ -1,0 +1,56 @@
+'use client';
+import { DATUM_NAMES, DATUMS, type Datum } from '@/core/measure/datums';
+import { METHODS, type Method } from '@/core/measure/network';
+import type { Job } from '@/core/job/schema';
+import { edit, useJobPart } from '@/store/jobStore';
+
+const METHOD_WORDS: Record<Method, string> = {
+  't-square': 'T-square from the floor, marks on the rails',
+  'plumb-bob': 'Plumb bob to the floor (level floor only)',
+};
+
+const change = (part: Partial<Job['record']>) =>
+  edit((job) => ({ ...job, record: { ...job.record, ...part } }));
+
+/** How this car is measured: what the plan is made from. */
+export function Approach() {
+  const { method, measuring, datum, scales, brief = false } = useJobPart((j) => j.record);
+  const toggle = (d: Datum) => {
+    const next = DATUM_NAMES.filter((x) => (x === d ? !measuring.includes(x) : measuring.includes(x)));
+    change({ measuring: next, datum: next.includes(datum) ? datum : (next[0] ?? datum) });
+  };
+  return (
+    <details className="approach">
+      <summary>
+        How: {METHOD_WORDS[method].split(',')[0]!.split(' (')[0]}; from the{' '}
+        {measuring.map((d) => DATUMS[d].short).join(' and ') || 'wheels alone'}
+      </summary>
+      <fieldset>
+        <legend>The axle is carried to the frame by</legend>
+        {METHODS.map((m) => (
+          <label key={m}>
+            <input type="radio" name="method" checked={method === m} onChange={() => change({ method: m })} />
+            {METHOD_WORDS[m]}
+          </label>
+        ))}
+      </fieldset>
+      <fieldset>
+        <legend>Measured from (two check each other)</legend>
+        {DATUM_NAMES.map((d) => (
+          <label key={d}>
+            <input type="checkbox" checked={measuring.includes(d)} onChange={() => toggle(d)} />
+            {DATUMS[d].name}
+          </label>
+        ))}
+      </fieldset>
+      <label>
+        <input type="checkbox" checked={scales} onChange={() => change({ scales: !scales })} />
+        Wheel scales are at hand
+      </label>
+      <label>
+        <input type="checkbox" checked={brief} onChange={() => change({ brief: !brief })} />
+        Only what the drawing needs, nothing to check it by
+      </label>
+    </details>
+  );
+}

@@ -1,0 +1,144 @@
+'use client';
+import { Button } from 'antd';
+import { useEffect } from 'react';
+import { MeasureDrawing } from '@/bay/MeasureDrawing';
+import type { Step } from '@/core/measure/plan';
+import { spotName, type Place } from '@/core/measure/quantities';
+import { found } from '@/core/measure/readings';
+import { TOOLS, type ToolName } from '@/core/measure/tools';
+import { setDraft, useJob, useJobStore } from '@/store/jobStore';
+import { setWays, useWays } from '@/store/ways';
+import { Pad } from '@/ui/Pad';
+import { QuantityField, readWithin } from '@/ui/QuantityField';
+import { keepReading, limitsOf, readingField } from './reading';
+import { ReadingList } from './ReadingList';
+
+const AT: Record<Place, string> = {
+  floor: 'At the floor',
+  left: 'Left side',
+  right: 'Right side',
+  behind: 'Behind the car',
+  under: 'Underneath',
+  scales: 'On the scales',
+};
+
+/** The measuring plan, one reading at a time: where, with what, why; a large pad; Enter on an empty field goes on. */
+export function OneByOne({ plan }: { plan: Step[] }) {
+  const job = useJob();
+  const at = useWays((s) => s.readingAt);
+  const isRead = (step: Step) => found(job.readings, step.quantity.key, step.side) !== null;
+  const chosen = plan.findIndex((s) => s.key === at);
+  const index =
+    chosen >= 0
+      ? chosen
+      : Math.max(
+          0,
+          plan.findIndex((s) => !isRead(s)),
+        );
+  const step = plan[index];
+  const done = plan.filter(isRead).length;
+  if (!step) return null;
+  const go = (to: number) => setWays({ readingAt: plan[Math.min(plan.length - 1, Math.max(0, to))]!.key });
+  return (
+    <section className="one-by-one" data-step={step.key}>
+      <div className="step-bar">
+        <Button aria-label="Back one reading" onClick={() => go(index - 1)} disabled={index === 0}>
+          ‹
+        </Button>
+        <span className="step-place">
+          <b>{AT[step.quantity.place === 'left' ? (step.side ?? 'left') : step.quantity.place]}</b>
+          <span>
+            {index + 1} of {plan.length} · {done} read
+          </span>
+        </span>
+        <Button
+          aria-label="On to the next reading"
+          onClick={() => go(index + 1)}
+          disabled={index === plan.length - 1}
+        >
+          ›
+        </Button>
+      </div>
+      <div className="step-progress" aria-hidden>
+        {plan.map((s, i) => (
+          <span key={s.key} className={`${isRead(s) ? 'read' : ''} ${i === index ? 'now' : ''}`} />
+        ))}
+      </div>
+      <StepCard key={step.key} step={step} onNext={() => go(index + 1)} last={index === plan.length - 1} />
+    </section>
+  );
+}
+
+function StepCard({ step, onNext, last }: { step: Step; onNext: () => void; last: boolean }) {
+  const job = useJob();
+  const { quantity } = step;
+  const field = readingField(step.key);
+  const draft = useJobStore((s) => s.drafts[field]) ?? '';
+  const limits = limitsOf(step);
+  const count = (job.readings[step.key] ?? []).length;
+  // What has been read stays in sight until the builder goes on.
+  const put = (value: number, typed: string, by?: ToolName) => {
+    setWays({ readingAt: step.key });
+    keepReading(step, value, typed, by);
+  };
+  const focus = () => document.getElementById(`field-${field}`)?.focus();
+
+  // The next reading is typed straight away; the drawing and the pad must stay in sight with it.
+  useEffect(focus, [field]);
+
+  function keep() {
+    if (draft.trim() === '') return onNext();
+    const result = readWithin(draft, limits, job.tape);
+    if (!result.ok) return;
+    setDraft(field, null);
+    put(result.value, result.text);
+  }
+
+  return (
+    <div className="step">
+      <div className="step-what">
+        <MeasureDrawing job={job} spot={step.key} width={410} height={140} />
+        <h2>{spotName(step)}</h2>
+        <p>{step.how}</p>
+        <p className="hint">
+          <b>{TOOLS[step.tool].name}.</b> {quantity.why}
+          {step.wanted === 'check' && ' For checking.'}
+        </p>
+      </div>
+      <div className="step-read">
+        <div className="step-entry">
+          <QuantityField
+            {...limits}
+            field={field}
+            label={spotName(step)}
+            value={null}
+            about={quantity.standIn}
+            placeholder={count ? 'again?' : exampleOf(step)}
+            onEnter={put}
+            onNothing={onNext}
+          />
+          <Button onClick={onNext} disabled={last}>
+            {count ? 'Next' : 'Skip'}
+          </Button>
+        </div>
+        {quantity.ways && (
+          <p className="hint">
+            Plain: {quantity.ways[0]}. Minus: {quantity.ways[1]}.
+          </p>
+        )}
+        <Pad
+          unit={quantity.unit}
+          tape={job.tape}
+          text={draft}
+          onText={(text) => setDraft(field, text === '' ? null : text)}
+          onEnter={keep}
+          ways={quantity.ways}
+        />
+        <ReadingList spot={step} />
+      </div>
+    </div>
+  );
+}
+
+const exampleOf = ({ quantity, tool }: Step): string =>
+  quantity.unit === 'angle' ? (tool === 'level' ? '3/16 in 48' : 'degrees') : 'reading';

@@ -1,0 +1,144 @@
+'use client';
+import { Button, Input } from 'antd';
+import { makeBar } from '@/core/fabricate/bar';
+import { barSpec } from '@/core/job/job';
+import type { Job } from '@/core/job/schema';
+import { memberName } from '@/core/layouts/names';
+import { describeBar } from '@/core/locate/lateralBar';
+import { HANDS, isCheckedIn, partsChecks, usualParts, type Hand, type Part } from '@/core/measure/parts';
+import { linksOf } from '@/core/rig/members';
+import { edit, useJob } from '@/store/jobStore';
+import { LengthField } from '@/ui/LengthField';
+import { NumberField } from '@/ui/NumberField';
+import { Verdicts } from '@/ui/Verdicts';
+
+const change = (parts: (list: Part[]) => Part[]) =>
+  edit((job) => ({ ...job, record: { ...job.record, parts: parts(job.record.parts) } }));
+
+const usualFor = (job: Job): Part[] =>
+  usualParts(
+    linksOf(job.rig).map((bar) => ({
+      id: bar.id,
+      name: memberName(bar.id),
+      tube: makeBar(describeBar(bar).eyeToEye, barSpec(job)).tubeLength,
+    })),
+  );
+
+/** The kit or the material laid out on the floor: counted, hands of threads tried, lengths measured. */
+export function PartsPart() {
+  const job = useJob();
+  const { parts } = job.record;
+  const open = parts.filter((p) => !isCheckedIn(p)).length;
+  return (
+    <>
+      <p className="hint">
+        Lay it all out. Left-hand threads usually carry a groove, or a jam nut of another colour: try one on.
+      </p>
+      {parts.length > 0 && (
+        <p className="agree-sum">{open === 0 ? 'Everything is checked in.' : `${open} left to check in.`}</p>
+      )}
+      <Verdicts verdicts={partsChecks(parts, job.tape)} />
+      <ul className="parts">
+        {parts.map((part) => (
+          <Line key={part.id} part={part} />
+        ))}
+      </ul>
+      <div className="tools">
+        {parts.length === 0 && (
+          <Button type="primary" onClick={() => change(() => usualFor(job))}>
+            List what these bars need
+          </Button>
+        )}
+        <Button
+          onClick={() =>
+            change((list) => [...list, { id: `own-${list.length}-${Date.now()}`, name: 'Part', wanted: 1 }])
+          }
+        >
+          Add a line
+        </Button>
+      </div>
+    </>
+  );
+}
+
+function Line({ part }: { part: Part }) {
+  const set = (to: Partial<Part>) =>
+    change((list) => list.map((p) => (p.id === part.id ? { ...p, ...to } : p)));
+  const field = `part/${part.id}`;
+  return (
+    <li data-part={part.id} className={isCheckedIn(part) ? 'in' : ''}>
+      <div className="part-name">
+        <Input
+          aria-label="Name of the part"
+          maxLength={120}
+          variant="borderless"
+          value={part.name}
+          onChange={(e) => set({ name: e.target.value })}
+        />
+        <button
+          type="button"
+          className="link"
+          aria-label={`Take ${part.name} off the list`}
+          onClick={() => change((list) => list.filter((p) => p.id !== part.id))}
+        >
+          ×
+        </button>
+      </div>
+      <div className="part-fields">
+        <NumberField
+          field={`${field}/wanted`}
+          label="Wanted"
+          showLabel
+          value={part.wanted}
+          least={0}
+          most={999}
+          unit=""
+          decimals={0}
+          onEnter={(wanted) => set({ wanted: Math.round(wanted) })}
+        />
+        <NumberField
+          field={`${field}/got`}
+          label="Here"
+          showLabel
+          value={part.got ?? null}
+          least={0}
+          most={999}
+          unit=""
+          decimals={0}
+          placeholder="count"
+          onEnter={(got) => set({ got: Math.round(got) })}
+        />
+        {part.hand && (
+          <HandChoice wanted={part.hand} seen={part.handSeen} onPick={(handSeen) => set({ handSeen })} />
+        )}
+        {part.length !== undefined && (
+          <LengthField
+            field={`${field}/length`}
+            label="Length here"
+            showLabel
+            mm={part.lengthSeen ?? null}
+            least={0}
+            most={6000}
+            placeholder="measure"
+            onEnter={(lengthSeen) => set({ lengthSeen })}
+          />
+        )}
+      </div>
+    </li>
+  );
+}
+
+function HandChoice({ wanted, seen, onPick }: { wanted: Hand; seen?: Hand; onPick: (h: Hand) => void }) {
+  return (
+    <div>
+      <span className="length-label">Thread: {wanted}-hand wanted, is</span>
+      <div className="finding-choice" role="group" aria-label="Hand of the thread">
+        {HANDS.map((hand) => (
+          <button key={hand} type="button" aria-pressed={seen === hand} onClick={() => onPick(hand)}>
+            {hand}
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}

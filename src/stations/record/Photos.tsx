@@ -1,0 +1,70 @@
+'use client';
+import { App } from 'antd';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useRef } from 'react';
+import type { PhotoRow } from '@/store/db';
+import { useJobPart } from '@/store/jobStore';
+import { keepPhoto, photosOf, removePhoto } from '@/store/photos';
+
+/** Photos of one thing on the inspection list; they stay in this browser. */
+export function Photos({ item, label }: { item: string; label: string }) {
+  const { notification } = App.useApp();
+  const jobId = useJobPart((j) => j.id);
+  const photos = useLiveQuery(() => photosOf(jobId, item), [jobId, item]) ?? [];
+  const picker = useRef<HTMLInputElement>(null);
+
+  async function add(files: FileList | null) {
+    for (const file of files ?? []) {
+      const problem = await keepPhoto(jobId, item, file);
+      if (problem) notification.error({ title: problem });
+    }
+  }
+
+  return (
+    <div className="photos">
+      {photos.map((photo) => (
+        <Photo key={photo.id} photo={photo} label={label} />
+      ))}
+      <button type="button" className="add-photo" onClick={() => picker.current?.click()}>
+        + photo
+      </button>
+      <input
+        ref={picker}
+        type="file"
+        accept="image/*"
+        capture="environment"
+        multiple
+        hidden
+        data-photo={item}
+        onChange={(e) => {
+          void add(e.target.files);
+          e.target.value = '';
+        }}
+      />
+    </div>
+  );
+}
+
+function Photo({ photo, label }: { photo: PhotoRow; label: string }) {
+  const link = useRef<HTMLAnchorElement>(null);
+  const picture = useRef<HTMLImageElement>(null);
+  // The address lives as long as the picture is shown.
+  useEffect(() => {
+    const url = URL.createObjectURL(photo.image);
+    link.current!.href = url;
+    picture.current!.src = url;
+    return () => URL.revokeObjectURL(url);
+  }, [photo.image]);
+  return (
+    <figure>
+      <a ref={link} target="_blank" rel="noreferrer">
+        {/* A blob of this browser: there is nothing for an image service to do. */}
+        {/* eslint-disable-next-line @next/next/no-img-element */}
+        <img ref={picture} alt={`Photo: ${label}`} />
+      </a>
+      <button type="button" aria-label="Remove this photo" onClick={() => void removePhoto(photo.id!)}>
+        ×
+      </button>
+    </figure>
+  );
+}

@@ -1,0 +1,287 @@
+'use client';
+import { Button } from 'antd';
+import { useState } from 'react';
+import type { Job } from '@/core/job/schema';
+import { stepOf } from '@/core/ride/adjusters';
+import type { Task } from '@/core/ride/lever';
+import { preloadOf } from '@/core/ride/preload';
+import type { BarTurn, Setting, SettingStep, Standing } from '@/core/ride/setting';
+import { formatDegrees, formatLength, sayLength } from '@/core/units/format';
+import { sayForce } from '@/core/units/force';
+import { sayTurns } from '@/core/units/turns';
+import type { Tape } from '@/core/units/tape';
+import { edit, useJob } from '@/store/jobStore';
+import { Readout, Readouts } from '@/ui/Card';
+import { Frac } from '@/ui/Frac';
+
+const TASK_WORDS: Record<Task, string> = {
+  square: 'Square the axle',
+  pinion: 'Set the pinion',
+  centre: 'Centre the axle',
+};
+
+/** What to turn, in order, how far and which way; what each step leaves; and the round closed with what was really turned. */
+export function Advice({ found }: { found: Setting }) {
+  const job = useJob();
+  const { tape } = job;
+  const { steps, thread, centred, square, pinionSet, wedge, tiltAfter } = found;
+  const done = centred && square && pinionSet;
+  const todo = done ? [] : steps;
+  const several = todo.length > 1;
+  const bars = steps.flatMap((s) => s.bars);
+  const centring = steps.find((s) => s.task === 'centre')?.bars ?? [];
+  return (
+    <div className={`advice-box ${done ? 'centred' : ''}`} data-centred={done} aria-live="polite">
+      {done && (
+        <>
+          <h2>{found.now.offset === null ? 'As wanted.' : 'Centred.'}</h2>
+          <p>
+            {found.now.offset !== null && (
+              <>
+                The axle is within <Frac mm={Math.abs(found.now.offset)} tape={tape} unit /> of the middle;
+                you allow {sayLength(job.ride.tolerance, tape)}.{' '}
+              </>
+            )}
+            Lock the jam nuts and stripe it.
+          </p>
+          <PreloadNote />
+        </>
+      )}
+      {several && <p className="hint">Solved together: in this order each step leaves the next as said.</p>}
+      {todo.map((step, i) => (
+        <Step key={step.task} step={step} number={several ? i + 1 : null} found={found} />
+      ))}
+      {wedge !== null && (
+        <p>
+          <b>Pinion:</b> no bar sets it here. Wedges under the spring seats, or clocking the housing in its
+          brackets: <b>{formatDegrees(Math.abs(wedge))}</b> nose {wedge > 0 ? 'down' : 'up'}.
+        </p>
+      )}
+      {!done && centring.length > 0 && <HowToTurn job={job} bars={bars} />}
+      <Readouts>
+        {centring.map((bar, i) => (
+          <Readout
+            key={bar.id}
+            name={`${centring.length > 1 ? capital(bar.name) : 'Bar'} now, eye to eye`}
+            id={i === 0 ? 'lengthNow' : undefined}
+          >
+            <Frac mm={bar.lengthNow} tape={tape} unit />
+          </Readout>
+        ))}
+        {!done &&
+          centring.map((bar, i) => (
+            <Readout
+              key={bar.id}
+              name={`${centring.length > 1 ? capital(bar.name) : 'Bar'} should be`}
+              id={i === 0 ? 'lengthWanted' : undefined}
+            >
+              <Frac mm={bar.lengthWanted} tape={tape} unit />
+            </Readout>
+          ))}
+        {tiltAfter !== null && (
+          <Readout name="Tilt of the bar then" id="tiltAfter">
+            {Math.abs(tiltAfter) < 0.05
+              ? 'level'
+              : `${formatDegrees(Math.abs(tiltAfter))} up to the ${tiltAfter > 0 ? 'frame' : 'axle'}`}
+          </Readout>
+        )}
+        {thread && (
+          <Readout name="Thread in the tube then, frame · axle">
+            <Frac mm={thread.engagement.frame} tape={tape} /> ·{' '}
+            <Frac mm={thread.engagement.axle} tape={tape} unit />
+          </Readout>
+        )}
+      </Readouts>
+      {thread && !thread.holds && (
+        <p className="field-problem" role="alert">
+          {(bars.find((b) => b.id === (job.cut.member ?? centring[0]?.id))?.mm ?? 0) > 0
+            ? `Do not: that leaves less than ${formatLength(thread.limit, tape)} of thread in the tube. Make a longer tube, or move a bracket.`
+            : 'The ends are wound home before that. Make a shorter tube, or move a bracket.'}
+        </p>
+      )}
+      {!done && steps.length > 0 && (
+        <TurnedForm key={`${job.ride.rounds.length}:${bars.map((b) => advised(b)).join()}`} steps={steps} />
+      )}
+    </div>
+  );
+}
+
+function Step({ step, number, found }: { step: SettingStep; number: number | null; found: Setting }) {
+  const { tape } = useJob();
+  return (
+    <section className="ride-step" data-task={step.task}>
+      {number !== null && (
+        <h3>
+          {number}. {TASK_WORDS[step.task]}
+        </h3>
+      )}
+      <h2 data-readout={step.task === 'centre' ? 'turns' : `turns-${step.task}`}>
+        {step.bars.map((bar) => (
+          <span key={bar.id} className="turn-line">
+            {step.bars.length > 1 || step.task !== 'centre' ? `${bar.name}: ` : ''}
+            {sayWork(bar, tape, step.bars.length === 1 && step.task === 'centre')}
+          </span>
+        ))}
+      </h2>
+      {step.task === 'centre' && found.now.offset !== null && (
+        <p>
+          The axle sits <b>{sayLength(Math.abs(found.now.offset), tape)}</b> too far{' '}
+          {found.now.offset > 0 ? 'left' : 'right'}; it must move to the{' '}
+          {found.now.offset > 0 ? 'right' : 'left'}.
+        </p>
+      )}
+      <p className="hint">After it: {sayStanding(step.after, tape)}.</p>
+    </section>
+  );
+}
+
+/** What is done to one bar, in the words of its kind. */
+function sayWork(bar: BarTurn, tape: Tape, capitals: boolean): string {
+  const [longer, shorter] =
+    bar.kind === 'pin'
+      ? ['raise', 'lower']
+      : bar.kind === 'arm'
+        ? ['forward', 'back']
+        : ['lengthen', 'shorten'];
+  const word = bar.mm > 0 ? longer! : shorter!;
+  const verb = capitals ? capital(word) : word;
+  if (bar.turns !== null) return `${verb}: ${sayTurns(bar.turns)}`;
+  const by = sayLength(Math.abs(bar.mm), tape);
+  if (bar.kind === 'arm') return `move its front bracket ${by} ${word}`;
+  if (bar.kind === 'pin') return `${verb} it ${by}, by shims`;
+  return `${verb} by ${by}: ${bar.mm > 0 ? 'piece in a longer tube' : 'cut that out of the tube'}, or move its bracket that far ${bar.mm > 0 ? 'away from' : 'towards'} the other end`;
+}
+
+/** Less than half a sixteenth is nothing, mm. */
+const UNSEEN = 0.8;
+
+function sayStanding({ offset, ahead, pinion }: Standing, tape: Tape): string {
+  const parts = [
+    offset === null
+      ? null
+      : Math.abs(offset) < UNSEEN
+        ? 'in the middle'
+        : `${sayLength(Math.abs(offset), tape)} ${offset > 0 ? 'left' : 'right'} of the middle`,
+    ahead === null
+      ? null
+      : Math.abs(ahead) < UNSEEN
+        ? 'square'
+        : `${sayLength(Math.abs(ahead), tape)} ${ahead > 0 ? 'left' : 'right'} ahead`,
+    pinion === null ? null : `pinion ${formatDegrees(Math.abs(pinion))} ${pinion >= 0 ? 'down' : 'up'}`,
+  ];
+  return parts.filter(Boolean).join(', ');
+}
+
+function HowToTurn({ job, bars }: { job: Job; bars: BarTurn[] }) {
+  const styles = new Set(bars.filter((b) => b.turns !== null).map((b) => b.adjuster.style));
+  const rightHandEnd = job.cut.leftHandEnd === 'frame' ? 'axle' : 'frame';
+  const one = bars.length === 1;
+  const longer = bars[0]!.mm > 0;
+  return (
+    <>
+      {styles.has('tube') && (
+        <p>
+          Loosen both jam nuts. Stand at the {rightHandEnd} end, which has the right-hand thread, look along
+          the bar, and turn the tube{' '}
+          {one ? (longer ? 'clockwise' : 'anticlockwise') : 'clockwise to lengthen, anticlockwise to shorten'}
+          .
+        </p>
+      )}
+      {styles.has('end') && (
+        <p>
+          A bar with one threaded end: take that end off its bolt, wind it out to lengthen, in to shorten, by
+          half turns, so that its hole comes back square.
+        </p>
+      )}
+    </>
+  );
+}
+
+function PreloadNote() {
+  const job = useJob();
+  const preload = preloadOf(job);
+  if (!preload) return null;
+  return (
+    <p>
+      The leaves hold the axle sideways too, so a bar that carries nothing at rest knocks. Give it{' '}
+      {sayTurns(preload.turns)} more: that draws the axle {preload.mm.toFixed(1)} mm and loads the bar with
+      about {sayForce(preload.force, job.tape)}. No more, or it fights them.
+    </p>
+  );
+}
+
+/** Turns to the step that the bar can be set in. */
+function advised({ turns, adjuster }: BarTurn): number {
+  const step = stepOf(adjuster);
+  return turns === null ? 0 : Math.round(turns / step) * step;
+}
+
+/** Closes the round with what was really turned, which need not be what was advised. */
+function TurnedForm({ steps }: { steps: SettingStep[] }) {
+  const centring = steps.find((s) => s.task === 'centre')?.bars ?? [];
+  const first = centring[0];
+  // A pair that centres is turned alike; every other bar is its own.
+  const own = steps.filter((s) => s.task !== 'centre').flatMap((s) => s.bars);
+  const lines = [...(first ? [first] : []), ...own].filter((b) => b.turns !== null);
+  const [turned, setTurned] = useState<Record<string, number>>(() =>
+    Object.fromEntries(lines.map((b) => [keyOf(b), advised(b)])),
+  );
+  function keyOf(b: BarTurn) {
+    return b === first ? 'first' : b.id;
+  }
+  function close() {
+    edit((j) => {
+      const { gaps, fender } = j.ride;
+      const { first: main = 0, ...others } = turned;
+      const round = {
+        at: new Date().toISOString(),
+        left: gaps.left ?? fender.right ?? 0,
+        right: gaps.right ?? fender.left ?? 0,
+        turned: main,
+        ...(Object.values(others).some((n) => n !== 0) && { others }),
+      };
+      return {
+        ...j,
+        ride: { ...j.ride, gaps: {}, fender: {}, read: {}, rounds: [...j.ride.rounds, round] },
+      };
+    });
+  }
+  return (
+    <div className="turned-lines">
+      {lines.map((bar) => {
+        const key = keyOf(bar);
+        const turns = turned[key] ?? 0;
+        const step = stepOf(bar.adjuster);
+        const by = (n: number) => setTurned({ ...turned, [key]: turns + n });
+        return (
+          <div className="turned" key={key}>
+            <span>{lines.length > 1 ? `${capital(bar.name)}: I turned it` : 'I turned it'}</span>
+            <Button
+              aria-label={step === 0.5 ? 'Half a turn less' : 'An eighth of a turn less'}
+              onClick={() => by(-step)}
+            >
+              −
+            </Button>
+            <b aria-live="polite">{turnsLabel(turns)}</b>
+            <Button
+              aria-label={step === 0.5 ? 'Half a turn more' : 'An eighth of a turn more'}
+              onClick={() => by(step)}
+            >
+              +
+            </Button>
+          </div>
+        );
+      })}
+      <Button type="primary" onClick={close}>
+        Done: roll it, measure again
+      </Button>
+    </div>
+  );
+}
+
+function turnsLabel(turns: number): string {
+  if (turns === 0) return 'not at all';
+  return `${sayTurns(turns)} ${turns > 0 ? 'longer' : 'shorter'}`;
+}
+
+const capital = (text: string) => `${text[0]!.toUpperCase()}${text.slice(1)}`;

@@ -1,0 +1,155 @@
+'use client';
+import type { Job } from '@/core/job/schema';
+import { SIDES } from '@/core/measure/quantities';
+import { BELIEFS, type Belief } from '@/core/ride/adjusters';
+import { onGround, wantedPinion } from '@/core/ride/onGround';
+import { edit, enter, useJob } from '@/store/jobStore';
+import { LengthField } from '@/ui/LengthField';
+import { QuantityField } from '@/ui/QuantityField';
+import { Within } from '@/ui/Within';
+
+type Ride = Job['ride'];
+const put = (field: string, typed: string, change: (ride: Ride) => Partial<Ride>) =>
+  enter(field, typed, (j) => ({ ...j, ride: { ...j.ride, ...change(j.ride) } }));
+
+const BELIEF_WORDS: Record<Belief, string> = { frame: 'the frame', fender: 'the fenders' };
+const NOSE = ['down', 'up'] as const;
+
+/** What is read on the ground: the gaps, and if wanted squareness and pinion. */
+export function GroundReadings() {
+  const job = useJob();
+  const { gaps, fender, tolerance, believe, read } = job.ride;
+  const { offset, ahead, byFrame, byFender } = onGround(job);
+  const more = Object.keys(read).length > 0 || fender.left !== undefined || fender.right !== undefined;
+  return (
+    <>
+      <div className="gaps">
+        {SIDES.map((side) => (
+          <LengthField
+            key={side}
+            field={`ride/${side}`}
+            label={`Tyre to frame, ${side}`}
+            showLabel
+            mm={gaps[side] ?? null}
+            least={0}
+            most={700}
+            placeholder="measure"
+            onEnter={(mm, typed) => put(`ride/${side}`, typed, (r) => ({ gaps: { ...r.gaps, [side]: mm } }))}
+          />
+        ))}
+        <LengthField
+          field="ride/tolerance"
+          label="Good enough within"
+          showLabel
+          mm={tolerance}
+          least={0.2}
+          most={25}
+          onEnter={(mm, typed) => put('ride/tolerance', typed, () => ({ tolerance: mm }))}
+        />
+      </div>
+      <details className="approach" open={more || undefined}>
+        <summary>More to set: fenders, squareness, pinion</summary>
+        <div className="approach-body">
+          <div className="two-up">
+            {SIDES.map((side) => (
+              <LengthField
+                key={side}
+                field={`ride/fender.${side}`}
+                label={`Tyre to fender, ${side}`}
+                showLabel
+                mm={fender[side] ?? null}
+                least={0}
+                most={500}
+                placeholder="measure"
+                onEnter={(mm, typed) =>
+                  put(`ride/fender.${side}`, typed, (r) => ({ fender: { ...r.fender, [side]: mm } }))
+                }
+              />
+            ))}
+          </div>
+          {byFrame && byFender && (
+            <div className="finding-choice" role="group" aria-label="Which gap is believed">
+              {BELIEFS.map((b) => (
+                <button
+                  key={b}
+                  type="button"
+                  aria-pressed={believe === b}
+                  onClick={() => edit((j) => ({ ...j, ride: { ...j.ride, believe: b } }))}
+                >
+                  believe {BELIEF_WORDS[b]}
+                </button>
+              ))}
+            </div>
+          )}
+          <div className="two-up">
+            {SIDES.map((side) => (
+              <LengthField
+                key={side}
+                field={`ride/ahead.${side}`}
+                label={`Front hub to rear hub, ${side}`}
+                showLabel
+                mm={read[`ahead.${side}`] ?? null}
+                least={1000}
+                most={7000}
+                placeholder="measure"
+                onEnter={(mm, typed) =>
+                  put(`ride/ahead.${side}`, typed, (r) => ({ read: { ...r.read, [`ahead.${side}`]: mm } }))
+                }
+              />
+            ))}
+          </div>
+          <div className="two-up">
+            <QuantityField
+              field="ride/pinion"
+              label="Pinion reads, nose down"
+              showLabel
+              unit="angle"
+              least={-30}
+              most={30}
+              ways={NOSE}
+              value={read.pinion ?? null}
+              about={wantedPinion(job)}
+              placeholder="gauge"
+              onEnter={(deg, typed) =>
+                put('ride/pinion', typed, (r) => ({ read: { ...r.read, pinion: deg } }))
+              }
+            />
+            <QuantityField
+              field="ride/pinionWanted"
+              label="Pinion wanted, nose down"
+              showLabel
+              unit="angle"
+              least={-30}
+              most={30}
+              ways={NOSE}
+              value={wantedPinion(job)}
+              onEnter={(deg, typed) =>
+                put('ride/pinionWanted', typed, (r) => ({ wanted: { ...r.wanted, pinion: deg } }))
+              }
+            />
+          </div>
+          <p className="hint">
+            With two joints, 2 to 3 degrees nose down at rest is common, so that it comes level under power;
+            it depends on joints, wind-up and use.
+          </p>
+        </div>
+      </details>
+      {(offset || ahead) && (
+        <p className="ground-found" data-readout="ground">
+          {offset && (
+            <span>
+              Off the middle:{' '}
+              <Within {...offset} unit="length" tape={job.tape} ways={['to the left', 'to the right']} />
+            </span>
+          )}
+          {ahead && (
+            <span>
+              Out of square, at the tyre:{' '}
+              <Within {...ahead} unit="length" tape={job.tape} ways={['left ahead', 'right ahead']} />
+            </span>
+          )}
+        </p>
+      )}
+    </>
+  );
+}
