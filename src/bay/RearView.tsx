@@ -211,7 +211,7 @@ function RollCentre({ sheet, model, tape }: { sheet: Sheet; model: BayModel; tap
       <line className="track" x1={x} x2={x} y1={high} y2={low} />
       <circle cx={x} cy={y} r={6} />
       <path d={`M${x - 12},${y}H${x + 12}M${x},${y - 12}V${y + 12}`} />
-      <DimText x={x + 66} y={y - 25} mm={height} tape={tape} before="roll centre" />
+      <DimText x={x + 66} y={y + 27} mm={height} tape={tape} before="roll centre" />
     </g>
   );
 }

@@ -21,7 +21,9 @@ export type AsSet = {
   holds: boolean | null;
 };
 
-const PITCH = ['down to the front', 'up to the front'] as const;
+/** The same turn of the axle about its tube: at the rear the pinion's, at the front the caster, which counts the other way. */
+export const PINION = { label: 'Pinion', sign: 1, ways: ['nose down', 'nose up'] } as const;
+export const CASTER = { label: 'Caster', sign: -1, ways: ['back at the top', 'forward at the top'] } as const;
 
 /** The car as set on the ground, against its design. Only what was read appears, and every bar that has been wound. */
 export function asSet(job: Job): AsSet[] {
@@ -57,13 +59,15 @@ export function asSet(job: Job): AsSet[] {
     ground.ahead,
     SQUARE_TOLERANCE,
   );
+  const pitch = wantedPinion(job);
+  if (pitch !== null) {
+    const facts = job.rig.end === 'front' ? CASTER : PINION;
+    const read = ground.pinion && { ...ground.pinion, value: facts.sign * ground.pinion.value };
+    const { label, ways } = facts;
+    line({ id: 'pinion', label, unit: 'angle', ways, designed: facts.sign * pitch }, read, PINION_TOLERANCE);
+  }
   line(
-    { id: 'pinion', label: 'Pinion', unit: 'angle', ways: PITCH, designed: wantedPinion(job) },
-    ground.pinion,
-    PINION_TOLERANCE,
-  );
-  line(
-    { id: 'toe', label: 'Toe', unit: 'length', ways: ['in', 'out'], designed: wantedToe(job) },
+    { id: 'toe', label: 'Toe', unit: 'length', ways: ['toe-in', 'toe-out'], designed: wantedToe(job) },
     ground.toe,
     TOE_TOLERANCE,
   );

@@ -1,6 +1,5 @@
 import type { Job } from '@/core/job/schema';
 import { COVERAGE, estimate, propagate, type Estimate } from '@/core/measure/uncertainty';
-import { measured } from '@/core/measure/readings';
 
 /** The axle as it stands on the ground, as far as it was read. */
 export type OnGround = {
@@ -53,6 +52,6 @@ export const disagree = ({ bodyOnFrame }: OnGround): boolean =>
 /** Toe as the angle between the two wheels, degrees, from what they are apart across a tyre. */
 export const toeAngle = (toe: number, tire: number): number => (Math.atan(toe / tire) * 180) / Math.PI;
 
-/** Pinion angle to set: as wished, or as the drawing has it. Degrees, nose down positive. */
-export const wantedPinion = (job: Job): number =>
-  job.ride.wanted.pinion ?? job.rig.driveshaft?.pinionAngleDeg ?? measured(job.readings, 'pinionAngle').value;
+/** Pinion angle to set: as wished, or as the drawing has it; null where neither says. Degrees, nose down positive. */
+export const wantedPinion = (job: Job): number | null =>
+  job.ride.wanted.pinion ?? job.rig.driveshaft?.pinionAngleDeg ?? null;

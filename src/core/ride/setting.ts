@@ -85,23 +85,24 @@ export const turnsSoFar = (job: Job): number => {
 export function settingOf(job: Job): Setting | null {
   const ground = onGround(job);
   const levers = leversOf(job.rig);
+  const target = wantedPinion(job);
   const now: Standing = {
     offset: ground.offset?.value ?? null,
     ahead: ground.ahead?.value ?? null,
     pinion: ground.pinion?.value ?? null,
   };
-  const wish = { square: now.ahead, pinion: now.pinion, centre: now.offset };
+  const asked = target === null ? null : now.pinion;
+  const wish = { square: now.ahead, pinion: asked, centre: now.offset };
   const tasks = TASKS.filter((task) => wish[task] !== null && levers[task].length > 0);
-  const wedged = now.pinion !== null && levers.pinion.length === 0;
+  const wedged = asked !== null && levers.pinion.length === 0;
   if (tasks.length === 0 && !wedged) return null;
 
   const car = new Car(job);
   const start = car.standing(job, []);
-  const target = wantedPinion(job);
   const missing: Record<Task, number> = {
     centre: -(now.offset ?? 0),
     square: -(now.ahead ?? 0),
-    pinion: now.pinion === null ? 0 : target - now.pinion,
+    pinion: short(target, now.pinion) ?? 0,
   };
   const lengths = solveTogether(car, job, tasks, levers, start, missing);
 
@@ -127,14 +128,21 @@ export function settingOf(job: Job): Setting | null {
   return {
     now,
     steps,
-    wedge: wedged && Math.abs(target - last.pinion!) > PINION_TOLERANCE ? target - last.pinion! : null,
+    wedge: wedged ? beyond(short(target, last.pinion), PINION_TOLERANCE) : null,
     centred: now.offset === null || Math.abs(now.offset) <= job.ride.tolerance + 1e-6,
     square: now.ahead === null || Math.abs(now.ahead) <= SQUARE_TOLERANCE + 1e-6,
-    pinionSet: now.pinion === null || Math.abs(target - now.pinion) <= PINION_TOLERANCE + 1e-9,
+    pinionSet: beyond(short(target, now.pinion), PINION_TOLERANCE) === null,
     thread: threadAfter(job, steps),
     tiltAfter: tiltAfter(job, steps),
   };
 }
+
+const short = (wanted: number | null, read: number | null): number | null =>
+  wanted === null || read === null ? null : wanted - read;
+
+/** What is missing where that is more than is good enough; else null. */
+const beyond = (missing: number | null, tolerance: number): number | null =>
+  missing !== null && Math.abs(missing) > tolerance + 1e-9 ? missing : null;
 
 /** Where the solver puts the axle: left, mm; left wheel ahead over the track, mm; pitch, degrees. */
 type Place = { y: number; ahead: number; pitch: number };
@@ -186,11 +194,11 @@ function solveTogether(
       job,
       tasks.map((task, i) => [levers[task], x[i]!]),
     );
-  const short = (place: Place) => tasks.map((t) => start[KEYS[t]] + missing[t] - place[KEYS[t]]);
+  const away = (place: Place) => tasks.map((t) => start[KEYS[t]] + missing[t] - place[KEYS[t]]);
   let x = tasks.map(() => 0);
   for (let step = 0; step < STEPS; step++) {
     const here = at(x);
-    const error = short(here);
+    const error = away(here);
     if (Math.max(0, ...error.map(Math.abs)) < CLOSE) return x;
     const columns = tasks.map((_, k) => {
       const there = at(x.with(k, x[k]! + 1));

@@ -7,7 +7,8 @@ import { memberName } from '@/core/layouts/names';
 import { describeBar } from '@/core/locate/lateralBar';
 import { HANDS, isCheckedIn, partsChecks, usualParts, type Hand, type Part } from '@/core/measure/parts';
 import { linksOf } from '@/core/rig/members';
-import { edit, useJob } from '@/store/jobStore';
+import { sayLength } from '@/core/units/format';
+import { edit, useJob, useJobPart } from '@/store/jobStore';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';
 import { Verdicts } from '@/ui/Verdicts';
@@ -64,6 +65,7 @@ export function PartsPart() {
 function Line({ part }: { part: Part }) {
   const set = (to: Partial<Part>) =>
     change((list) => list.map((p) => (p.id === part.id ? { ...p, ...to } : p)));
+  const tape = useJobPart((j) => j.tape);
   const field = `part/${part.id}`;
   return (
     <li data-part={part.id} className={isCheckedIn(part) ? 'in' : ''}>
@@ -114,7 +116,7 @@ function Line({ part }: { part: Part }) {
         {part.length !== undefined && (
           <LengthField
             field={`${field}/length`}
-            label="Length here"
+            label={`Length here, ${sayLength(part.length, tape)} wanted`}
             showLabel
             mm={part.lengthSeen ?? null}
             least={0}

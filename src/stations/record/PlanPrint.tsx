@@ -13,15 +13,17 @@ export function PlanPrint({ plan }: { plan: Step[] }) {
     <section className="print-only plan-print">
       <h2>{job.name}: measuring plan</h2>
       <ol>
-        {plan.map((step) => (
+        {plan.map((step, i) => (
           <li key={step.key}>
-            <MeasureDrawing job={job} spot={step.key} width={210} height={120} />
+            <MeasureDrawing job={job} spot={step.key} width={210} height={130} />
             <div>
-              <b>{spotName(step)}</b>
+              <b>
+                {i + 1}. {spotName(step)}
+              </b>
               <p>
                 {step.how} ({TOOLS[step.tool].name})
               </p>
-              <p className="write-on">1 __________ 2 __________ 3 __________</p>
+              <p className="write-on">______ &nbsp; ______ &nbsp; ______</p>
             </div>
           </li>
         ))}

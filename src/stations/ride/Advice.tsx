@@ -2,6 +2,7 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import type { Job } from '@/core/job/schema';
+import { CASTER, PINION } from '@/core/ride/asSet';
 import { stepOf } from '@/core/ride/adjusters';
 import type { Task } from '@/core/ride/lever';
 import { preloadOf } from '@/core/ride/preload';
@@ -14,11 +15,12 @@ import { edit, useJob } from '@/store/jobStore';
 import { Readout, Readouts } from '@/ui/Card';
 import { Frac } from '@/ui/Frac';
 
-const TASK_WORDS: Record<Task, string> = {
-  square: 'Square the axle',
-  pinion: 'Set the pinion',
-  centre: 'Centre the axle',
-};
+const taskWords = (task: Task, { rig }: Job): string =>
+  ({
+    square: 'Square the axle',
+    pinion: rig.end === 'front' ? 'Set the caster' : 'Set the pinion',
+    centre: 'Centre the axle',
+  })[task];
 
 /** What to turn, in order, how far and which way; what each step leaves; and the round closed with what was really turned. */
 export function Advice({ found }: { found: Setting }) {
@@ -107,12 +109,13 @@ export function Advice({ found }: { found: Setting }) {
 }
 
 function Step({ step, number, found }: { step: SettingStep; number: number | null; found: Setting }) {
-  const { tape } = useJob();
+  const job = useJob();
+  const { tape } = job;
   return (
     <section className="ride-step" data-task={step.task}>
       {number !== null && (
         <h3>
-          {number}. {TASK_WORDS[step.task]}
+          {number}. {taskWords(step.task, job)}
         </h3>
       )}
       <h2 data-readout={step.task === 'centre' ? 'turns' : `turns-${step.task}`}>
@@ -130,7 +133,7 @@ function Step({ step, number, found }: { step: SettingStep; number: number | nul
           {found.now.offset > 0 ? 'right' : 'left'}.
         </p>
       )}
-      <p className="hint">After it: {sayStanding(step.after, tape)}.</p>
+      <p className="hint">After it: {sayStanding(step.after, job)}.</p>
     </section>
   );
 }
@@ -155,7 +158,8 @@ function sayWork(bar: BarTurn, tape: Tape, capitals: boolean): string {
 /** Less than half a sixteenth is nothing, mm. */
 const UNSEEN = 0.8;
 
-function sayStanding({ offset, ahead, pinion }: Standing, tape: Tape): string {
+function sayStanding({ offset, ahead, pinion }: Standing, { tape, rig }: Job): string {
+  const { label, sign, ways } = rig.end === 'front' ? CASTER : PINION;
   const parts = [
     offset === null
       ? null
@@ -167,7 +171,9 @@ function sayStanding({ offset, ahead, pinion }: Standing, tape: Tape): string {
       : Math.abs(ahead) < UNSEEN
         ? 'square'
         : `${sayLength(Math.abs(ahead), tape)} ${ahead > 0 ? 'left' : 'right'} ahead`,
-    pinion === null ? null : `pinion ${formatDegrees(Math.abs(pinion))} ${pinion >= 0 ? 'down' : 'up'}`,
+    pinion === null
+      ? null
+      : `${label.toLowerCase()} ${formatDegrees(Math.abs(pinion))} ${ways[sign * pinion >= 0 ? 0 : 1]}`,
   ];
   return parts.filter(Boolean).join(', ');
 }

@@ -64,7 +64,7 @@ export function Front() {
       <Readouts>
         {toe && (
           <Readout name="Toe" id="toe">
-            <Within {...toe} unit="length" tape={job.tape} ways={['in', 'out']} /> (
+            <Within {...toe} unit="length" tape={job.tape} ways={['toe-in', 'toe-out']} /> (
             {formatDegrees(toeAngle(toe.value, 2 * job.rig.tireRadius), 2)})
           </Readout>
         )}

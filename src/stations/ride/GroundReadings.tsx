@@ -1,6 +1,7 @@
 'use client';
 import type { Job } from '@/core/job/schema';
 import { SIDES } from '@/core/measure/quantities';
+import { CASTER, PINION } from '@/core/ride/asSet';
 import { BELIEFS, type Belief } from '@/core/ride/adjusters';
 import { onGround, wantedPinion } from '@/core/ride/onGround';
 import { edit, enter, useJob } from '@/store/jobStore';
@@ -13,7 +14,6 @@ const put = (field: string, typed: string, change: (ride: Ride) => Partial<Ride>
   enter(field, typed, (j) => ({ ...j, ride: { ...j.ride, ...change(j.ride) } }));
 
 const BELIEF_WORDS: Record<Belief, string> = { frame: 'the frame', fender: 'the fenders' };
-const NOSE = ['down', 'up'] as const;
 
 /** What is read on the ground: the gaps, and if wanted squareness and pinion. */
 export function GroundReadings() {
@@ -48,7 +48,7 @@ export function GroundReadings() {
         />
       </div>
       <details className="approach" open={more || undefined}>
-        <summary>More to set: fenders, squareness, pinion</summary>
+        <summary>More to set: fenders, squareness, {job.rig.end === 'front' ? 'caster' : 'pinion'}</summary>
         <div className="approach-body">
           <div className="two-up">
             {SIDES.map((side) => (
@@ -98,40 +98,7 @@ export function GroundReadings() {
               />
             ))}
           </div>
-          <div className="two-up">
-            <QuantityField
-              field="ride/pinion"
-              label="Pinion reads, nose down"
-              showLabel
-              unit="angle"
-              least={-30}
-              most={30}
-              ways={NOSE}
-              value={read.pinion ?? null}
-              about={wantedPinion(job)}
-              placeholder="gauge"
-              onEnter={(deg, typed) =>
-                put('ride/pinion', typed, (r) => ({ read: { ...r.read, pinion: deg } }))
-              }
-            />
-            <QuantityField
-              field="ride/pinionWanted"
-              label="Pinion wanted, nose down"
-              showLabel
-              unit="angle"
-              least={-30}
-              most={30}
-              ways={NOSE}
-              value={wantedPinion(job)}
-              onEnter={(deg, typed) =>
-                put('ride/pinionWanted', typed, (r) => ({ wanted: { ...r.wanted, pinion: deg } }))
-              }
-            />
-          </div>
-          <p className="hint">
-            With two joints, 2 to 3 degrees nose down at rest is common, so that it comes level under power;
-            it depends on joints, wind-up and use.
-          </p>
+          <Pitch />
         </div>
       </details>
       {(offset || ahead) && (
@@ -150,6 +117,50 @@ export function GroundReadings() {
           )}
         </p>
       )}
+    </>
+  );
+}
+
+const HINTS = {
+  front:
+    'Both tops alike. More caster steers straighter and heavier; set it with the car at its ride height.',
+  rear: 'With two joints, 2 to 3 degrees nose down at rest is common, so that it comes level under power; it depends on joints, wind-up and use.',
+};
+
+/** The axle turned about its own tube: the pinion's angle at the rear, caster at the front. */
+function Pitch() {
+  const job = useJob();
+  const { read } = job.ride;
+  const { end } = job.rig;
+  const { label, sign, ways } = end === 'front' ? CASTER : PINION;
+  const shown = (pitch: number | null | undefined) => (pitch == null ? null : sign * pitch);
+  const shared = { unit: 'angle', least: -30, most: 30, ways, showLabel: true } as const;
+  return (
+    <>
+      <div className="two-up">
+        <QuantityField
+          {...shared}
+          field="ride/pinion"
+          label={`${label} reads, ${ways[0]}`}
+          value={shown(read.pinion)}
+          about={shown(wantedPinion(job)) ?? 0}
+          placeholder="gauge"
+          onEnter={(deg, typed) =>
+            put('ride/pinion', typed, (r) => ({ read: { ...r.read, pinion: sign * deg } }))
+          }
+        />
+        <QuantityField
+          {...shared}
+          field="ride/pinionWanted"
+          label={`${label} wanted, ${ways[0]}`}
+          value={shown(wantedPinion(job))}
+          placeholder="degrees"
+          onEnter={(deg, typed) =>
+            put('ride/pinionWanted', typed, (r) => ({ wanted: { ...r.wanted, pinion: sign * deg } }))
+          }
+        />
+      </div>
+      <p className="hint">{HINTS[end]}</p>
     </>
   );
 }
