@@ -2,6 +2,9 @@
  * Prints how fast the heavy parts of the core run on one core of this machine, and beside each layout the same work by a
  * Newton solve on a general matrix library (tests/support/independent.ts, on a coarser grid: it is slow).
  */
+import { trustOf } from '@/core/locate/trust';
+import { agreementOf } from '@/core/measure/network';
+import { demoJobs } from '@/store/demo';
 import { compileLinkage } from '@/core/kinematics/linkage';
 import { describePose, rideAttitude } from '@/core/kinematics/pose';
 import { PoseSolver } from '@/core/kinematics/solver';
@@ -80,6 +83,24 @@ function measureGrowth(rig: Rig): void {
   );
 }
 
+/** What the builder waits for while measuring: the fit of all readings of a car, and how far its results can be trusted. */
+function measureMeasuring(): void {
+  const [, car] = demoJobs();
+  const best = (work: () => unknown): number =>
+    Math.min(
+      ...Array.from({ length: REPEATS }, () => {
+        const start = performance.now();
+        work();
+        return performance.now() - start;
+      }),
+    );
+  const fit = best(() => agreementOf(car!.readings, car!.record.method));
+  console.log(
+    `fit of ${Object.keys(car!.readings).length} read places with one wrong among them: ${fit.toFixed(0)} ms; trust in its results: ${best(() => trustOf(car!)).toFixed(0)} ms`,
+  );
+}
+
 const names: Partial<Record<LayoutId, string>> = { 'three-link-panhard': 'three-link' };
 for (const id of LAYOUT_IDS) measure(names[id] ?? id, patternRig(id));
 measureGrowth(patternRig('three-link-panhard'));
+measureMeasuring();

@@ -1,27 +1,40 @@
 /** Takes the pictures of docs/screenshots from the demo data: `npx tsx scripts/screenshots.ts`, after a build. */
 import { writeFileSync } from 'node:fs';
-import { By } from 'selenium-webdriver';
+import { By, Key } from 'selenium-webdriver';
+import { spotAt, spotName } from '../src/core/measure/quantities';
 import { Hands, serve } from '../tests/support/browser';
 
 type View = [name: string, station: number, title: string, width: number, height: number, job?: string];
 const VIEWS: View[] = [
   ['job', 1, 'The job', 1280, 800],
   ['record', 2, 'Record', 1280, 800],
-  ['locate', 3, 'Panhard bar', 1280, 800],
-  ['locate-links', 3, 'Panhard bar', 1280, 800],
-  ['locate-room', 3, 'Panhard bar', 1280, 800],
-  ['locate-forces', 3, 'Panhard bar', 1280, 800],
-  ['locate-front', 3, 'Track bar', 1280, 800, 'demo-tinker'],
-  ['locate-map', 3, 'Panhard bar', 1280, 800],
-  ['cut', 4, 'Cut', 1280, 800],
-  ['weld', 5, 'Hold', 1280, 800],
-  ['ride', 6, 'Centre', 1280, 800],
-  ['locate-tablet', 3, 'Panhard bar', 820, 1180],
-  ['weld-tablet', 5, 'Hold', 820, 1180],
+  ['record-agree', 2, 'Record', 1280, 800, 'demo-pewter'],
+  ['record-found', 2, 'Record', 1280, 800],
+  ['record-tablet', 2, 'Record', 820, 1180],
+  ['place', 3, 'Hold the axle', 1280, 800],
+  ['locate', 4, 'Panhard bar', 1280, 800],
+  ['locate-links', 4, 'Panhard bar', 1280, 800],
+  ['locate-room', 4, 'Panhard bar', 1280, 800],
+  ['locate-forces', 4, 'Panhard bar', 1280, 800],
+  ['locate-front', 4, 'Track bar', 1280, 800, 'demo-tinker'],
+  ['locate-map', 4, 'Panhard bar', 1280, 800],
+  ['cut', 5, 'Cut', 1280, 800],
+  ['weld', 6, 'Hold', 1280, 800],
+  ['ride', 7, 'Centre', 1280, 800],
+  ['locate-tablet', 4, 'Panhard bar', 820, 1180],
+  ['weld-tablet', 6, 'Hold', 820, 1180],
 ];
 
 const part = async (hands: Hands, name: string): Promise<void> =>
   hands.click(await hands.driver.findElement(By.xpath(`//label[.//*[text()="${name}"]]`)));
+
+/** Goes to one reading of the plan by the finder, as a builder would. */
+async function reading(hands: Hands, key: string): Promise<void> {
+  await hands.keys('/');
+  await (await hands.find('[aria-label="What to find"]')).sendKeys(spotName(spotAt(key)!), Key.ENTER);
+  await hands.dialogGone();
+  await hands.find(`[data-step="${key}"]`);
+}
 
 /** What is done at a station before its picture, so that it shows something. */
 const BEFORE: Record<string, (hands: Hands) => Promise<void>> = {
@@ -38,9 +51,24 @@ const BEFORE: Record<string, (hands: Hands) => Promise<void>> = {
     await hands.driver.sleep(600);
     await hands.press('roll');
   },
+  record: (hands) => reading(hands, 'cab.diagonal.left'),
+  'record-agree': (hands) => part(hands, 'Agree? 3'),
+  'record-found': (hands) => part(hands, 'As found'),
+  'record-tablet': async (hands) => {
+    await reading(hands, 'tireRadius.left');
+    await hands.press('gauges');
+    await hands.click(await hands.field('reading/tireRadius.left'));
+    await hands.driver.sleep(2500);
+  },
+  place: async (hands) => {
+    await hands.type('place/held.left', '33 1/2');
+    await hands.type('place/held.right', '33 7/16');
+    await hands.driver.executeScript('document.querySelector(".bench-card").scrollTop = 0');
+  },
   ride: async (hands) => {
     await hands.type('ride/left', '5 1/2');
     await hands.type('ride/right', '5 1/8');
+    await hands.driver.executeScript('document.querySelector(".bench-card").scrollTop = 60');
   },
   'weld-tablet': async (hands) => {
     await hands.type('weld/level.frame', '14');

@@ -109,9 +109,10 @@ function squareCheck(job: Job): Verdict[] {
 }
 
 function parkedCheck(job: Job): Verdict[] {
+  if (job.place.parkedDrop === 0) return [];
   const parked = heightsOf(job).find((h) => h.id === 'parked')!;
   const bump = measured(job.readings, 'bump').value;
-  if (parked.lift <= bump + 1e-6 || job.place.parkedDrop === 0) return [];
+  if (parked.lift <= bump + 1e-6) return [];
   return [
     {
       id: 'parkedBeyondBump',
