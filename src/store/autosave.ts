@@ -2,7 +2,7 @@ import { liveQuery } from 'dexie';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/schema';
 import { db, type Drafts, type JobRow } from './db';
-import { useJobStore } from './jobStore';
+import { useDragged, useJobStore } from './jobStore';
 import { merged } from './merge';
 
 /** Long enough to keep the disk out of a drag, short enough that a pulled plug costs nothing. */
@@ -98,6 +98,8 @@ export function startAutosave(): () => void {
   takeUp(useJobStore.getState());
 
   const stop = useJobStore.subscribe((now, before) => {
+    // A gesture is one change: it is written when the hand lets go.
+    if (useDragged.getState().job) return;
     if (now.job === before.job && now.drafts === before.drafts) return;
     if (now.job?.id !== before.job?.id || before.job === null) takeUp(now);
     else if (now.job !== base?.job || now.drafts !== base?.drafts) void write();

@@ -92,9 +92,10 @@ export const stationStripeKey = (station: StationId): string => `station.${stati
 /** The stripe across a station on the tape. Weld's is drawn by its conditions: whole when both brackets are striped. */
 export function stationStripe(job: Job, station: StationId): StripeState {
   if (station === 'weld') return weldStripe(job);
-  const basis = stationBasis(job, station);
-  if (!basis) return { kind: 'none' };
-  return stripeState(job.stripes[stationStripeKey(station)], basis, job.tape);
+  const stripe = job.stripes[stationStripeKey(station)];
+  // Asked at every movement of a drag: what it rests on is only worked out where there is a stripe.
+  const basis = stripe && stationBasis(job, station);
+  return basis ? stripeState(stripe, basis, job.tape) : { kind: 'none' };
 }
 
 function weldStripe(job: Job): StripeState {
