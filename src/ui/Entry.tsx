@@ -1,6 +1,6 @@
 'use client';
 import { Input } from 'antd';
-import { useEffect, useId, useState, type ReactNode } from 'react';
+import { useEffect, useId, useImperativeHandle, useState, type ReactNode, type Ref } from 'react';
 import type { ToolName } from '@/core/measure/tools';
 import type { Unit } from '@/core/units/values';
 import { dropTarget, setTarget } from '@/store/instruments';
@@ -8,6 +8,9 @@ import { setDraft, useJobStore } from '@/store/jobStore';
 import './field.css';
 
 export type Read<T> = { ok: true; value: T; text: string } | { ok: false; message: string };
+
+/** What a pad beside the field can do with it. */
+export type EntryHandle = { enter: () => void };
 
 type Props<T> = {
   /** the value's own name: where its half-typed text is kept */
@@ -22,8 +25,9 @@ type Props<T> = {
   onNothing?: () => void;
   /** what a gauge would send here, and about how much of it */
   gauge?: { unit: Unit; about: number };
-  /** takes the focus when it appears */
-  first?: boolean;
+  handle?: Ref<EntryHandle>;
+  /** a pad of ours stands beside it: the device need not bring up its own */
+  padded?: boolean;
   placeholder?: string;
   showLabel?: boolean;
   /** stands beside the text */
@@ -42,7 +46,8 @@ export function Entry<T>({
   beside,
   onNothing,
   gauge,
-  first = false,
+  handle,
+  padded = false,
 }: Props<T>) {
   const draft = useJobStore((s) => s.drafts[field]);
   const [focused, setFocused] = useState(false);
@@ -83,6 +88,12 @@ export function Entry<T>({
     onEnter(result.value, result.text);
   }
 
+  function pressEnter() {
+    if (onNothing && (draft ?? shown).trim() === '') onNothing();
+    else enter();
+  }
+  useImperativeHandle(handle, () => ({ enter: pressEnter }));
+
   return (
     <div className="length-field">
       {showLabel && (
@@ -98,14 +109,13 @@ export function Entry<T>({
           aria-describedby={problem ? problemId : undefined}
           className="figure"
           autoComplete="off"
-          inputMode="text"
+          inputMode={padded ? 'none' : 'text'}
           enterKeyHint="done"
           spellCheck={false}
           maxLength={60}
           placeholder={placeholder}
           value={draft ?? shown}
           status={problem ? 'error' : ''}
-          autoFocus={first}
           onFocus={(e) => {
             if (gauge) setTarget({ field, label, ...gauge, take: takeFromGauge });
             setFocused(true);
@@ -120,10 +130,7 @@ export function Entry<T>({
             setFocused(false);
             enter();
           }}
-          onPressEnter={() => {
-            if (onNothing && (draft ?? shown).trim() === '') onNothing();
-            else enter();
-          }}
+          onPressEnter={pressEnter}
           onKeyDown={(e) => {
             if (e.key !== 'Escape') return;
             // Once to put back what was there, once more to let go of the field and have the keys of the shop again.

@@ -3,7 +3,8 @@ import type { ToolName } from '@/core/measure/tools';
 import { formatValue, parseValue, sayValue, unitWord, type Unit } from '@/core/units/values';
 import type { Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';
-import { Entry, type Read } from './Entry';
+import type { Ref } from 'react';
+import { Entry, type EntryHandle, type Read } from './Entry';
 
 export type Limits = { unit: Unit; least: number; most: number; ways?: readonly [string, string] };
 
@@ -39,7 +40,8 @@ type Props = Limits & {
   placeholder?: string;
   showLabel?: boolean;
   about?: number;
-  first?: boolean;
+  handle?: Ref<EntryHandle>;
+  padded?: boolean;
 };
 
 /** A length, an angle or a weight, typed or sent by a gauge. */

@@ -211,7 +211,7 @@ test('ride: gaps, squareness and pinion are set in one round, in order, and writ
   await hands.station(7, 'Centre the axle');
   await hands.type('ride/left', '5 1/2');
   await hands.type('ride/right', '5 1/8');
-  await open('More to set');
+  await open('More to read');
   await hands.type('ride/ahead.left', '112 1/4');
   await hands.type('ride/ahead.right', '112');
   await hands.type('ride/pinion', '-1.5');
@@ -220,7 +220,7 @@ test('ride: gaps, squareness and pinion are set in one round, in order, and writ
   expect(await hands.text('[data-as-set=pinion]')).toContain('not yet');
   await hands.press('Done: roll it, measure again');
   await hands.until(async () => (await hands.text('.rounds')).includes('lower link'));
-  await open('More to set');
+  await open('More to read');
   await hands.type('ride/left', '5 5/16');
   await hands.type('ride/right', '5 5/16');
   await hands.type('ride/ahead.left', '112 1/8');

@@ -28,6 +28,10 @@ const OFFSET_LIMIT = 1.6;
 /** What two honest readings of an angle or a weight may differ by: degrees, kg. */
 const HONEST = { angle: 0.3, weight: 3 };
 
+/** Whether repeats are farther apart than honest readings are. */
+export const isSpread = (spread: number, unit: Unit, tape: Tape): boolean =>
+  spread > honestSpread(unit, tape) + 1e-6;
+
 /** What a tape can be out by between two honest readings: two of its lines, and never less than 1/16 in. */
 function honestSpread(unit: Unit, tape: Tape): number {
   return unit === 'length' ? Math.max(2 * division(tape), 1.6) : HONEST[unit];
@@ -84,8 +88,8 @@ function spreadChecks(readings: Readings, tape: Tape): Verdict[] {
   return SPOTS.flatMap((spot): Verdict[] => {
     const { key, unit } = spot.quantity;
     const m = measured(readings, key, spot.side);
+    if (!isSpread(m.spread, unit, tape)) return [];
     const honest = honestSpread(unit, tape);
-    if (m.spread <= honest + 1e-6) return [];
     const odd = oddOneOut(readings[spot.key]);
     return [
       {

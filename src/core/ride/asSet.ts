@@ -1,5 +1,9 @@
 import { memberName } from '@/core/layouts/names';
 import type { Job } from '@/core/job/schema';
+import { SIDES } from '@/core/measure/quantities';
+import { bothSides, found } from '@/core/measure/readings';
+import type { Estimate } from '@/core/measure/uncertainty';
+import { drivingHeight } from '@/core/place/heights';
 import { linksOf } from '@/core/rig/members';
 import type { Unit } from '@/core/units/values';
 import { distance } from '@/core/vector';
@@ -17,6 +21,8 @@ export type AsSet = {
   unit: Unit;
   ways?: readonly [string, string];
   designed: number;
+  /** the same before anything was taken apart; null where it was not read */
+  found: number | null;
   /** within what is good enough; null where nothing is laid down */
   holds: boolean | null;
 };
@@ -25,58 +31,94 @@ export type AsSet = {
 export const PINION = { label: 'Pinion', sign: 1, ways: ['nose down', 'nose up'] } as const;
 export const CASTER = { label: 'Caster', sign: -1, ways: ['back at the top', 'forward at the top'] } as const;
 
-/** The car as set on the ground, against its design. Only what was read appears, and every bar that has been wound. */
+const OFF = { label: 'Axle off the middle', unit: 'length', ways: ['to the left', 'to the right'] } as const;
+const AHEAD = {
+  label: 'Out of square, at the tyre',
+  unit: 'length',
+  ways: ['left ahead', 'right ahead'],
+} as const;
+const TOE = { label: 'Toe', unit: 'length', ways: ['toe-in', 'toe-out'] } as const;
+
+type Line = Pick<AsSet, 'id' | 'label' | 'unit' | 'ways' | 'designed'> & {
+  read: Estimate | null;
+  found: number | null;
+  within: number;
+};
+
+/** The car as set on the ground, against its design and as it was found. Only what was read appears, and every bar that has been wound. */
 export function asSet(job: Job): AsSet[] {
   const ground = onGround(job);
-  const lines: AsSet[] = [];
-  const line = (
-    facts: Omit<AsSet, 'value' | 'u' | 'holds'>,
-    read: { value: number; u: number } | null,
-    within: number,
-  ) => {
-    if (!read) return;
-    lines.push({ ...facts, ...read, holds: Math.abs(read.value - facts.designed) <= within + 1e-6 });
-  };
-  line(
+  const { gapFrame, wheelbase, rideHeight } = foundBefore(job);
+  const lines: Line[] = [
     {
       id: 'offset',
-      label: 'Axle off the middle',
-      unit: 'length',
-      ways: ['to the left', 'to the right'],
+      ...OFF,
       designed: 0,
+      read: ground.offset,
+      found: half(gapFrame),
+      within: job.ride.tolerance,
     },
-    ground.offset,
-    job.ride.tolerance,
-  );
-  line(
     {
       id: 'ahead',
-      label: 'Out of square, at the tyre',
-      unit: 'length',
-      ways: ['left ahead', 'right ahead'],
+      ...AHEAD,
       designed: 0,
+      read: ground.ahead,
+      found: wheelbase && wheelbase.right.value - wheelbase.left.value,
+      within: SQUARE_TOLERANCE,
     },
-    ground.ahead,
-    SQUARE_TOLERANCE,
-  );
-  const pitch = wantedPinion(job);
-  if (pitch !== null) {
-    const facts = job.rig.end === 'front' ? CASTER : PINION;
-    const read = ground.pinion && { ...ground.pinion, value: facts.sign * ground.pinion.value };
-    const { label, ways } = facts;
-    line({ id: 'pinion', label, unit: 'angle', ways, designed: facts.sign * pitch }, read, PINION_TOLERANCE);
-  }
-  line(
-    { id: 'toe', label: 'Toe', unit: 'length', ways: ['toe-in', 'toe-out'], designed: wantedToe(job) },
-    ground.toe,
-    TOE_TOLERANCE,
-  );
-  return [...lines, ...barLines(job)];
+    ...pitchLine(job, ground.pinion),
+    { id: 'toe', ...TOE, designed: wantedToe(job), read: ground.toe, found: null, within: TOE_TOLERANCE },
+    ...SIDES.map((side): Line => ({
+      id: `height.${side}`,
+      label: `Ride height, ${side}`,
+      unit: 'length',
+      designed: drivingHeight(job),
+      read: ground.height[side],
+      found: rideHeight && rideHeight[side].value,
+      within: HEIGHT_TOLERANCE,
+    })),
+  ];
+  return [...lines.flatMap(judged), ...barLines(job)];
 }
+
+function judged({ read, within, ...line }: Line): AsSet[] {
+  if (!read) return [];
+  return [{ ...line, ...read, holds: Math.abs(read.value - line.designed) <= within + 1e-6 }];
+}
+
+function pitchLine(job: Job, read: Estimate | null): Line[] {
+  const wanted = wantedPinion(job);
+  if (wanted === null) return [];
+  const { label, sign, ways } = job.rig.end === 'front' ? CASTER : PINION;
+  const before = found(job.readings, 'pinionAngle');
+  return [
+    {
+      id: 'pinion',
+      label,
+      unit: 'angle',
+      ways,
+      designed: sign * wanted,
+      read: read && { ...read, value: sign * read.value },
+      found: before && sign * before.value,
+      within: PINION_TOLERANCE,
+    },
+  ];
+}
+
+const foundBefore = ({ readings }: Job) => ({
+  gapFrame: bothSides(readings, 'gapFrame'),
+  wheelbase: bothSides(readings, 'wheelbase'),
+  rideHeight: bothSides(readings, 'rideHeight'),
+});
+
+const half = (both: ReturnType<typeof bothSides>): number | null =>
+  both && (both.left.value - both.right.value) / 2;
 
 /** An eighth of an inch in is usual after any change of a front bar (common practice, no published source). */
 const USUAL_TOE = 3.175;
 const TOE_TOLERANCE = 1.6;
+/** Ride heights as wanted, within a quarter of an inch (common practice, no published source). */
+const HEIGHT_TOLERANCE = 6.35;
 export const wantedToe = (job: Job): number => job.ride.wanted.toe ?? USUAL_TOE;
 
 /** A bar's length as set is its design and the turns made: no tape comes into it. */
@@ -98,6 +140,7 @@ function barLines(job: Job): AsSet[] {
         u: 0,
         unit: 'length',
         designed,
+        found: null,
         holds: null,
       },
     ];

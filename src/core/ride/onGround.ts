@@ -1,3 +1,4 @@
+import type { Side } from '@/core/measure/quantities';
 import type { Job } from '@/core/job/schema';
 import { COVERAGE, estimate, propagate, type Estimate } from '@/core/measure/uncertainty';
 
@@ -14,6 +15,8 @@ export type OnGround = {
   pinion: Estimate | null;
   /** how far the body sits to the left on its frame, mm */
   bodyOnFrame: Estimate | null;
+  /** floor to frame above the axle, mm */
+  height: Record<Side, Estimate | null>;
   /** front axles: how much less the tyres are apart in front than behind, mm */
   toe: Estimate | null;
 };
@@ -34,6 +37,7 @@ export function onGround(job: Job): OnGround {
     read[a] === undefined || read[b] === undefined
       ? null
       : propagate([tape(read[a]), tape(read[b])], ([x, y]) => x! - y!);
+  const one = (key: string) => (read[key] === undefined ? null : tape(read[key]));
   return {
     byFrame,
     byFender,
@@ -41,6 +45,7 @@ export function onGround(job: Job): OnGround {
     ahead: difference('ahead.right', 'ahead.left'),
     pinion: read.pinion === undefined ? null : estimate([read.pinion], 'angle-gauge'),
     bodyOnFrame: byFrame && byFender && propagate([byFrame, byFender], ([f, b]) => f! - b!),
+    height: { left: one('height.left'), right: one('height.right') },
     toe: difference('toe.rear', 'toe.front'),
   };
 }

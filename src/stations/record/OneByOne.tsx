@@ -1,6 +1,6 @@
 'use client';
 import { Button } from 'antd';
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { MeasureDrawing } from '@/bay/MeasureDrawing';
 import type { Step } from '@/core/measure/plan';
 import { spotName, type Place } from '@/core/measure/quantities';
@@ -9,7 +9,8 @@ import { TOOLS, type ToolName } from '@/core/measure/tools';
 import { setDraft, useJob, useJobStore } from '@/store/jobStore';
 import { setWays, useWays } from '@/store/ways';
 import { Pad } from '@/ui/Pad';
-import { QuantityField, readWithin } from '@/ui/QuantityField';
+import type { EntryHandle } from '@/ui/Entry';
+import { QuantityField } from '@/ui/QuantityField';
 import { keepReading, limitsOf, readingField } from './reading';
 import { ReadingList } from './ReadingList';
 
@@ -77,6 +78,7 @@ function StepCard({ step, onNext, last }: { step: Step; onNext: () => void; last
   const limits = limitsOf(step);
   const count = (job.readings[step.key] ?? []).length;
   // What has been read stays in sight until the builder goes on.
+  const entry = useRef<EntryHandle>(null);
   const put = (value: number, typed: string, by?: ToolName) => {
     setWays({ readingAt: step.key });
     keepReading(step, value, typed, by);
@@ -85,14 +87,6 @@ function StepCard({ step, onNext, last }: { step: Step; onNext: () => void; last
 
   // The next reading is typed straight away; the drawing and the pad must stay in sight with it.
   useEffect(focus, [field]);
-
-  function keep() {
-    if (draft.trim() === '') return onNext();
-    const result = readWithin(draft, limits, job.tape);
-    if (!result.ok) return;
-    setDraft(field, null);
-    put(result.value, result.text);
-  }
 
   return (
     <div className="step">
@@ -116,6 +110,8 @@ function StepCard({ step, onNext, last }: { step: Step; onNext: () => void; last
             placeholder={count ? 'again?' : exampleOf(step)}
             onEnter={put}
             onNothing={onNext}
+            handle={entry}
+            padded
           />
           <Button onClick={onNext} disabled={last}>
             {count ? 'Next' : 'Skip'}
@@ -131,7 +127,7 @@ function StepCard({ step, onNext, last }: { step: Step; onNext: () => void; last
           tape={job.tape}
           text={draft}
           onText={(text) => setDraft(field, text === '' ? null : text)}
-          onEnter={keep}
+          onEnter={() => entry.current?.enter()}
           ways={quantity.ways}
         />
         <ReadingList spot={step} />

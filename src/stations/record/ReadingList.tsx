@@ -1,5 +1,6 @@
 'use client';
-import { measured } from '@/core/measure/readings';
+import { measured, oddOneOut } from '@/core/measure/readings';
+import { isSpread } from '@/core/measure/recordChecks';
 import type { Spot } from '@/core/measure/quantities';
 import { TOOLS } from '@/core/measure/tools';
 import { sayValue } from '@/core/units/values';
@@ -14,6 +15,7 @@ export function ReadingList({ spot }: { spot: Spot }) {
   const { unit, ways, key } = spot.quantity;
   const m = measured(readings, key, spot.side);
   if (list.length === 0) return null;
+  const odd = oddOneOut(list);
   return (
     <>
       <div className="reading-list">
@@ -35,6 +37,13 @@ export function ReadingList({ spot }: { spot: Spot }) {
         <p className="reading-mean">
           <Within value={m.value} u={m.u} unit={unit} tape={tape} ways={ways} />
           {m.count > 1 && <span>spread {sayValue(m.spread, unit, tape)}</span>}
+        </p>
+      )}
+      {isSpread(m.spread, unit, tape) && (
+        <p className="field-problem">
+          {odd
+            ? `${odd.typed} is the odd one: read again, or touch it to strike it.`
+            : 'Farther apart than one thing read twice: read a third time.'}
         </p>
       )}
     </>

@@ -7,7 +7,7 @@ import { stepOf } from '@/core/ride/adjusters';
 import type { Task } from '@/core/ride/lever';
 import { preloadOf } from '@/core/ride/preload';
 import type { BarTurn, Setting, SettingStep, Standing } from '@/core/ride/setting';
-import { formatDegrees, formatLength, sayLength } from '@/core/units/format';
+import { formatDecimal, formatDegrees, formatLength, sayLength } from '@/core/units/format';
 import { sayForce } from '@/core/units/force';
 import { sayTurns } from '@/core/units/turns';
 import type { Tape } from '@/core/units/tape';
@@ -210,8 +210,9 @@ function PreloadNote() {
   return (
     <p>
       The leaves hold the axle sideways too, so a bar that carries nothing at rest knocks. Give it{' '}
-      {sayTurns(preload.turns)} more: that draws the axle {preload.mm.toFixed(1)} mm and loads the bar with
-      about {sayForce(preload.force, job.tape)}. No more, or it fights them.
+      {sayTurns(preload.turns)} more: that draws the axle {formatDecimal(preload.mm, job.tape)}{' '}
+      {job.tape === 'mm' ? 'mm' : 'in'} and loads the bar with about {sayForce(preload.force, job.tape)}. No
+      more, or it fights them.
     </p>
   );
 }

@@ -1,5 +1,5 @@
 'use client';
-import { asSet } from '@/core/ride/asSet';
+import { asSet, type AsSet } from '@/core/ride/asSet';
 import { sayValue } from '@/core/units/values';
 import { useJob } from '@/store/jobStore';
 import { Within } from '@/ui/Within';
@@ -9,6 +9,8 @@ export function AsSetSheet() {
   const job = useJob();
   const lines = asSet(job);
   if (lines.length === 0) return null;
+  const say = (value: number, { unit, ways }: AsSet) =>
+    `${sayValue(ways ? Math.abs(value) : value, unit, job.tape)}${ways && Math.abs(value) > 0.05 ? ` ${ways[value > 0 ? 0 : 1]}` : ''}`;
   return (
     <section className="section">
       <h2>As set</h2>
@@ -18,6 +20,7 @@ export function AsSetSheet() {
             <th scope="col" />
             <th scope="col">as read</th>
             <th scope="col">designed</th>
+            <th scope="col">as found</th>
           </tr>
         </thead>
         <tbody>
@@ -28,7 +31,8 @@ export function AsSetSheet() {
                 <Within {...line} tape={job.tape} />
                 {line.holds !== null && <span className="hint"> {line.holds ? 'good' : 'not yet'}</span>}
               </td>
-              <td>{sayValue(line.designed, line.unit, job.tape)}</td>
+              <td>{say(line.designed, line)}</td>
+              <td>{line.found === null ? '–' : say(line.found, line)}</td>
             </tr>
           ))}
         </tbody>

@@ -48,7 +48,9 @@ export function GroundReadings() {
         />
       </div>
       <details className="approach" open={more || undefined}>
-        <summary>More to set: fenders, squareness, {job.rig.end === 'front' ? 'caster' : 'pinion'}</summary>
+        <summary>
+          More to read: fenders, squareness, height, {job.rig.end === 'front' ? 'caster' : 'pinion'}
+        </summary>
         <div className="approach-body">
           <div className="two-up">
             {SIDES.map((side) => (
@@ -94,6 +96,25 @@ export function GroundReadings() {
                 placeholder="measure"
                 onEnter={(mm, typed) =>
                   put(`ride/ahead.${side}`, typed, (r) => ({ read: { ...r.read, [`ahead.${side}`]: mm } }))
+                }
+              />
+            ))}
+          </div>
+          <div className="two-up">
+            {SIDES.map((side) => (
+              <LengthField
+                key={side}
+                field={`ride/height.${side}`}
+                label={`Floor to frame, ${side}`}
+                showLabel
+                mm={read[`height.${side}`] ?? null}
+                least={50}
+                most={1500}
+                placeholder="measure"
+                onEnter={(mm, typed) =>
+                  put(`ride/height.${side}`, typed, (r) => ({
+                    read: { ...r.read, [`height.${side}`]: mm },
+                  }))
                 }
               />
             ))}
