@@ -3,7 +3,7 @@
  * Newton solve on a general matrix library (tests/support/independent.ts, on a coarser grid: it is slow).
  */
 import { trustOf } from '@/core/locate/trust';
-import { agreementOf } from '@/core/measure/network';
+import { agreementOf } from '@/core/measure/agreement';
 import { demoJobs } from '@/store/demo';
 import { compileLinkage } from '@/core/kinematics/linkage';
 import { describePose, rideAttitude } from '@/core/kinematics/pose';

@@ -9,7 +9,7 @@ import { Entry, type EntryHandle, type Read } from './Entry';
 export type Limits = { unit: Unit; least: number; most: number; ways?: readonly [string, string] };
 
 /** Reads what was typed for a quantity and holds it against its limits. With ways, the text may end in either. */
-export function readWithin(text: string, limits: Limits, tape: Tape): Read<number> {
+function readWithin(text: string, limits: Limits, tape: Tape): Read<number> {
   const { unit, least, most, ways } = limits;
   const { bare, sign } = splitWays(text, ways);
   const parsed = parseValue(bare, unit, tape);

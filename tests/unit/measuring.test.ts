@@ -8,7 +8,7 @@ import { mergedReadings, readingsFromCsv, readingsToCsv } from '@/core/measure/c
 import type { Datum } from '@/core/measure/datums';
 import { floorOf } from '@/core/measure/floor';
 import { inspectionChecks } from '@/core/measure/inspection';
-import { agreementOf } from '@/core/measure/network';
+import { agreementOf } from '@/core/measure/agreement';
 import { partsChecks, usualParts, type Part } from '@/core/measure/parts';
 import { placementBy } from '@/core/measure/placement';
 import { planOf, stillNeeded, type Approach } from '@/core/measure/plan';

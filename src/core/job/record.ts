@@ -1,4 +1,4 @@
-import { agreementOf, type Agreement } from '@/core/measure/network';
+import { agreementOf, type Agreement } from '@/core/measure/agreement';
 import { slopeAlong } from '@/core/measure/floor';
 import type { Approach } from '@/core/measure/plan';
 import type { Spot } from '@/core/measure/quantities';

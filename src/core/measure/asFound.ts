@@ -1,4 +1,4 @@
-import type { Agreement } from './network';
+import type { Agreement } from './agreement';
 import type { Datum } from './datums';
 import { slopeAlong } from './floor';
 import { placementBy } from './placement';

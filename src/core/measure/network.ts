@@ -1,4 +1,4 @@
-import { adjust, type Adjustment, type Observation, type Residual } from './adjust';
+import type { Observation } from './adjust';
 import { DATUM_NAMES, DATUMS, type Datum } from './datums';
 import { slopeAlong } from './floor';
 import {
@@ -10,7 +10,6 @@ import {
   spotsOf,
   type QuantityKey,
   type Side,
-  type Spot,
 } from './quantities';
 import { found, measured, measuredAcross, type Readings } from './readings';
 
@@ -18,110 +17,147 @@ import { found, measured, measuredAcross, type Readings } from './readings';
 export const METHODS = ['t-square', 'plumb-bob'] as const;
 export type Method = (typeof METHODS)[number];
 
-/** Names of the parameters: places in plan of the axle's split marks and the datum points, and the car's own sizes. */
-type Parameters = Map<string, number>;
-
-type Network = {
-  names: Parameters;
+export type Network = {
+  /** where each parameter stands: places in plan of the axle's split marks and the datum points, and the car's own sizes */
+  names: Map<string, number>;
   start: number[];
   observations: Observation[];
 };
 
 export type Place2 = [along: number, across: number];
+type Of = Observation['of'];
+type Spot2 = (x: number[]) => Place2;
 
 /**
  * The equations between everything that was read: the rectangle of axle and datums in plan, the room between the tyres, and
  * the heights at each side. Only what was read takes part.
  */
-function networkOf(readings: Readings, method: Method): Network {
-  const names: Parameters = new Map();
-  const start: number[] = [];
-  const observations: Observation[] = [];
-  const parameter = (name: string, from: number): number => {
-    if (!names.has(name)) {
-      names.set(name, start.length);
-      start.push(from);
-    }
-    return names.get(name)!;
-  };
-  const size = (key: QuantityKey, side?: Side): number =>
-    parameter(readingKey(key, side), measured(readings, key, side).value);
-  const observe = (spot: Spot, of: Observation['of'], correction = 0): void => {
-    const m = found(readings, spot.quantity.key, spot.side);
-    if (m) observations.push({ key: spot.key, value: m.value + correction, u: m.u, of });
-  };
-  const observeAll = (key: QuantityKey, of: (side: Side) => Observation['of'], correction = 0): void => {
-    for (const spot of spotsOf(quantity(key))) {
-      if (found(readings, key, spot.side)) observe(spot, of(spot.side ?? 'left'), correction);
-    }
-  };
+export function networkOf(readings: Readings, method: Method): Network {
+  const equations = new Equations(readings);
+  planEquations(equations, method);
+  widthEquations(equations);
+  heightEquations(equations);
+  return equations.network();
+}
 
+/** Gathers parameters by name and one equation for each place that was read. */
+class Equations {
+  private readonly names = new Map<string, number>();
+  private readonly start: number[] = [];
+  private readonly observations = new Map<string, Observation>();
+
+  constructor(readonly readings: Readings) {}
+
+  parameter(name: string, from: number): number {
+    const known = this.names.get(name);
+    if (known !== undefined) return known;
+    this.names.set(name, this.start.length);
+    return this.start.push(from) - 1;
+  }
+
+  /** A size of the car that is read as it is: its own parameter. */
+  size(key: QuantityKey, side?: Side): number {
+    return this.parameter(readingKey(key, side), measured(this.readings, key, side).value);
+  }
+
+  place(name: string, side: Side, along: number, out: number): Spot2 {
+    const i = this.parameter(`${name}.${side}.along`, along);
+    const j = this.parameter(`${name}.${side}.across`, side === 'left' ? out : -out);
+    return (x) => [x[i]!, x[j]!];
+  }
+
+  /** What a quantity should read for given parameters, on each side where it was read. */
+  observe(key: QuantityKey, of: (side: Side) => Of, correction = 0): void {
+    for (const spot of spotsOf(quantity(key))) {
+      const m = found(this.readings, key, spot.side);
+      if (!m) continue;
+      const { value, u } = m;
+      this.observations.set(spot.key, {
+        key: spot.key,
+        value: value + correction,
+        u,
+        of: of(spot.side ?? 'left'),
+      });
+    }
+  }
+
+  network = (): Network => ({
+    names: this.names,
+    start: this.start,
+    observations: [...this.observations.values()],
+  });
+}
+
+function planEquations(equations: Equations, method: Method): void {
+  const { readings } = equations;
+  const tube = equations.size('tubeDiameter');
+  equations.observe('tubeDiameter', () => (x) => x[tube]!);
   const half = measured(readings, 'marksAcross').value / 2;
-  const axle = (side: Side) => point('axle', side, 0, half);
+  const axle = (side: Side) => equations.place('axle', side, 0, half);
   const datum = (d: Datum, side: Side) =>
-    point(
+    equations.place(
       d,
       side,
       DATUMS[d].way * startingDistance(readings, d),
       measured(readings, `${d}.across`).value / 2,
     );
-  function point(name: string, side: Side, along: number, out: number): (x: number[]) => Place2 {
-    const i = parameter(`${name}.${side}.along`, along);
-    const j = parameter(`${name}.${side}.across`, side === 'left' ? out : -out);
-    return (x) => [x[i]!, x[j]!];
-  }
-  const between =
-    (a: (x: number[]) => Place2, b: (x: number[]) => Place2) =>
-    (x: number[]): number => {
-      const [p, q] = [a(x), b(x)];
-      return Math.hypot(p[0] - q[0], p[1] - q[1]);
-    };
-
-  const tube = size('tubeDiameter');
-  observeAll('tubeDiameter', () => (x) => x[tube]!);
-
   for (const d of DATUM_NAMES.filter((name) => isRead(readings, name))) {
     const { way } = DATUMS[d];
     const lean = method === 'plumb-bob' ? way * leanOf(readings) : 0;
-    const out = (side: Side) => between(axle(side), datum(d, side));
     // Marks are made along the rail, a tube's radius either way of the axle.
-    observeAll(`${d}.front`, (side) => (x) => out(side)(x) - (way * x[tube]!) / 2, -lean);
-    observeAll(`${d}.rear`, (side) => (x) => out(side)(x) + (way * x[tube]!) / 2, -lean);
-    observeAll(`${d}.across`, () => between(datum(d, 'left'), datum(d, 'right')));
-    observeAll(`${d}.diagonal`, (side) => between(datum(d, side), axle(other(side))));
-    if (d !== 'holes') {
-      observeAll(`${d}.tie`, (side) => between(datum(d, side), datum('holes', side)));
-      observeAll(`${d}.cross`, (side) => between(datum(d, side), datum('holes', other(side))));
-    }
-    observeAll('marksAcross', () => between(axle('left'), axle('right')));
+    const mark =
+      (towards: 1 | -1) =>
+      (side: Side): Of => {
+        const middle = between(axle(side), datum(d, side));
+        return (x) => middle(x) - (towards * way * x[tube]!) / 2;
+      };
+    equations.observe(`${d}.front`, mark(1), -lean);
+    equations.observe(`${d}.rear`, mark(-1), -lean);
+    equations.observe(`${d}.across`, () => between(datum(d, 'left'), datum(d, 'right')));
+    equations.observe(`${d}.diagonal`, (side) => between(datum(d, side), axle(other(side))));
+    equations.observe('marksAcross', () => between(axle('left'), axle('right')));
+    if (d === 'holes') continue;
+    equations.observe(`${d}.tie`, (side) => between(datum(d, side), datum('holes', side)));
+    equations.observe(`${d}.cross`, (side) => between(datum(d, side), datum('holes', other(side))));
   }
+}
 
-  const [frame, tire] = [size('frameWidth'), size('tireWidth')];
-  const gaps = SIDES.map((side) => size('gapFrame', side));
-  const inside = (x: number[]) => x[frame]! + gaps.reduce((sum, g) => sum + x[g]!, 0);
-  observeAll('gapFrame', (side) => (x) => x[gaps[SIDES.indexOf(side)]!]!);
-  observeAll('frameWidth', () => (x) => x[frame]!);
-  observeAll('tireWidth', () => (x) => x[tire]!);
-  observeAll('insideTires', () => inside);
-  observeAll('track', () => (x) => inside(x) + x[tire]!);
+function widthEquations(equations: Equations): void {
+  const [frame, tire] = [equations.size('frameWidth'), equations.size('tireWidth')];
+  const [left, right] = SIDES.map((side) => equations.size('gapFrame', side)) as [number, number];
+  const inside: Of = (x) => x[left]! + x[frame]! + x[right]!;
+  equations.observe('gapFrame', (side) => (x) => x[side === 'left' ? left : right]!);
+  equations.observe('frameWidth', () => (x) => x[frame]!);
+  equations.observe('tireWidth', () => (x) => x[tire]!);
+  equations.observe('insideTires', () => inside);
+  equations.observe('track', () => (x) => inside(x) + x[tire]!);
+}
 
+function heightEquations(equations: Equations): void {
+  const tube = equations.size('tubeDiameter');
   for (const key of ['tireRadius', 'axleToFrame', 'hubToFender'] as const)
-    observeAll(key, (side) => {
-      const i = size(key, side);
+    equations.observe(key, (side) => {
+      const i = equations.size(key, side);
       return (x) => x[i]!;
     });
-  observeAll('rideHeight', (side) => {
-    const [radius, room] = [size('tireRadius', side), size('axleToFrame', side)];
+  equations.observe('rideHeight', (side) => {
+    const [radius, room] = [equations.size('tireRadius', side), equations.size('axleToFrame', side)];
     return (x) => x[radius]! + x[tube]! / 2 + x[room]!;
   });
-  observeAll('fenderHeight', (side) => {
-    const [radius, lip] = [size('tireRadius', side), size('hubToFender', side)];
+  equations.observe('fenderHeight', (side) => {
+    const [radius, lip] = [equations.size('tireRadius', side), equations.size('hubToFender', side)];
     return (x) => x[radius]! + x[lip]!;
   });
-  // A quantity shared by several datums stands once.
-  const once = [...new Map(observations.map((o) => [o.key, o])).values()];
-  return { names, start, observations: once };
 }
+
+const between =
+  (a: Spot2, b: Spot2): Of =>
+  (x) => {
+    const [p, q] = [a(x), b(x)];
+    return Math.hypot(p[0] - q[0], p[1] - q[1]);
+  };
+
+const other = (side: Side): Side => (side === 'left' ? 'right' : 'left');
 
 /** Whether anything was read from a datum. */
 const isRead = (readings: Readings, datum: Datum): boolean =>
@@ -132,8 +168,7 @@ const isRead = (readings: Readings, datum: Datum): boolean =>
 function startingDistance(readings: Readings, d: Datum): number {
   const { way } = DATUMS[d];
   const tube = measured(readings, 'tubeDiameter').value;
-  const front = measuredAcross(readings, `${d}.front`) + (way * tube) / 2;
-  return Math.max(tube, front);
+  return Math.max(tube, measuredAcross(readings, `${d}.front`) + (way * tube) / 2);
 }
 
 /**
@@ -143,63 +178,4 @@ function startingDistance(readings: Readings, d: Datum): number {
 function leanOf(readings: Readings): number {
   const slope = Math.tan((slopeAlong(readings) * Math.PI) / 180);
   return (measuredAcross(readings, 'rideHeight') - measuredAcross(readings, 'tireRadius')) * slope;
-}
-
-const other = (side: Side): Side => (side === 'left' ? 'right' : 'left');
-
-/** A reading that the others contradict; `alike` are those it cannot be told apart from. */
-export type Wrong = { residual: Residual; alike: string[] };
-
-export type Agreement = {
-  network: Network;
-  adjustment: Adjustment;
-  /** one wrong reading after another, each found with those before it left out */
-  wrong: Wrong[];
-  /** readings that nothing else checks */
-  unchecked: string[];
-};
-
-/** Standardized residuals beyond this come from chance once in a thousand (Baarda 1968, from memory). */
-const CRITICAL = 3.29;
-const MOST_WRONG = 4;
-const SAME = 0.98;
-
-/**
- * Fits everything that was read, and finds the readings that the rest contradicts: the worst is left out and the rest fitted
- * again until what is left agrees (data snooping).
- *
- * @returns null while nothing is redundant
- */
-export function agreementOf(readings: Readings, method: Method): Agreement | null {
-  const network = networkOf(readings, method);
-  let observations = network.observations;
-  if (observations.length === 0) return null;
-  let adjustment = adjust(network.start, observations);
-  if (adjustment.redundancy === 0) return null;
-  const unchecked = adjustment.residuals.filter((r) => r.others === null).map((r) => r.key);
-  const wrong: Wrong[] = [];
-  while (wrong.length < MOST_WRONG) {
-    const worst = worstOf(adjustment);
-    if (worst === null) break;
-    wrong.push({
-      residual: adjustment.residuals[worst]!,
-      alike: observations
-        .filter(
-          (_, i) =>
-            i !== worst &&
-            adjustment.residuals[i]!.others !== null &&
-            Math.abs(adjustment.correlation(i, worst)) > SAME,
-        )
-        .map((o) => o.key),
-    });
-    observations = observations.filter((_, i) => i !== worst);
-    adjustment = adjust(network.start, observations);
-  }
-  return { network, adjustment, wrong, unchecked };
-}
-
-function worstOf({ residuals }: Adjustment): number | null {
-  const sizes = residuals.map((r) => Math.abs(r.standardized));
-  const most = Math.max(...sizes);
-  return most > CRITICAL ? sizes.indexOf(most) : null;
 }

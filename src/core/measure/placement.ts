@@ -1,6 +1,7 @@
 import { estimateOf } from './adjust';
 import { DATUMS, type Datum } from './datums';
-import type { Agreement, Place2 } from './network';
+import type { Agreement } from './agreement';
+import type { Place2 } from './network';
 import type { Side } from './quantities';
 import type { Estimate } from './uncertainty';
 

@@ -2,7 +2,7 @@ import { division, MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { formatDegrees, sayLength } from '@/core/units/format';
 import { sayValue, roundUp, type Unit } from '@/core/units/values';
 import type { Verdict } from '@/core/verdict';
-import type { Agreement, Wrong } from './network';
+import type { Agreement, Wrong } from './agreement';
 import { floorOf, type Floor } from './floor';
 import { mayDropLines, type Approach } from './plan';
 import { bothSides, measured, oddOneOut, squareness, type Readings } from './readings';

@@ -1,11 +1,11 @@
 import { memberName } from '@/core/layouts/names';
 import type { Job } from '@/core/job/schema';
+import type { Finding } from '@/core/measure/asFound';
 import { SIDES } from '@/core/measure/quantities';
 import { bothSides, found } from '@/core/measure/readings';
 import type { Estimate } from '@/core/measure/uncertainty';
 import { drivingHeight } from '@/core/place/heights';
 import { linksOf } from '@/core/rig/members';
-import type { Unit } from '@/core/units/values';
 import { distance } from '@/core/vector';
 import { perTurn } from './adjusters';
 import { adjusterOf, turnsOf, SQUARE_TOLERANCE, PINION_TOLERANCE } from './setting';
@@ -13,13 +13,7 @@ import { leversOf, TASKS } from './lever';
 import { onGround, wantedPinion } from './onGround';
 
 /** One line of the record of the car as it was set: what was read, with its uncertainty, beside what was designed. */
-export type AsSet = {
-  id: string;
-  label: string;
-  value: number;
-  u: number;
-  unit: Unit;
-  ways?: readonly [string, string];
+export type AsSet = Omit<Finding, 'by'> & {
   designed: number;
   /** the same before anything was taken apart; null where it was not read */
   found: number | null;
