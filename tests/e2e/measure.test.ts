@@ -193,8 +193,8 @@ test('place: stands, rests and squareness; the stripe breaks when the frame is r
   await open('Tyre radius used');
   await hands.type('place/tireDiameter', '26');
   const rest = async (key: string) => hands.text(`[data-rest="${key}"] .unseen`);
-  await hands.until(async () => (await rest('centre.left')).includes('29 in'));
-  expect(await rest('top.left')).toContain('27 1/2 in');
+  await hands.until(async () => (await rest('centre.left')) === '29');
+  expect(await rest('top.left')).toBe('27 1/2');
   await hands.type('place/rest.left', '27 1/2');
   await hands.type('place/rest.right', '27 3/4');
   await hands.until(async () => (await hands.text('[data-verdict=rest-right]')).includes('1/4 in too high'));

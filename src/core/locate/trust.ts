@@ -1,23 +1,54 @@
 import { setInMotion } from '@/core/kinematics/answer';
-import type { Pose } from '@/core/kinematics/pose';
+import { isReached } from '@/core/kinematics/pose';
+import { travelOf } from '@/core/job/job';
+import { PANHARD } from '@/core/layouts/patterns';
+import { describeBar } from './lateralBar';
+import { withoutGaps } from './withoutGaps';
 import type { Job } from '@/core/job/schema';
 import { measured } from '@/core/measure/readings';
 import { SIDES, type QuantityKey } from '@/core/measure/quantities';
 import { estimate, propagateAll, type Estimate } from '@/core/measure/uncertainty';
 import { InputError } from '@/core/rig/read';
-import { mountsOf, withMount, type MountChange } from '@/core/rig/members';
+import { linksOf, mountsOf, withMount, type MountChange } from '@/core/rig/members';
 import type { Rig } from '@/core/rig/schema';
 
 /** How far results can be trusted, standard uncertainties in their own units (mm, %, degrees). */
 export type Trust = Record<TrustedKey, number | null>;
-export type TrustedKey = 'rollCentre' | 'antiSquat' | 'rollSteer' | 'crossing';
+export type TrustedKey =
+  | 'rollCentre'
+  | 'antiSquat'
+  | 'rollSteer'
+  | 'crossing'
+  | 'eyeToEye'
+  | 'tilt'
+  | 'crossesAt'
+  | 'shift-bump'
+  | 'shift-droop';
 
-const RESULTS: Record<TrustedKey, (pose: Pose) => number | null> = {
-  rollCentre: (pose) => pose.rollCentreHeight,
-  antiSquat: (pose) => pose.antiSquatPct ?? null,
-  rollSteer: (pose) => pose.rollSteer,
-  crossing: (pose) => pose.instantCentre?.[0] ?? null,
-};
+type Values = Record<TrustedKey, number | null>;
+
+/** The results of a rig that are given with their uncertainty. */
+function resultsOf(rig: Rig, bump: number, droop: number): Values {
+  const moving = setInMotion(rig);
+  const { ride } = moving;
+  const member = linksOf(rig).find((m) => m.id === PANHARD);
+  const bar = member && describeBar(member);
+  const shift = (lift: number): number | null => {
+    const pose = moving.at({ left: lift, right: lift });
+    return isReached(pose) ? pose.y : null;
+  };
+  return {
+    rollCentre: ride.rollCentreHeight,
+    antiSquat: ride.antiSquatPct ?? null,
+    rollSteer: ride.rollSteer,
+    crossing: ride.instantCentre?.[0] ?? null,
+    eyeToEye: bar?.eyeToEye ?? null,
+    tilt: bar?.tiltDeg ?? null,
+    crossesAt: bar?.crossesAt ?? null,
+    'shift-bump': shift(bump),
+    'shift-droop': shift(-droop),
+  };
+}
 
 type Input = Estimate & { set: (rig: Rig, value: number) => Rig };
 
@@ -28,15 +59,18 @@ type Input = Estimate & { set: (rig: Rig, value: number) => Rig };
  */
 export function trustOf(job: Job): Trust {
   const inputs = [...sizeInputs(job), ...mountInputs(job.rig)];
-  const keys = Object.keys(RESULTS) as TrustedKey[];
+  const { bump, droop } = travelOf(job);
+  // Gaps between bars take most of the time of a pose, and none of them is asked for here.
+  const bare = withoutGaps(job.rig);
+  const keys = Object.keys(resultsOf(bare, bump, droop)) as TrustedKey[];
   const spread = propagateAll(inputs, (values) => {
     const rig = inputs.reduce(
       (r, input, i) => (values[i] === input.value ? r : input.set(r, values[i]!)),
-      job.rig,
+      bare,
     );
     try {
-      const { ride } = setInMotion(rig);
-      return keys.map((key) => RESULTS[key](ride));
+      const results = resultsOf(rig, bump, droop);
+      return keys.map((key) => results[key]);
     } catch (error) {
       if (error instanceof InputError) return keys.map(() => null);
       throw error;

@@ -163,12 +163,14 @@ const CAR: Record<CarKey, Draft> = {
   },
   gapFender: {
     ...length('left', 0, 500, 50.8),
+    tool: 'square',
     label: 'Tyre to fender',
     how: 'Sidewall to the inside of the lip, square across, straight above the hub.',
     why: 'Against tyre to frame it tells whether the body sits straight on its frame.',
   },
   gapFrame: {
     ...length('left', 0, 700, 127),
+    tool: 'square',
     label: 'Tyre to frame',
     needed: true,
     how: 'Sidewall to the outside of the frame rail, square across, level with the hub.',

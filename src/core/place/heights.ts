@@ -2,8 +2,9 @@ import { travelOf } from '@/core/job/job';
 import type { Job } from '@/core/job/schema';
 import { compileLinkage } from '@/core/kinematics/linkage';
 import { PoseSolver } from '@/core/kinematics/solver';
-import { measured, measuredAcross } from '@/core/measure/readings';
-import { SIDES, type Side } from '@/core/measure/quantities';
+import { bothSides, measured, measuredAcross } from '@/core/measure/readings';
+import { estimate } from '@/core/measure/uncertainty';
+import { SIDES, type QuantityKey, type Side } from '@/core/measure/quantities';
 import { restFor, type Rest } from './stands';
 import type { CentreSchool } from './schools';
 
@@ -72,6 +73,18 @@ export function schoolsOf(job: Job): Record<CentreSchool, { driving: number; par
   const parked = heightsOf(job).find((h) => h.id === 'parked')!.ahead;
   if (parked === null) return { driving: null, parked: null };
   return { driving: { driving: 0, parked }, parked: { driving: -parked, parked: 0 } };
+}
+
+/** How far a rest's height can be trusted, mm: by the readings it comes from. Standard uncertainty. */
+export function restTrust(job: Job): number {
+  const { u: tape } = estimate([0], 'tape');
+  const half = (key: QuantityKey) => {
+    const both = bothSides(job.readings, key);
+    return both ? Math.hypot(both.left.u, both.right.u) / 2 : tape;
+  };
+  const radius = job.place.tireDiameter === undefined ? half('tireRadius') : tape / 2;
+  const height = job.place.rideHeight === undefined ? half('rideHeight') : 0;
+  return Math.hypot(radius, height, tape, measured(job.readings, 'tubeDiameter').u / 2);
 }
 
 /** How each end of the axle is held, for a height of the car; null while the frame on its stands is not measured. */

@@ -39,14 +39,28 @@ export function LateralResults() {
         </Readout>
         {bar && (
           <Readout name="Roll centre, at the bar" id="rollCentreAtBar" term="rollCentreAtBar">
-            {bar.crossesAt === null ? 'bar does not cross' : <Frac mm={bar.crossesAt} tape={tape} unit />}
+            {bar.crossesAt === null ? (
+              'bar does not cross'
+            ) : (
+              <>
+                <Frac mm={bar.crossesAt} tape={tape} unit />
+                <PlusMinus of="crossesAt" />
+              </>
+            )}
           </Readout>
         )}
         {(['bump', 'droop'] as const).map((end) => {
           const pose = ghosts[end];
           return (
             <Readout key={end} name={`Axle moves at full ${end}`} id={`shift-${end}`}>
-              {isReached(pose) ? shift(pose.y) : 'out of reach'}
+              {isReached(pose) ? (
+                <>
+                  {shift(pose.y)}
+                  <PlusMinus of={`shift-${end}`} />
+                </>
+              ) : (
+                'out of reach'
+              )}
             </Readout>
           );
         })}
@@ -69,11 +83,13 @@ function BarShape({ bar, tape }: { bar: LateralBar; tape: Tape }) {
     <>
       <Readout name="Eye to eye" id="eyeToEye" term="eyeToEye">
         <Frac mm={bar.eyeToEye} tape={tape} unit />
+        <PlusMinus of="eyeToEye" />
       </Readout>
       <Readout name="Tilt at ride height" id="tilt" term="tilt">
         {Math.abs(bar.tiltDeg) < 0.05
           ? 'level'
           : `${formatDegrees(Math.abs(bar.tiltDeg))} up to the ${bar.tiltDeg > 0 ? 'frame' : 'axle'}`}
+        <PlusMinus of="tilt" unit="°" />
       </Readout>
     </>
   );

@@ -6,7 +6,7 @@ import { asFound } from '@/core/measure/asFound';
 import { DATUMS } from '@/core/measure/datums';
 import { measured, measuredAcross } from '@/core/measure/readings';
 import { SIDES, type Side } from '@/core/measure/quantities';
-import { drivingHeight, heightsOf, layoutRadius, restsOf, schoolsOf } from '@/core/place/heights';
+import { drivingHeight, heightsOf, layoutRadius, restsOf, restTrust, schoolsOf } from '@/core/place/heights';
 import { removalOrder } from '@/core/place/order';
 import { placeChecks, placeKey } from '@/core/place/placeChecks';
 import type { CentreSchool } from '@/core/place/schools';
@@ -19,6 +19,7 @@ import { LengthField } from '@/ui/LengthField';
 import { Pick } from '@/ui/Pick';
 import { StationStripe } from '@/ui/StationStripe';
 import { Verdicts } from '@/ui/Verdicts';
+import { Within } from '@/ui/Within';
 import { StandsDrawing } from './StandsDrawing';
 import './place.css';
 
@@ -133,6 +134,7 @@ function Rests() {
   const tube = measured(job.readings, 'tubeDiameter').value;
   const tape = finer(job.tape);
   const left = rests.left!;
+  const u = restTrust(job);
   return (
     <section className="section rests">
       <StandsDrawing
@@ -162,7 +164,7 @@ function Rests() {
               <th scope="row">{label}</th>
               {SIDES.map((side) => (
                 <td key={side} data-rest={`${key}.${side}`}>
-                  <Frac mm={rests[side]![key]} tape={tape} unit />
+                  <Within value={rests[side]![key]} u={u} unit="length" tape={job.tape} />
                 </td>
               ))}
             </tr>
