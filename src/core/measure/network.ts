@@ -1,16 +1,8 @@
 import type { Observation } from './adjust';
 import { DATUM_NAMES, DATUMS, type Datum } from './datums';
 import { slopeAlong } from './floor';
-import {
-  DATUM_PARTS,
-  isAsked,
-  quantity,
-  readingKey,
-  SIDES,
-  spotsOf,
-  type QuantityKey,
-  type Side,
-} from './quantities';
+import { DATUM_PARTS, isAsked } from './datumQuantities';
+import { quantity, readingKey, SIDES, spotsOf, type QuantityKey, type Side } from './quantities';
 import { found, measured, measuredAcross, type Readings } from './readings';
 
 /** How the axle is carried to the frame: marks from a square on the floor, or lines dropped to it. */

@@ -1,17 +1,9 @@
 import type { Datum } from './datums';
 import { floorOf } from './floor';
 import type { Method } from './network';
-import {
-  PLACES,
-  QUANTITIES,
-  SIDES,
-  spotsOf,
-  type Place,
-  type Quantity,
-  type QuantityKey,
-  type Spot,
-} from './quantities';
+import { QUANTITIES, SIDES, spotsOf, type Quantity, type QuantityKey, type Spot } from './quantities';
 import { found, type Readings } from './readings';
+import { PLACES, type Place } from './quantity';
 import type { ToolName } from './tools';
 
 /** How this car is being measured. */

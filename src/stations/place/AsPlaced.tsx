@@ -1,0 +1,72 @@
+'use client';
+import { jobAgreement } from '@/core/job/record';
+import type { Job } from '@/core/job/schema';
+import { asFound } from '@/core/measure/asFound';
+import { DATUMS } from '@/core/measure/datums';
+import { SIDES, type Side } from '@/core/measure/quantities';
+import { schoolsOf } from '@/core/place/heights';
+import { placeKey } from '@/core/place/placeChecks';
+import { finer } from '@/core/units/tape';
+import { sayLength } from '@/core/units/format';
+import { useJob } from '@/store/jobStore';
+import { LengthField } from '@/ui/LengthField';
+import { putPlace } from './place';
+
+const WHAT: [key: 'rest' | 'datum' | 'diagonal', label: string, most: number][] = [
+  ['rest', 'Floor to the underside of the tube', 2000],
+  ['datum', 'Datum to the middle of the axle', 4000],
+  ['diagonal', 'Datum to the other end of the axle', 5000],
+];
+
+/** The axle as it sits on its rests now, measured. */
+export function AsPlaced() {
+  const job = useJob();
+  const wanted = wantedDistance(job);
+  return (
+    <section className="section no-print">
+      <h2>As it sits now</h2>
+      {WHAT.map(([what, label, most]) => (
+        <div className="as-placed" key={what}>
+          <span>
+            {label.replace('Datum', DATUMS[job.record.datum].name)}
+            {what === 'datum' && wanted !== null && (
+              <span className="hint">wanted: {sayLength(wanted, finer(job.tape))}, both sides</span>
+            )}
+          </span>
+          {SIDES.map((side) => {
+            const field = `place/${placeKey(what, side)}`;
+            return (
+              <LengthField
+                key={side}
+                field={field}
+                label={`${label}, ${side}`}
+                mm={job.place.measured[placeKey(what, side)] ?? null}
+                least={0}
+                most={most}
+                placeholder={side}
+                onEnter={(mm, typed) =>
+                  putPlace(field, typed, (p) => ({ measured: { ...p.measured, [placeKey(what, side)]: mm } }))
+                }
+              />
+            );
+          })}
+        </div>
+      ))}
+    </section>
+  );
+}
+
+/** Where the axle should be from the datum so that its wheels stand in the middle of their openings, mm; null until both are known. */
+function wantedDistance(job: Job): number | null {
+  const found = asFound(job.readings, jobAgreement(job), job.record.datum);
+  const value = (id: string) => found.find((f) => f.id === id)?.value;
+  const middle = (side: Side) => value(`middle.${side}`);
+  const [left, right] = [middle('left'), middle('right')];
+  if (left === undefined || right === undefined) return null;
+  const openings = SIDES.flatMap((side) => value(`opening.${side}`) ?? []);
+  const ahead = openings.length ? openings.reduce((a, b) => a + b, 0) / openings.length : 0;
+  const school = schoolsOf(job)[job.place.school]?.driving ?? 0;
+  const { way } = DATUMS[job.record.datum];
+  // Moving the axle ahead shortens its distance from a datum that stands ahead of it.
+  return (left + right) / 2 + way * (ahead - school);
+}

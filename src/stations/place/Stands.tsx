@@ -1,0 +1,70 @@
+'use client';
+import { Button } from 'antd';
+import { SIDES } from '@/core/measure/quantities';
+import { drivingHeight, layoutRadius } from '@/core/place/heights';
+import { finer } from '@/core/units/tape';
+import { sayLength } from '@/core/units/format';
+import { edit, useJob } from '@/store/jobStore';
+import { LengthField } from '@/ui/LengthField';
+import { putPlace } from './place';
+
+/** The frame as it stands, the height it will have, and the tyre. */
+export function Stands() {
+  const job = useJob();
+  const { held } = job.place;
+  return (
+    <section className="section">
+      <h2>On its stands</h2>
+      <div className="gaps">
+        {SIDES.map((side) => (
+          <LengthField
+            key={side}
+            field={`place/held.${side}`}
+            label={`Floor to frame, ${side}`}
+            showLabel
+            mm={held[side] ?? null}
+            least={0}
+            most={2000}
+            placeholder="measure"
+            onEnter={(mm, typed) =>
+              putPlace(`place/held.${side}`, typed, (p) => ({ held: { ...p.held, [side]: mm } }))
+            }
+          />
+        ))}
+        <LengthField
+          field="place/rideHeight"
+          label="It will be, driving"
+          showLabel
+          mm={drivingHeight(job)}
+          least={0}
+          most={1500}
+          onEnter={(mm, typed) => putPlace('place/rideHeight', typed, () => ({ rideHeight: mm }))}
+        />
+      </div>
+      <details className="approach">
+        <summary>Tyre radius used: {sayLength(layoutRadius(job), finer(job.tape))}</summary>
+        <div className="approach-body">
+          <LengthField
+            field="place/tireDiameter"
+            label="Tyre not on yet? Its diameter; half of it is used"
+            showLabel
+            mm={job.place.tireDiameter ?? null}
+            least={300}
+            most={1400}
+            placeholder="as recorded"
+            onEnter={(mm, typed) => putPlace('place/tireDiameter', typed, () => ({ tireDiameter: mm }))}
+          />
+          {job.place.tireDiameter !== undefined && (
+            <Button onClick={() => edit((j) => ({ ...j, place: { ...j.place, tireDiameter: undefined } }))}>
+              Use the radius as recorded
+            </Button>
+          )}
+          <p className="hint">
+            A tyre under load stands lower than half of its diameter. Laid out with the frame flat on the
+            ground, half of the diameter is right; for a car that drives, the loaded radius is.
+          </p>
+        </div>
+      </details>
+    </section>
+  );
+}

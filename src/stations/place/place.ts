@@ -1,0 +1,6 @@
+import type { Job } from '@/core/job/schema';
+import { enter } from '@/store/jobStore';
+
+/** Changes what is known of the axle's place by something that was typed. */
+export const putPlace = (field: string, typed: string, change: (p: Job['place']) => Partial<Job['place']>) =>
+  enter(field, typed, (job) => ({ ...job, place: { ...job.place, ...change(job.place) } }));
