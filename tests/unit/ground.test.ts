@@ -3,7 +3,9 @@ import { newJob, withLayout, withReadings } from '@/core/job/job';
 import type { Job } from '@/core/job/schema';
 import { compileLinkage } from '@/core/kinematics/linkage';
 import { PoseSolver } from '@/core/kinematics/solver';
-import type { LayoutId } from '@/core/layouts/patterns';
+import { LAYOUT_IDS, type LayoutId } from '@/core/layouts/patterns';
+import { trustOf } from '@/core/locate/trust';
+import { holdConditions } from '@/core/build/holdPoint';
 import { drivingHeight, heightsOf, restsOf, schoolsOf } from '@/core/place/heights';
 import { removalOrder } from '@/core/place/order';
 import { outOfPlace, placeChecks } from '@/core/place/placeChecks';
@@ -16,7 +18,7 @@ import { disagree, onGround } from '@/core/ride/onGround';
 import { preloadOf } from '@/core/ride/preload';
 import { settingOf, turnsOf, type BarTurn, type SettingStep } from '@/core/ride/setting';
 import { demoJobs } from '@/store/demo';
-import { readings } from '../support/car';
+import { oldCar, readings, trueReadings } from '../support/car';
 
 const fresh = (layout: LayoutId = 'three-link-panhard') => withLayout(newJob('check', 'Check', 'mm'), layout);
 const withRide = (job: Job, ride: Partial<Job['ride']>): Job => ({ ...job, ride: { ...job.ride, ...ride } });
@@ -258,3 +260,29 @@ describe('placing the axle', () => {
     expect(removalOrder(fresh('leaf-panhard').rig)[0]!.hold).toContain('spring slack');
   });
 });
+
+test.each(LAYOUT_IDS)(
+  '%s: everything from stands to ground has an answer, with a car read or not',
+  (layout) => {
+    const ride = {
+      gaps: { left: 122, right: 120 },
+      read: { 'ahead.left': 2803, 'ahead.right': 2800, pinion: 1 },
+      wanted: { pinion: 2 },
+    };
+    for (const job of [
+      fresh(layout),
+      withReadings({ ...fresh(layout), readings: readings(trueReadings(oldCar([2, -3, 5]))) }),
+    ]) {
+      const set = settingOf(withRide(job, ride))!;
+      for (const step of set.steps) for (const bar of step.bars) expect(Number.isFinite(bar.mm)).toBe(true);
+      expect(set.steps.length + Number(set.wedge !== null)).toBeGreaterThan(0);
+      expect(removalOrder(job.rig)).toHaveLength(job.rig.members.length);
+      for (const height of heightsOf({ ...job, place: { ...job.place, parkedDrop: 40 } }))
+        expect(Number.isFinite(height.ahead ?? 0)).toBe(true);
+      expect(holdConditions(job).length).toBeGreaterThan(5);
+      for (const u of Object.values(trustOf(job)))
+        expect(u === null || (Number.isFinite(u) && u >= 0)).toBe(true);
+      expect(asSet(withRide(job, ride)).length).toBeGreaterThan(1);
+    }
+  },
+);
