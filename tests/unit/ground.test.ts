@@ -245,6 +245,7 @@ describe('placing the axle', () => {
     ]);
     expect(found[1]!.title).toContain('5 mm too high');
     expect(outOfPlace(car({ held, measured: {} }))).toEqual([]);
+    expect(placeChecks(car({ held: { left: 160, right: 160 } })).map((v) => v.id)).toContain('restRoom');
   });
 
   test('one link at a time, the bar across the car last, and what each lets go', () => {

@@ -46,13 +46,20 @@ export function measuredAcross(readings: Readings, key: QuantityKey): number {
   return sides.length ? mean(sides.map((m) => m.value)) : quantity(key).standIn;
 }
 
-/** The reading farthest from the middle one, when there are enough readings to tell. */
+/** The reading farthest from the middle one, when there are enough readings to tell and the rest agree far better without it. */
 export function oddOneOut(list: Reading[] | undefined): Reading | null {
   const kept = counting(list);
   if (kept.length < 3) return null;
   const middle = median(kept.map((r) => r.value));
-  return kept.reduce((a, b) => (Math.abs(b.value - middle) > Math.abs(a.value - middle) ? b : a));
+  const odd = kept.reduce((a, b) => (Math.abs(b.value - middle) > Math.abs(a.value - middle) ? b : a));
+  const rest = kept.filter((r) => r !== odd);
+  return spreadOf(rest) < spreadOf(kept) / 2 ? odd : null;
 }
+
+const spreadOf = (list: Reading[]): number => {
+  const values = list.map((r) => r.value);
+  return max(values) - min(values);
+};
 
 /**
  * How far the axle is out of square by its wheelbases, degrees: positive when the left wheel stands ahead.

@@ -101,7 +101,7 @@ function spreadChecks(readings: Readings, tape: Tape): Verdict[] {
           {
             text: odd
               ? `${odd.typed} is the odd one. Measure again; if it stays odd, strike it.`
-              : 'Measure a third time to see which one is off.',
+              : 'Measure again to see which one is off.',
           },
         ],
       },

@@ -11,6 +11,9 @@ const FORE_AFT = 3.2;
 /** A frame this far out of level across on its stands is twisted or badly propped, mm. */
 const FRAME_LEVEL = 3.2;
 
+/** Less than a board and its shims under the tube is no rest, mm. */
+const LEAST_REST = 50;
+
 type PlaceKey = 'rest' | 'datum' | 'diagonal';
 export const placeKey = (what: PlaceKey, side: Side): string => `${what}.${side}`;
 
@@ -49,6 +52,17 @@ function frameCheck(job: Job): Verdict[] {
 
 function heightCheck(job: Job): Verdict[] {
   const rests = restsOf(job, 0);
+  const lowest = Math.min(...SIDES.map((side) => rests[side]?.top ?? Infinity));
+  if (lowest < LEAST_REST)
+    return [
+      {
+        id: 'restRoom',
+        state: 'stop',
+        title: 'There is no room for a rest under the axle.',
+        reason: `With the frame this low, the tube would be ${sayLength(Math.max(0, lowest), job.tape)} off the floor.`,
+        remedies: [{ text: `Raise the frame by at least ${sayLength(LEAST_REST - lowest, job.tape)}.` }],
+      },
+    ];
   return SIDES.flatMap((side): Verdict[] => {
     const wanted = rests[side];
     const seen = job.place.measured[placeKey('rest', side)];

@@ -43,7 +43,7 @@ export function ReadingList({ spot }: { spot: Spot }) {
         <p className="field-problem">
           {odd
             ? `${odd.typed} is the odd one: read again, or touch it to strike it.`
-            : 'Farther apart than one thing read twice: read a third time.'}
+            : 'Farther apart than one thing read twice: read again.'}
         </p>
       )}
     </>
