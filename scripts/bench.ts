@@ -2,6 +2,7 @@
  * Prints how fast the heavy parts of the core run on one core of this machine, and beside each layout the same work by a
  * Newton solve on a general matrix library (tests/support/independent.ts, on a coarser grid: it is slow).
  */
+import { deflect } from '@/core/roll/frame';
 import { trustOf } from '@/core/locate/trust';
 import { agreementOf } from '@/core/measure/agreement';
 import { demoJobs } from '@/store/demo';
@@ -9,7 +10,7 @@ import { compileLinkage } from '@/core/kinematics/linkage';
 import { describePose, rideAttitude } from '@/core/kinematics/pose';
 import { PoseSolver } from '@/core/kinematics/solver';
 import { LAYOUT_IDS, type LayoutId } from '@/core/layouts/patterns';
-import type { Rig } from '@/core/rig/schema';
+import type { Point, Rig } from '@/core/rig/schema';
 import { solveIndependently } from '../tests/support/independent';
 import { patternRig } from '../tests/support/layouts';
 
@@ -100,7 +101,28 @@ function measureMeasuring(): void {
   );
 }
 
+/** A sway bar of 200 beams: while a bend of it is dragged, all of it is solved anew. */
+function measureBar(): void {
+  const nodes = Array.from({ length: 201 }, (_, i): Point => {
+    const along = Math.abs(i - 100) - 80;
+    return [along > 0 ? -12 * along : 0, 400 - 4 * i, 300];
+  });
+  const supports = [
+    { node: 40, axis: [0, 1, 0] as Point, alongToo: true },
+    { node: 160, axis: [0, 1, 0] as Point, alongToo: false },
+    { node: 200, vertical: true as const },
+  ];
+  const section = { od: 22, wall: null, E: 205_000, G: 79_300 };
+  const runs = Array.from({ length: 30 }, () => {
+    const start = performance.now();
+    deflect(nodes, section, supports, [{ node: 0, force: [0, 0, 1] }]);
+    return performance.now() - start;
+  });
+  console.log(`sway bar of 200 beams: ${Math.min(...runs).toFixed(2)} ms`);
+}
+
 const names: Partial<Record<LayoutId, string>> = { 'three-link-panhard': 'three-link' };
 for (const id of LAYOUT_IDS) measure(names[id] ?? id, patternRig(id));
 measureGrowth(patternRig('three-link-panhard'));
 measureMeasuring();
+measureBar();

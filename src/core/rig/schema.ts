@@ -219,5 +219,7 @@ export type RigidArm = z.infer<typeof rigidArmSchema>;
 export type Watts = z.infer<typeof wattsSchema>;
 export type Leaf = z.infer<typeof leafSchema>;
 export type Obstacle = z.infer<typeof obstacleSchema>;
+export type Spring = z.infer<typeof springSchema>;
+export type SwayBar = z.infer<typeof swayBarSchema>;
 export type Travel = z.infer<typeof travelSchema>;
 export type Point = z.infer<typeof pointSchema>;

@@ -1,0 +1,292 @@
+import fc from 'fast-check';
+import { setInMotion } from '@/core/kinematics/answer';
+import { balanceOf, endsOf, type End } from '@/core/roll/balance';
+import { centrelineOf } from '@/core/roll/centreline';
+import { deflect, sectionOf, type Section } from '@/core/roll/frame';
+import { eyeTravels, handbookRate } from '@/core/roll/swayBar';
+import { rollsOf } from '@/core/roll/rolls';
+import type { Point, Rig, SwayBar } from '@/core/rig/schema';
+import { solveRig } from '@/core/solve';
+import { patternRig } from '../support/layouts';
+import results from './calculix/results.json';
+
+const STEEL = { E: 205_000, G: 79_300 };
+
+/** Relative travel of the eyes for a newton, mm: the left eye's, with the right one held. */
+function travel(points: Point[], section: Section, bushings: [Point, Point]): number {
+  const line = centrelineOf(points, bushings);
+  const [left, right] = line.bushings;
+  return deflect(
+    line.nodes,
+    section,
+    [
+      { ...left!, alongToo: true },
+      { ...right!, alongToo: false },
+      { node: line.nodes.length - 1, vertical: true },
+    ],
+    [{ node: 0, force: [0, 0, 1] }],
+  ).move(0)[2];
+}
+
+const squareBar = (arm: number, width: number): Point[] => [
+  [-arm, width / 2, 300],
+  [0, width / 2, 300],
+  [0, -width / 2, 300],
+  [-arm, -width / 2, 300],
+];
+const at = (y: number): [Point, Point] => [
+  [0, y, 300],
+  [0, -y, 300],
+];
+
+const sizes = fc.record({
+  od: fc.integer({ min: 12, max: 40 }),
+  hollow: fc.boolean(),
+  arm: fc.integer({ min: 120, max: 400 }),
+  width: fc.integer({ min: 500, max: 1100 }),
+  inset: fc.integer({ min: 5, max: 150 }),
+});
+const sectionFrom = ({ od, hollow }: { od: number; hollow: boolean }): Section => ({
+  od,
+  wall: hollow ? od / 8 : null,
+  ...STEEL,
+});
+
+describe('sway bar', () => {
+  // Closed form of a square U-bar on inset bushings under F up at one eye and down at the other (beam and shaft formulas of
+  // any handbook, Roark's, from memory). Each eye: arm bent F·a³/3EI; centre twisted F·a²B/2GJ; overhang o bent F·o³/3EI; the
+  // span s between the bushings bent by the two end moments F·o, F·o²s/6EI. The eyes part by twice that.
+  test('a square bar on inset bushings against its closed form', () => {
+    fc.assert(
+      fc.property(sizes, (size) => {
+        const { arm: a, width: B, inset: o } = size;
+        const section = sectionFrom(size);
+        const { I, J } = sectionOf(section);
+        const s = B - 2 * o;
+        const [EI, GJ] = [section.E * I, section.G * J];
+        const each =
+          a ** 3 / (3 * EI) + (a ** 2 * B) / (2 * GJ) + o ** 3 / (3 * EI) + (o ** 2 * s) / (6 * EI);
+        const found = travel(squareBar(a, B), section, at(s / 2));
+        expect(Math.abs(found / (2 * each) - 1)).toBeLessThan(1e-6);
+      }),
+    );
+  });
+
+  // CalculiX (Debian's calculix-ccx), quadratic B32 beams of circular section, 16 to a straight piece: inputs beside this test,
+  // made by scripts/calculix.ts. Its beams are expanded to solids and shear; Euler–Bernoulli's are stiffer by a little.
+  test.each(results)('$name bar against CalculiX', ({ od, E, nu, points, bushings, rate }) => {
+    const line = points as Point[];
+    const found =
+      1 /
+      travel(line, { od, wall: null, E, G: E / 2 / (1 + nu) }, [line[bushings[0]!]!, line[bushings[1]!]!]);
+    expect(Math.abs(found / rate - 1)).toBeLessThan(0.03);
+  });
+
+  // Puhn, How to Make Your Car Handle (1976), from memory. Its constants are those of the closed form with supports at the
+  // corners and G = 12e6, E = 30e6 lb/in²; overhang, dips and other steels it does not know.
+  test('the handbook formula, within its own simplifications', () => {
+    fc.assert(
+      fc.property(sizes, ({ od, arm, width }) => {
+        const psi = 4.4482216152605 / 25.4 ** 2;
+        const section = { od, wall: null, E: 30e6 * psi, G: 12e6 * psi };
+        const found = 1 / travel(squareBar(arm, width), section, at(width / 2));
+        expect(Math.abs(found / handbookRate(od, arm, width, arm) - 1)).toBeLessThan(0.002);
+      }),
+    );
+  });
+
+  test('stiffer by the fourth power of the diameter; in twist alone, softer by the square of the arm', () => {
+    fc.assert(
+      fc.property(sizes, ({ od, arm, width, inset }) => {
+        const rate = (d: number, a: number, E = STEEL.E) =>
+          1 / travel(squareBar(a, width), { od: d, wall: null, E, G: STEEL.G }, at(width / 2 - inset));
+        expect(rate(1.2 * od, arm) / rate(od, arm)).toBeCloseTo(1.2 ** 4, 6);
+        // So stiff in bending that only twist is left.
+        expect(rate(od, arm, 1e12) / rate(od, 1.5 * arm, 1e12)).toBeCloseTo(1.5 ** 2, 3);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  test('where twist is all, all of the energy is twist', () => {
+    const line = centrelineOf(squareBar(200, 800), at(400));
+    const [left, right] = line.bushings;
+    const supports = [
+      { ...left!, alongToo: true },
+      { ...right!, alongToo: false },
+      { node: line.nodes.length - 1, vertical: true as const },
+    ];
+    const share = (E: number) =>
+      deflect(line.nodes, { od: 22, wall: null, E, G: STEEL.G }, supports, [{ node: 0, force: [0, 0, 1] }])
+        .torsionShare;
+    expect(share(1e12)).toBeCloseTo(1, 4);
+    expect(share(STEEL.E)).toBeLessThan(1);
+    expect(share(STEEL.E)).toBeGreaterThan(0.5);
+  });
+});
+
+/** A rig with springs, a bar on the frame and its car, which the solver can be asked about. */
+function sprungRig(): Rig {
+  const rig = patternRig('three-link-panhard');
+  const z = rig.tireRadius;
+  return {
+    ...rig,
+    cgHeight: 540,
+    wheelbase: 2800,
+    masses: {
+      total: 1500,
+      frontFraction: 0.54,
+      unsprungFront: 90,
+      unsprungRear: 150,
+      unsprungHeightFront: 315,
+      unsprungHeightRear: 330,
+    },
+    otherEnd: { rollCentreHeight: 60, rollRate: 420_000, track: 1480, tireRadius: 315 },
+    springs: (['left', 'right'] as const).map((id, i) => ({
+      id,
+      chassis: [0, (i ? -1 : 1) * 450, z + 350],
+      axle: [0, (i ? -1 : 1) * 450, z - 20],
+      rate: 35,
+    })),
+    swayBars: [bar(z)],
+  };
+}
+
+const bar = (z: number): SwayBar => ({
+  id: 'rear',
+  mountedOn: 'chassis',
+  centreline: squareBar(250, 900).map(([x, y]) => [x - 100, y, z + 50]),
+  od: 22,
+  wall: null,
+  bushings: [
+    [-100, 380, z + 50],
+    [-100, -380, z + 50],
+  ],
+  links: { left: [-350, 450, z - 100], right: [-350, -450, z - 100] },
+  ...STEEL,
+});
+
+describe('the car in roll', () => {
+  test('upright springs and links: roll rates by their half width, k·y²·2 and K·(2y)²', () => {
+    const { springs, swayBars } = solveRig(sprungRig());
+    const radian = 180 / Math.PI;
+    expect((springs![0]!.rollRate + springs![1]!.rollRate) * radian).toBeCloseTo(2 * 35 * 450 ** 2, -4);
+    expect(springs![0]!.motionRatio).toBeCloseTo(1, 3);
+    const [{ rate, rollRate, maxStress }] = swayBars as [NonNullable<typeof swayBars>[number]];
+    expect((rollRate * radian) / (rate * 900 ** 2)).toBeCloseTo(1, 2);
+    // A degree of roll parts the eyes by 900·π/180 mm; the arms' moment bends, the centre's twists: the greater is at a corner.
+    const force = rate * 900 * (Math.PI / 180);
+    const bending = (force * 250 * 32) / (Math.PI * 22 ** 3);
+    expect(maxStress).toBeGreaterThan(0.98 * bending);
+    expect(maxStress).toBeLessThan(1.2 * bending);
+  });
+
+  test('both wheels together move the eyes alike: the bar does nothing', () => {
+    const rig = sprungRig();
+    const moving = setInMotion(rig);
+    const rolls = rollsOf(moving);
+    const line = rig.swayBars![0]!.centreline as Point[];
+    const [left, right] = eyeTravels(rig, rig.swayBars![0]!, [line[0]!, line.at(-1)!], rolls.up, '');
+    expect(left).toBeCloseTo(right, 6);
+    expect(left).toBeGreaterThan(0.4);
+  });
+
+  test('a bar carried by the axle with its links to the frame does the same in roll', () => {
+    const rig = sprungRig();
+    const onAxle = { ...bar(rig.tireRadius), mountedOn: 'axle' as const };
+    const [a] = solveRig(rig).swayBars!;
+    const [b] = solveRig({ ...rig, swayBars: [onAxle] }).swayBars!;
+    expect(b!.rollRate / a!.rollRate).toBeCloseTo(1, 1);
+    expect(b!.rate).toBeCloseTo(a!.rate, 9);
+  });
+
+  // Milliken and Milliken, Race Car Vehicle Dynamics, ch. 18; Gillespie, Fundamentals of Vehicle Dynamics, ch. 6; from memory.
+  // Moments about the ground: what goes over, times its track, is m·a·h and what the leaning sprung mass adds, W_s·φ·H.
+  test('all transfers together are the moment of the car, its roll included', () => {
+    const end = fc.record({
+      rollStiffness: fc.integer({ min: 20, max: 90 }).map((n) => n * 1e6),
+      rollCentre: fc.integer({ min: -50, max: 400 }),
+      track: fc.integer({ min: 1300, max: 1700 }),
+      sprung: fc.integer({ min: 4000, max: 9000 }),
+      unsprung: fc.integer({ min: 500, max: 2000 }),
+      unsprungHeight: fc.integer({ min: 280, max: 380 }),
+    }) as fc.Arbitrary<End>;
+    fc.assert(
+      fc.property(end, end, fc.integer({ min: 450, max: 800 }), (front, rear, height) => {
+        const found = balanceOf(front, rear, height)!;
+        const sprung = front.sprung + rear.sprung;
+        const axis = (front.rollCentre * front.sprung + rear.rollCentre * rear.sprung) / sprung;
+        const roll = (found.rollGradientDegPerG * Math.PI) / 180;
+        const moment =
+          sprung * height +
+          front.unsprung * front.unsprungHeight +
+          rear.unsprung * rear.unsprungHeight +
+          sprung * roll * (height - axis);
+        const transfers = found.transferFront * front.track + found.transferRear * rear.track;
+        expect(transfers / moment).toBeCloseTo(1, 9);
+        expect(found.frontShare).toBeCloseTo(
+          found.transferFront / (found.transferFront + found.transferRear),
+          12,
+        );
+        // Stiffer in front: more of it goes over in front.
+        const stiffer = balanceOf({ ...front, rollStiffness: 1.1 * front.rollStiffness }, rear, height)!;
+        expect(stiffer.frontShare).toBeGreaterThan(found.frontShare);
+      }),
+    );
+    const soft: End = {
+      rollStiffness: 1e5,
+      rollCentre: 0,
+      track: 1500,
+      sprung: 6000,
+      unsprung: 800,
+      unsprungHeight: 300,
+    };
+    expect(balanceOf(soft, soft, 600)).toBeNull();
+  });
+
+  test('the rig’s car by hand', () => {
+    const rig = sprungRig();
+    const { balance, springs, swayBars, ride } = solveRig(rig);
+    const g = 9.80665;
+    const sprungHeight = (1500 * 540 - 90 * 315 - 150 * 330) / 1260;
+    const rear = [...springs!, ...swayBars!].reduce((sum, s) => sum + s.rollRate, 0) * (180 / Math.PI);
+    const front = 420_000 * (180 / Math.PI);
+    const [wf, wr] = [(1500 * 0.54 - 90) * g, (1500 * 0.46 - 150) * g];
+    const H = sprungHeight - (60 + (ride.rollCentreHeight! - 60) * (wr / (wf + wr)));
+    const roll = ((wf + wr) * H) / (front + rear - (wf + wr) * H);
+    expect(balance!.rollGradientDegPerG).toBeCloseTo((roll * 180) / Math.PI, 9);
+    expect(balance!.transferFront).toBeCloseTo((front * roll + wf * 60 + 90 * g * 315) / 1480, 6);
+    expect(balance!.transferRear).toBeCloseTo(
+      (rear * roll + wr * ride.rollCentreHeight! + 150 * g * 330) / rig.track,
+      6,
+    );
+    expect(endsOf({ ...rig, masses: undefined }, { rollStiffness: 1, rollCentre: 1 })).toBeNull();
+    expect(solveRig({ ...rig, otherEnd: undefined }).balance).toBeUndefined();
+  });
+
+  test('a bar that cannot be held or moved is refused with its place', () => {
+    const rig = sprungRig();
+    const z = rig.tireRadius;
+    const wrong = (change: Partial<SwayBar>) => () =>
+      solveRig({ ...rig, swayBars: [{ ...bar(z), ...change }] });
+    expect(
+      wrong({
+        bushings: [
+          [-100, 380, z + 50],
+          [-100, 380, z + 50],
+        ],
+      }),
+    ).toThrow(/swayBars\[0\]\.bushings/);
+    expect(wrong({ links: { left: [-500, 450, z + 50], right: [-350, -450, z - 100] } })).toThrow(
+      /links\.left: lies flat/,
+    );
+    expect(
+      wrong({
+        centreline: [
+          [-100, 450, z + 50],
+          [-100, -450, z + 50],
+        ],
+      }),
+    ).toThrow(/swayBars\[0\]/);
+  });
+});
