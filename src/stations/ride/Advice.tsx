@@ -59,7 +59,7 @@ export function Advice({ found }: { found: Setting }) {
           brackets: <b>{formatDegrees(Math.abs(wedge))}</b> nose {wedge > 0 ? 'down' : 'up'}.
         </p>
       )}
-      {!done && centring.length > 0 && <HowToTurn job={job} bars={bars} />}
+      {!done && bars.length > 0 && <HowToTurn job={job} bars={bars} />}
       <Readouts>
         {centring.map((bar, i) => (
           <Readout
