@@ -18,11 +18,12 @@ const VIEWS: View[] = [
   ['locate-forces', 4, 'Panhard bar', 1280, 800],
   ['locate-front', 4, 'Track bar', 1280, 800, 'demo-tinker'],
   ['locate-map', 4, 'Panhard bar', 1280, 800],
-  ['cut', 5, 'Cut', 1280, 800],
-  ['weld', 6, 'Hold', 1280, 800],
-  ['ride', 7, 'Centre', 1280, 800],
+  ['roll', 5, 'Roll', 1280, 800],
+  ['cut', 6, 'Cut', 1280, 800],
+  ['weld', 7, 'Hold', 1280, 800],
+  ['ride', 8, 'Centre', 1280, 800],
   ['locate-tablet', 4, 'Panhard bar', 820, 1180],
-  ['weld-tablet', 6, 'Hold', 820, 1180],
+  ['weld-tablet', 7, 'Hold', 820, 1180],
 ];
 
 const part = async (hands: Hands, name: string): Promise<void> =>
@@ -59,6 +60,13 @@ const BEFORE: Record<string, (hands: Hands) => Promise<void>> = {
     await hands.press('gauges');
     await hands.click(await hands.field('reading/tireRadius.left'));
     await hands.driver.sleep(2500);
+  },
+  roll: async (hands) => {
+    await hands.press('Fit a bar');
+    await hands.press('Start from a usual pair');
+    await hands.press('Start from a usual front end');
+    await hands.type('roll/dip', '8');
+    await hands.driver.executeScript('document.querySelector(".bench-card").scrollTop = 420');
   },
   place: async (hands) => {
     await hands.type('place/held.left', '33 1/2');

@@ -25,6 +25,7 @@ const FIGURES: Record<StationId, Figures> = {
   record: 'car',
   place: 'car',
   locate: 'mounts',
+  roll: 'none',
   cut: 'mounts',
   weld: 'mounts',
   ride: 'gaps',

@@ -6,6 +6,7 @@ import { LocateCard } from './locate/LocateCard';
 import { PlaceCard } from './place/PlaceCard';
 import { RecordCard } from './record/RecordCard';
 import { RideCard } from './ride/RideCard';
+import { RollCard } from './roll/RollCard';
 import { WeldCard } from './weld/WeldCard';
 
 export type Station = { id: StationId; name: string; card: ComponentType };
@@ -15,6 +16,7 @@ const CARDS: Record<StationId, Omit<Station, 'id'>> = {
   record: { name: 'Record', card: RecordCard },
   place: { name: 'Place', card: PlaceCard },
   locate: { name: 'Locate', card: LocateCard },
+  roll: { name: 'Roll', card: RollCard },
   cut: { name: 'Cut', card: CutCard },
   weld: { name: 'Weld', card: WeldCard },
   ride: { name: 'Ride', card: RideCard },

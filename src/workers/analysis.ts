@@ -1,8 +1,9 @@
 import { wrap, type Remote } from 'comlink';
 import { create } from 'zustand';
-import { locateInput } from '@/core/job/job';
+import { locateInput, rollInput } from '@/core/job/job';
 import type { Job } from '@/core/job/schema';
 import type { Trust } from '@/core/locate/trust';
+import type { RollResult } from '@/core/roll/analyse';
 import type { TravelMap } from '@/core/locate/map';
 import type { CurveValues, LocateResult } from '@/core/locate/types';
 import type { Travel } from '@/core/rig/schema';
@@ -59,6 +60,22 @@ export const useTrust = create<{ job: Job | null; trust: Trust | null }>()(() =>
 export const askForTrust = newestOnly<Job>(async (job) => {
   const trust = await theWorker().trust(job);
   useTrust.setState({ job, trust });
+});
+
+/** Springs, bar and balance as last worked out. */
+export const useRoll = create<{ job: Job | null; result: RollResult | null; problem: string | null }>()(
+  () => ({
+    job: null,
+    result: null,
+    problem: null,
+  }),
+);
+
+/** Asks what springs and bar do, with the axle where the rocker stands. */
+export const askForRoll = newestOnly<{ job: Job; rocker: Travel }>(async ({ job, rocker }) => {
+  const outcome = await theWorker().roll(rollInput(job, rocker));
+  if (outcome.ok) useRoll.setState({ job, result: outcome.result, problem: null });
+  else useRoll.setState({ job, problem: outcome.message });
 });
 
 /** The map last worked out, and of what. */

@@ -4,7 +4,10 @@ import type { Job } from '@/core/job/schema';
 import { trustOf, type Trust } from '@/core/locate/trust';
 import { travelMap, type TravelMap } from '@/core/locate/map';
 import type { CurveValues, LocateInput, LocateResult } from '@/core/locate/types';
+import { analyseRoll, type RollInput, type RollResult } from '@/core/roll/analyse';
 import { InputError } from '@/core/rig/read';
+
+export type RollOutcome = { ok: true; result: RollResult } | { ok: false; message: string };
 
 export type LocateOutcome = { ok: true; result: LocateResult } | { ok: false; message: string };
 
@@ -20,6 +23,15 @@ const api = {
       if (cold) warm(input, WARMING_RUNS);
       cold = false;
       return { ok: true, result };
+    } catch (error) {
+      if (error instanceof InputError) return { ok: false, message: error.expected };
+      throw error;
+    }
+  },
+  /** Springs, sway bar and balance; a bar that cannot be held or moved as what is wrong with it. */
+  roll(input: RollInput): RollOutcome {
+    try {
+      return { ok: true, result: analyseRoll(input) };
     } catch (error) {
       if (error instanceof InputError) return { ok: false, message: error.expected };
       throw error;

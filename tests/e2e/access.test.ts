@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { Hands, serve } from '../support/browser';
 
 const axe = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
-const STATIONS = ['The job', 'Record', 'Hold the axle', 'Panhard bar', 'Cut', 'Hold', 'Centre'];
+const STATIONS = ['The job', 'Record', 'Hold the axle', 'Panhard bar', 'Roll', 'Cut', 'Hold', 'Centre'];
 
 let server: Awaited<ReturnType<typeof serve>>;
 beforeAll(async () => {

@@ -172,7 +172,7 @@ test('inspection: what must be mended holds the tack until it is; a photo is kep
   writeFileSync(text, 'no picture');
   await (await upload()).sendKeys(text);
   await hands.until(async () => (await hands.text('.ant-notification')).includes('is not a picture'));
-  await hands.keys('6');
+  await hands.keys('7');
   await hands.until(async () => (await hands.text('[data-condition=sound]')).includes('Brackets welded'));
   await hands.reload();
   await hands.keys('2');
@@ -180,7 +180,7 @@ test('inspection: what must be mended holds the tack until it is; a photo is kep
   await hands.click(
     await hands.driver.findElement(By.xpath('//li[@data-inspect="brackets"]//button[text()="mended"]')),
   );
-  await hands.station(6, 'Hold before welding');
+  await hands.station(7, 'Hold before welding');
   expect(await hands.driver.findElements(By.css('[data-condition=sound]'))).toHaveLength(0);
 });
 
@@ -208,7 +208,7 @@ test('place: stands, rests and squareness; the stripe breaks when the frame is r
 });
 
 test('ride: gaps, squareness and pinion are set in one round, in order, and written down as set', async () => {
-  await hands.station(7, 'Centre the axle');
+  await hands.station(8, 'Centre the axle');
   await hands.type('ride/left', '5 1/2');
   await hands.type('ride/right', '5 1/8');
   await open('More to read');

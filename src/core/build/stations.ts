@@ -14,7 +14,7 @@ import { holdConditions } from './holdPoint';
 import { stripeState, type Basis, type StripeState } from './stripes';
 
 /** The stations that exist, in the order of the work. */
-export const STATIONS = ['job', 'record', 'place', 'locate', 'cut', 'weld', 'ride'] as const;
+export const STATIONS = ['job', 'record', 'place', 'locate', 'roll', 'cut', 'weld', 'ride'] as const;
 export type StationId = (typeof STATIONS)[number];
 
 /** What the builder vouches for with a station's own stripe. */
@@ -42,6 +42,8 @@ export function stationBasis(job: Job, station: StationId): Basis | null {
     }
     case 'locate':
       return mountBasis(job);
+    case 'roll':
+      return rollBasis(job);
     case 'cut': {
       const bar = workBar(job);
       const made = makeBar(describeBar(bar).eyeToEye, barSpec(job));
@@ -68,6 +70,14 @@ export function stationBasis(job: Job, station: StationId): Basis | null {
     default:
       return null;
   }
+}
+
+/** Springs and bar as they are meant, number by number. */
+function rollBasis({ roll }: Job): Basis {
+  const { dip, ...bar } = roll.bar ?? {};
+  const named = (what: string, design: object): Basis =>
+    Object.fromEntries(Object.entries(design).map(([key, value]) => [`${what}, ${key}`, value ?? 'solid']));
+  return { ...named('springs', roll.springs ?? {}), ...named('sway bar', bar), ...named('dip', dip ?? {}) };
 }
 
 const PLACES = ['ahead of the axle', 'left of the centreline', 'off the floor'];

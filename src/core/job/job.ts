@@ -16,6 +16,7 @@ import {
 } from '@/core/rig/members';
 import type { LinkMember, Obstacle, Point, Rig, Travel } from '@/core/rig/schema';
 import { USUAL_CASES } from '@/core/statics/usualCases';
+import type { RollInput } from '@/core/roll/analyse';
 import { withoutOwners } from '@/core/without';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { layoutEnd, layOut, PANHARD, type LayoutId, type PatternSize } from '@/core/layouts/patterns';
@@ -60,6 +61,7 @@ export function newJob(id: string, name: string, tape: Tape): Job {
     shaft: { room: {}, ratio: USUAL_CASES.axleRatio },
     cornerG: USUAL_CASES.cornerG,
     locate: { school: 'ride', adjuster: 'frame', shiftLimit: SHIFT_LIMITS.street },
+    roll: { springs: null, bar: null },
     cut: {
       thread: '3/4-16',
       leftHandEnd: 'frame',
@@ -225,6 +227,13 @@ export function locateInput(job: Job, rocker: Travel): LocateInput {
     use: job.use,
   };
 }
+
+export const rollInput = (job: Job, rocker: Travel): RollInput => ({
+  rig: job.rig,
+  ...job.roll,
+  ...travelOf(job),
+  rocker,
+});
 
 export function barSpec({ cut }: Job): BarSpec {
   const { thread, ends, engagementRule, tube } = cut;

@@ -85,6 +85,30 @@ const placeSchema = z.strictObject({
   measured: z.record(text(60), mm),
 });
 
+const rollSchema = z.strictObject({
+  springs: z
+    .strictObject({ rate: mm.positive(), out: mm.positive(), top: mm, bottom: mm, ahead: mm })
+    .nullable(),
+  bar: z
+    .strictObject({
+      mountedOn: z.enum(['chassis', 'axle']),
+      od: mm.positive(),
+      wall: mm.positive().nullable(),
+      eyes: mm.positive(),
+      middle: mm.positive(),
+      arm: mm.positive(),
+      hole: z.number().int().min(0).max(20),
+      pitch: mm.positive(),
+      pointing: z.enum(['ahead', 'back']),
+      ahead: mm,
+      height: mm,
+      bushings: mm.positive(),
+      link: mm.positive(),
+      dip: z.strictObject({ depth: mm, width: mm.positive() }),
+    })
+    .nullable(),
+});
+
 const barEndSchema = z.strictObject({
   toShoulder: mm.min(0),
   showing: mm.min(0),
@@ -205,6 +229,8 @@ export const jobSchema = z.strictObject({
   /** sideways acceleration of the steady corner that loads are reckoned with, g */
   cornerG: z.number().min(0.1).max(3).default(USUAL_CASES.cornerG),
   locate: z.strictObject({ school: z.enum(SCHOOLS), adjuster: z.enum(ADJUSTERS), shiftLimit: mm.positive() }),
+  /** springs and sway bar of this end, as they are meant */
+  roll: rollSchema.default({ springs: null, bar: null }),
   cut: cutSchema,
   weld: weldSchema,
   ride: rideSchema,
