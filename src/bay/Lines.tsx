@@ -59,11 +59,14 @@ export function RollAxis({ sheet, model }: { sheet: Sheet; model: BayModel }) {
   const at = (x: number): Point => [x, 0, rollCentre.height + x * rollAxisSlope];
   const [a, b] = [sheet.at(at(reach)), sheet.at(at(-reach))];
   const [cx, cy] = sheet.at(at(0));
+  // Behind the car, under its own line, nothing else is written.
+  const edge = sheet.box.x + sheet.box.width;
+  const onAxis = a[1] + ((edge - a[0]) / (b[0] - a[0])) * (b[1] - a[1]);
   return (
     <g className="roll-centre">
       <line className="axis-line" x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />
       <circle cx={cx} cy={cy} r={5} />
-      <text x={cx + 10} y={cy - 8}>
+      <text x={edge} y={onAxis + 15} textAnchor="end">
         roll axis
       </text>
     </g>
