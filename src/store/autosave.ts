@@ -29,9 +29,10 @@ export function startAutosave(): () => void {
 
   async function write(): Promise<void> {
     dirty = true;
+    if (useJobStore.getState().saving.kind !== 'saving')
+      useJobStore.setState({ saving: { kind: 'saving' } });
     if (writing) return;
     writing = true;
-    useJobStore.setState({ saving: { kind: 'saving' } });
     while (dirty) {
       dirty = false;
       await put();
@@ -54,7 +55,8 @@ export function startAutosave(): () => void {
       });
       if (theirs) adopt(theirs);
       else base = { job, drafts };
-      useJobStore.setState({ saving: { kind: 'saved' } });
+      // Saved is only said when nothing has come since.
+      if (!dirty) useJobStore.setState({ saving: { kind: 'saved' } });
     } catch (error) {
       useJobStore.setState({ saving: { kind: 'failed', message: explain(error) } });
     }
