@@ -29,8 +29,7 @@ export function startAutosave(): () => void {
 
   async function write(): Promise<void> {
     dirty = true;
-    if (useJobStore.getState().saving.kind !== 'saving')
-      useJobStore.setState({ saving: { kind: 'saving' } });
+    if (useJobStore.getState().saving.kind !== 'saving') useJobStore.setState({ saving: { kind: 'saving' } });
     if (writing) return;
     writing = true;
     while (dirty) {
