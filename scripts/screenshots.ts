@@ -1,6 +1,6 @@
 /** Takes the pictures of docs/screenshots from the demo data: `npx tsx scripts/screenshots.ts`, after a build. */
 import { writeFileSync } from 'node:fs';
-import { By, Key } from 'selenium-webdriver';
+import { Key } from 'selenium-webdriver';
 import { spotAt, spotName } from '../src/core/measure/quantities';
 import { Hands, serve } from '../tests/support/browser';
 
@@ -26,9 +26,6 @@ const VIEWS: View[] = [
   ['weld-tablet', 7, 'Hold', 820, 1180],
 ];
 
-const part = async (hands: Hands, name: string): Promise<void> =>
-  hands.click(await hands.driver.findElement(By.xpath(`//label[.//*[text()="${name}"]]`)));
-
 /** Goes to one reading of the plan by the finder, as a builder would. */
 async function reading(hands: Hands, key: string): Promise<void> {
   await hands.keys('/');
@@ -39,12 +36,12 @@ async function reading(hands: Hands, key: string): Promise<void> {
 
 /** What is done at a station before its picture, so that it shows something. */
 const BEFORE: Record<string, (hands: Hands) => Promise<void>> = {
-  'locate-links': (hands) => part(hands, 'Lengthwise'),
-  'locate-room': (hands) => part(hands, 'Room'),
-  'locate-forces': (hands) => part(hands, 'Forces'),
-  'locate-front': (hands) => part(hands, 'Lengthwise'),
+  'locate-links': (hands) => hands.part('Lengthwise'),
+  'locate-room': (hands) => hands.part('Room'),
+  'locate-forces': (hands) => hands.part('Forces'),
+  'locate-front': (hands) => hands.part('Lengthwise'),
   'locate-map': async (hands) => {
-    await part(hands, 'Lengthwise');
+    await hands.part('Lengthwise');
     await hands.press('swept');
     await hands.press('roll');
     await hands.press('as a map');
@@ -53,8 +50,8 @@ const BEFORE: Record<string, (hands: Hands) => Promise<void>> = {
     await hands.press('roll');
   },
   record: (hands) => reading(hands, 'cab.diagonal.left'),
-  'record-agree': (hands) => part(hands, 'Agree? 3'),
-  'record-found': (hands) => part(hands, 'As found'),
+  'record-agree': (hands) => hands.part('Agree? 3'),
+  'record-found': (hands) => hands.part('As found'),
   'record-tablet': async (hands) => {
     await reading(hands, 'tireRadius.left');
     await hands.press('gauges');

@@ -15,8 +15,6 @@ afterAll(async () => {
   server?.stop();
 });
 
-const part = async (name: string) =>
-  hands.click(await hands.driver.findElement(By.xpath(`//label[.//*[text()="${name}"]]`)));
 const state = (id: string) => hands.find(`[data-verdict="${id}"]`).then((e) => e.getAttribute('data-state'));
 
 test('a word of the trade is explained on focus, and goes away', async () => {
@@ -41,7 +39,7 @@ test('the map is probed by keys, and sends the axle where it is read', async () 
 });
 
 test('what is in the way is found, dragged clear, and put back by undo', async () => {
-  await part('Room');
+  await hands.part('Room');
   await hands.until(async () => (await state('clearance')) === 'look');
   expect(await hands.text('[data-verdict=clearance]')).toContain('axle tube to tailpipe at full bump');
   await hands.drag('[data-thing="rear-tailpipe"]', 0, -40);
@@ -59,8 +57,8 @@ test('the slip yoke is judged by the room typed for it', async () => {
 });
 
 test('forces of a case are listed and shown in the bay', async () => {
-  await part('Forces');
-  await part('Left turn at 0.8 g');
+  await hands.part('Forces');
+  await hands.part('Left turn at 0.8 g');
   await hands.until(async () => (await hands.text('[data-force=panhard]')).includes('pushed'));
   await hands.until(async () => (await hands.text('.forces')).includes('pushed'));
   await hands.type('cornerG', '1.1');
@@ -69,7 +67,7 @@ test('forces of a case are listed and shown in the bay', async () => {
 });
 
 test('a view is enlarged, zoomed by the wheel, pushed, and fitted again', async () => {
-  await part('Sideways');
+  await hands.part('Sideways');
   const views = async () => (await hands.driver.findElements(By.css('[data-view]'))).length;
   expect(await views()).toBe(3);
   await hands.click((await hands.driver.findElements(By.xpath('//button[text()="large"]')))[0]!);
@@ -88,7 +86,7 @@ test('a view is enlarged, zoomed by the wheel, pushed, and fitted again', async 
 });
 
 test('a member is taken off and put on: what is then free is said, and what is held again moves', async () => {
-  await part('Lengthwise');
+  await hands.part('Lengthwise');
   await hands.press('Take off: upper link');
   await hands.until(async () => (await hands.text('.bench-card')).includes('nothing stops the axle'));
   await hands.press('Put on another member');

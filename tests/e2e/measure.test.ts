@@ -25,10 +25,6 @@ const keys = (...k: string[]) =>
     .sendKeys(...k)
     .perform();
 const step = async () => (await hands.find('[data-step]')).getAttribute('data-step');
-const part = async (name: string) =>
-  hands.click(
-    await hands.driver.findElement(By.xpath(`//label[.//*[starts-with(normalize-space(), "${name}")]]`)),
-  );
 const tick = async (text: string) =>
   hands.click(await hands.driver.findElement(By.xpath(`//label[contains(., "${text}")]/input`)));
 const open = async (text: string) =>
@@ -67,12 +63,12 @@ test('a car is measured from nothing with the keyboard alone: every reading, Ent
   await hands.until(async () => (await hands.text('.bench-card h1')).includes('Panhard bar'));
   await hands.until(async () => (await hands.text('[data-readout=rollCentre]')).includes('±'));
   await hands.keys('2');
-  await part('As found');
+  await hands.part('As found');
   await hands.until(async () => (await hands.text('[data-finding=offset]')).includes('±'));
 });
 
 test('another by its gauges: readings are taken as they hold still; one link drops, and nothing false is taken', async () => {
-  await part('Measure');
+  await hands.part('Measure');
   await newJob();
   await open('How:');
   await tick('Only what the drawing needs');
@@ -110,7 +106,7 @@ test('another by its gauges: readings are taken as they hold still; one link dro
 test('readings go out to a table and come in again; bad rows are named and the good ones taken on request', async () => {
   await hands.driver.get(`${server.address}/#/demo-marigold/record`);
   await hands.until(async () => (await hands.text('.masthead-job')).includes('Marigold'));
-  await part('Measure');
+  await hands.part('Measure');
   await hands.press('Readings to CSV');
   const file = await hands.downloaded('marigold-rear-axle-readings.csv');
   const text = readFileSync(file, 'utf8');
@@ -138,13 +134,13 @@ test('readings go out to a table and come in again; bad rows are named and the g
 test('the demo car with one wrong reading: it is named, struck, and the rest agree; another datum tells it anew', async () => {
   await hands.driver.get(`${server.address}/#/demo-pewter/record`);
   await hands.until(async () => (await hands.text('.masthead-job')).includes('Pewter'));
-  await part('Agree?');
+  await hands.part('Agree?');
   const verdict = await hands.text('[data-verdict="wrong-cab.diagonal.right"]');
   expect(verdict).toContain('1/2 in more than everything else says');
   await hands.click(await hands.find('[data-fit="cab.diagonal.right"] .link'));
   await hands.until(async () => (await step()) === 'cab.diagonal.right');
   await hands.click(await hands.find('.reading-list button'));
-  await part('Agree?');
+  await hands.part('Agree?');
   await hands.until(async () => (await hands.text('.agree-sum')).includes('All readings agree'));
   const from = async () => hands.text('[data-datum]');
   const before = await from();
@@ -156,7 +152,7 @@ test('the demo car with one wrong reading: it is named, struck, and the rest agr
 });
 
 test('inspection: what must be mended holds the tack until it is; a photo is kept, a text file is not', async () => {
-  await part('Inspect');
+  await hands.part('Inspect');
   await hands.click(
     await hands.driver.findElement(By.xpath('//li[@data-inspect="brackets"]//button[text()="mend first"]')),
   );
@@ -241,7 +237,7 @@ describe('nothing typed is lost', () => {
     const address = `${server.address}/#/demo-copperline/record`;
     await hands.driver.get(address);
     await hands.until(async () => (await hands.text('.masthead-job')).includes('Copperline'));
-    await part('Measure');
+    await hands.part('Measure');
     if ((await hands.driver.findElements(By.css('.readings'))).length === 0) await hands.press('Whole sheet');
     const first = await hands.driver.getWindowHandle();
     await (await hands.field(draft)).sendKeys('6 3/');

@@ -18,11 +18,6 @@ afterAll(async () => {
 
 const state = (id: string) => hands.find(`[data-verdict="${id}"]`).then((e) => e.getAttribute('data-state'));
 
-const part = async (name: string) =>
-  hands.click(
-    await hands.driver.findElement(By.xpath(`//label[.//*[starts-with(normalize-space(), "${name}")]]`)),
-  );
-
 test('the demo job is open, and nothing was asked of anyone else', async () => {
   expect(await hands.text('.masthead-job')).toContain('Marigold');
   const outside = await hands.driver.executeScript<string[]>(
@@ -33,9 +28,9 @@ test('the demo job is open, and nothing was asked of anyone else', async () => {
 
 test('record: a reading that is no length is refused where it was typed; repeats average; the odd one is struck', async () => {
   await hands.station(2, 'Record');
-  await part('Agree?');
+  await hands.part('Agree?');
   expect(await hands.text('.verdicts')).toContain('5 5/8 is the odd one');
-  await part('Measure');
+  await hands.part('Measure');
   await hands.press('Whole sheet');
   await hands.type('reading/track', '57 1/');
   expect(await hands.text('[data-reading=track] .field-problem')).toContain('stops at the slash');
@@ -46,13 +41,13 @@ test('record: a reading that is no length is refused where it was typed; repeats
   await hands.until(async () => (await hands.text('[data-reading=track] .reading-list')).includes('57 1/4'));
   expect(await hands.text('[data-reading=track] .reading-mean')).toContain('spread');
   await hands.press('5 5/8: strike it');
-  await part('Agree?');
+  await hands.part('Agree?');
   await hands.until(
     async () =>
       (await hands.driver.findElements(By.css('[data-verdict="spread-gapFrame.right"]'))).length === 0,
   );
   expect(await hands.text('.agree-sum')).toContain('All readings agree');
-  await part('Measure');
+  await hands.part('Measure');
 });
 
 test('half-typed text survives a reload, and is not taken for entered', async () => {

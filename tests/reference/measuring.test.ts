@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { add, inv, matrix, multiply, subtract, transpose } from 'mathjs';
 import { adjust, estimateOf, type Observation } from '@/core/measure/adjust';
 import { asFound } from '@/core/measure/asFound';
-import { splitMarks } from '@/core/measure/placement';
+import { agreementOf } from '@/core/measure/agreement';
+import { placementBy } from '@/core/measure/placement';
 import { estimate, propagate } from '@/core/measure/uncertainty';
 import { found } from '@/core/measure/readings';
 import { trustOf } from '@/core/locate/trust';
@@ -277,7 +278,18 @@ describe('arithmetic of the floor', () => {
   });
 
   test('T-square marks at 38 1/2 and 41 1/2: the middle at 40, the tube 3 in thick', () => {
-    expect(splitMarks(38.5, 41.5)).toEqual({ middle: 40, thickness: 3 });
+    const sides = (key: string, mm: number) => ({ [`${key}.left`]: mm, [`${key}.right`]: mm });
+    const read = {
+      ...sides('cab.front', 38.5 * INCH),
+      ...sides('cab.rear', 41.5 * INCH),
+      ...sides('cab.diagonal', Math.hypot(40, 36) * INCH),
+      'cab.across': 36 * INCH,
+      marksAcross: 36 * INCH,
+    };
+    const agreement = agreementOf(readings(read), 't-square')!;
+    expect(placementBy(agreement, 'cab', 57 * INCH)!.middle.left.value / INCH).toBeCloseTo(40, 6);
+    const tube = agreement.network.names.get('tubeDiameter')!;
+    expect(agreement.adjustment.parameters[tube]! / INCH).toBeCloseTo(3, 6);
   });
 
   test('57 1/4 behind and 57 1/8 in front: toe-in 1/8, or 0.28 degrees across 26 in tyres', () => {

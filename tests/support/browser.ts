@@ -87,6 +87,12 @@ export class Hands {
     return hands;
   }
 
+  /** Picks one of the parts that a card is divided into, by the beginning of its word. */
+  async part(name: string): Promise<void> {
+    const xpath = `//label[.//*[starts-with(normalize-space(), "${name}")]]`;
+    await this.click(await this.driver.findElement(By.xpath(xpath)));
+  }
+
   find = (css: string): Promise<WebElement> => this.driver.wait(until.elementLocated(By.css(css)), WAIT);
   field = (id: string): Promise<WebElement> => this.find(`[id="field-${id}"]`);
   text = async (css: string): Promise<string> => (await this.find(css)).getText();

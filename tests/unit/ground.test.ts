@@ -13,7 +13,7 @@ import { restFor } from '@/core/place/stands';
 import { stepOf } from '@/core/ride/adjusters';
 import { asSet } from '@/core/ride/asSet';
 import { dragLinkAgainstBar } from '@/core/ride/front';
-import { lengthen, leversOf, TASKS } from '@/core/ride/lever';
+import { lengthen, leversOf, settingBars, TASKS } from '@/core/ride/lever';
 import { disagree, onGround } from '@/core/ride/onGround';
 import { preloadOf } from '@/core/ride/preload';
 import { settingOf, turnsOf, type BarTurn, type SettingStep } from '@/core/ride/setting';
@@ -28,8 +28,7 @@ function asBuilt(job: Job, out: Record<(typeof TASKS)[number], number>, wound: R
   const linkage = compileLinkage(job.rig);
   const levers = leversOf(job.rig);
   for (const task of TASKS) lengthen(linkage, levers[task], out[task]);
-  for (const bar of new Map(TASKS.flatMap((t) => levers[t]).map((b) => [b.id, b])).values())
-    lengthen(linkage, [{ ...bar, sign: 1 }], wound[bar.id] ?? 0);
+  for (const bar of settingBars(job.rig)) lengthen(linkage, [{ ...bar, sign: 1 }], wound[bar.id] ?? 0);
   const solver = new PoseSolver(linkage);
   expect(solver.solve(0, 0)).toBe(true);
   const [, y, pitch, steer] = solver.q;

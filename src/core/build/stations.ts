@@ -10,7 +10,7 @@ import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/members';
 import { drivingHeight, restsOf } from '@/core/place/heights';
 import { asSet } from '@/core/ride/asSet';
 import { turnsSoFar } from '@/core/ride/setting';
-import { holdConditions } from './holdPoint';
+import { holdConditions, stripeKey } from './holdPoint';
 import { stripeState, type Basis, type StripeState } from './stripes';
 
 /** The stations that exist, in the order of the work. */
@@ -109,9 +109,13 @@ export function stationStripe(job: Job, station: StationId): StripeState {
 }
 
 function weldStripe(job: Job): StripeState {
+  const { frame, axle } = job.weld.joints;
+  const done = frame === 'striped' && axle === 'striped';
+  // Without a stripe none can be broken: asked at every movement of a drag.
+  if (!done && !Object.keys(job.stripes).some((key) => key.startsWith(stripeKey(''))))
+    return { kind: 'none' };
   const broken = holdConditions(job).flatMap((c) => (c.stripe.kind === 'broken' ? [c.stripe] : []));
   if (broken.length) return { kind: 'broken', at: broken[0]!.at, changes: broken.flatMap((s) => s.changes) };
-  const { frame, axle } = job.weld.joints;
-  if (frame !== 'striped' || axle !== 'striped') return { kind: 'none' };
+  if (!done) return { kind: 'none' };
   return { kind: 'whole', at: job.weld.log.at(-1)?.at ?? '' };
 }

@@ -1,5 +1,7 @@
 import { agreementOf, type Agreement } from '@/core/measure/agreement';
 import { slopeAlong } from '@/core/measure/floor';
+import { checkRecord } from '@/core/measure/recordChecks';
+import type { Verdict } from '@/core/verdict';
 import type { Approach } from '@/core/measure/plan';
 import type { Spot } from '@/core/measure/quantities';
 import { found, type Reading } from '@/core/measure/readings';
@@ -30,6 +32,10 @@ let last: {
   method: Job['record']['method'];
   agreement: Agreement | null;
 } | null = null;
+
+/** What is to be said of a job's readings. */
+export const jobRecordChecks = (job: Job): Verdict[] =>
+  checkRecord(job.readings, jobAgreement(job), approachOf(job), job.tape);
 
 /** The job with other readings at one spot, and what follows from them: sizes, angles of the shaft, weights. */
 export function withReadingsAt(job: Job, spot: Spot, change: (list: Reading[]) => Reading[]): Job {

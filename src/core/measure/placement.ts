@@ -62,9 +62,3 @@ export const marksOf = (middle: number, tube: number, datum: Datum): { front: nu
   const { way } = DATUMS[datum];
   return { front: middle - (way * tube) / 2, rear: middle + (way * tube) / 2 };
 };
-
-/** The middle between the two edges of the tube, and how thick the tube was by them, mm. */
-export const splitMarks = (front: number, rear: number): { middle: number; thickness: number } => ({
-  middle: (front + rear) / 2,
-  thickness: Math.abs(rear - front),
-});

@@ -9,7 +9,7 @@ import { linksOf } from '@/core/rig/members';
 import { distance } from '@/core/vector';
 import { perTurn } from './adjusters';
 import { adjusterOf, turnsOf, SQUARE_TOLERANCE, PINION_TOLERANCE } from './setting';
-import { leversOf, TASKS } from './lever';
+import { settingBars } from './lever';
 import { onGround, wantedPinion } from './onGround';
 
 /** One line of the record of the car as it was set: what was read, with its uncertainty, beside what was designed. */
@@ -117,8 +117,7 @@ export const wantedToe = (job: Job): number => job.ride.wanted.toe ?? USUAL_TOE;
 
 /** A bar's length as set is its design and the turns made: no tape comes into it. */
 function barLines(job: Job): AsSet[] {
-  const levers = leversOf(job.rig);
-  const bars = new Map(TASKS.flatMap((task) => levers[task]).map((bar) => [bar.id, bar]));
+  const bars = new Map(settingBars(job.rig).map((bar) => [bar.id, bar]));
   return linksOf(job.rig).flatMap((link): AsSet[] => {
     const bar = bars.get(link.id);
     const each = bar && perTurn(adjusterOf(job, bar));

@@ -29,6 +29,12 @@ export function leversOf(rig: Rig): Record<Task, LeverBar[]> {
   return { square: squareLever(rig, linkage, rest), pinion: pinionLever(rig, linkage), centre };
 }
 
+/** Every bar that sets something, once, though it may have more than one task. */
+export function settingBars(rig: Rig): LeverBar[] {
+  const levers = leversOf(rig);
+  return [...new Map(TASKS.flatMap((task) => levers[task]).map((bar) => [bar.id, bar])).values()];
+}
+
 /**
  * Sideways: the bar across the car; the two links of a crank, one out as the other comes in; or, without either, the pair of
  * links that leans most, one out as the other comes in.

@@ -6,7 +6,7 @@ import { compileLinkage, type Linkage } from '@/core/kinematics/linkage';
 import { PoseSolver } from '@/core/kinematics/solver';
 import { InputError } from '@/core/rig/read';
 import { perTurn, stepOf, type Adjuster } from './adjusters';
-import { lengthen, leversOf, TASKS, type LeverBar, type Task } from './lever';
+import { lengthen, leversOf, settingBars, TASKS, type LeverBar, type Task } from './lever';
 import { onGround, wantedPinion } from './onGround';
 
 /** One bar to be worked: its length as it is and as it should be, mm; turns, positive lengthens; null where it has no thread. */
@@ -154,9 +154,7 @@ class Car {
   /** The linkage as it is wound now. */
   constructor(job: Job) {
     this.base = compileLinkage(job.rig);
-    const levers = leversOf(job.rig);
-    const bars = new Map(TASKS.flatMap((task) => levers[task]).map((bar) => [bar.id, bar]));
-    for (const bar of bars.values()) {
+    for (const bar of settingBars(job.rig)) {
       const each = perTurn(adjusterOf(job, bar));
       if (each !== null) lengthen(this.base, [{ ...bar, sign: 1 }], turnsOf(job, bar.id) * each);
     }

@@ -61,7 +61,7 @@ export function analyseRoll(input: RollInput): RollResult {
     mostRoll: (Math.atan((bump + droop) / rig.track) * 180) / Math.PI,
     now: bar && barNow(sprung, moving, answer, input.rocker),
     shaftGap: bar && shaftGap(sprung, moving, bump, droop),
-    levers: leversOf(input, answer),
+    levers: effectsOf(input, answer),
   };
 }
 
@@ -115,7 +115,7 @@ const INCH = 25.4;
 const STIFFER = 1.1;
 
 /** What each change by itself would do: the same balance through every lever, so that the cheapest can be picked. */
-function leversOf(input: RollInput, { balance }: RollAnswer): Lever[] {
+function effectsOf(input: RollInput, { balance }: RollAnswer): Lever[] {
   if (!balance) return [];
   const { bar, springs } = input;
   const changed: [id: string, label: string, change: Partial<RollInput> | null][] = [

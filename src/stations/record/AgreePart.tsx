@@ -1,8 +1,7 @@
 'use client';
-import { approachOf, jobAgreement } from '@/core/job/record';
+import { jobAgreement, jobRecordChecks } from '@/core/job/record';
 import { DATUMS } from '@/core/measure/datums';
 import { placementBy, marksOf } from '@/core/measure/placement';
-import { checkRecord } from '@/core/measure/recordChecks';
 import { measured } from '@/core/measure/readings';
 import { spotAt, spotName } from '@/core/measure/quantities';
 import { COVERAGE } from '@/core/measure/uncertainty';
@@ -15,9 +14,9 @@ import { Within } from '@/ui/Within';
 /** Whether the readings agree: what contradicts the rest, what nothing checks, and what the axle looks like from each datum. */
 export function AgreePart() {
   const job = useJob();
-  const { readings, tape } = job;
+  const { tape } = job;
   const agreement = jobAgreement(job);
-  const verdicts = checkRecord(readings, agreement, approachOf(job), tape);
+  const verdicts = jobRecordChecks(job);
   return (
     <>
       {agreement === null ? (

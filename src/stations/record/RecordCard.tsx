@@ -1,8 +1,7 @@
 'use client';
 import { Segmented } from 'antd';
-import { approachOf, jobAgreement } from '@/core/job/record';
+import { jobAgreement, jobRecordChecks } from '@/core/job/record';
 import { stillNeeded } from '@/core/measure/plan';
-import { checkRecord } from '@/core/measure/recordChecks';
 import { useJob } from '@/store/jobStore';
 import { setWays, useWays, type RecordPart } from '@/store/ways';
 import { CardHead } from '@/ui/Card';
@@ -29,9 +28,7 @@ export function RecordCard() {
   const agreement = jobAgreement(job);
   const missing = stillNeeded(job.readings);
   const wrong = agreement?.wrong.length ?? 0;
-  const looks = checkRecord(job.readings, agreement, approachOf(job), job.tape).filter(
-    (v) => v.state !== 'ok',
-  ).length;
+  const looks = jobRecordChecks(job).filter((v) => v.state !== 'ok').length;
   const Part = PARTS[part].part;
   return (
     <>

@@ -2,7 +2,7 @@
 import { Select } from 'antd';
 import { THREAD_NAMES, type ThreadName } from '@/core/fabricate/threads';
 import { ADJUSTER_STYLES, perTurn, type Adjuster, type AdjusterStyle } from '@/core/ride/adjusters';
-import { leversOf, TASKS } from '@/core/ride/lever';
+import { settingBars } from '@/core/ride/lever';
 import { adjusterOf } from '@/core/ride/setting';
 import { formatDecimal } from '@/core/units/format';
 import { edit, useJob } from '@/store/jobStore';
@@ -16,10 +16,7 @@ const STYLES: Record<AdjusterStyle, string> = {
 /** How each bar that sets something is made longer or shorter. */
 export function Adjusters() {
   const job = useJob();
-  const levers = leversOf(job.rig);
-  const bars = [...new Map(TASKS.flatMap((t) => levers[t]).map((b) => [b.id, b])).values()].filter(
-    (b) => b.kind === 'bar',
-  );
+  const bars = settingBars(job.rig).filter((b) => b.kind === 'bar');
   if (bars.length === 0) return null;
   return (
     <details className="approach no-print">
