@@ -6,8 +6,8 @@ import type { BayModel, Figure } from './model';
 import { Mount } from './Mount';
 import type { Sheet } from './views';
 
-/** Which mounts can be moved in the bay: none, those of the bar across the car, all the others of members, or driveshaft and obstacles. */
-export type Movable = 'none' | 'bar' | 'links' | 'room';
+/** What can be moved in the bay: nothing, the mounts of the bar across the car, all the others of members, driveshaft and obstacles, or the sway bar. */
+export type Movable = 'none' | 'bar' | 'links' | 'room' | 'sway';
 
 const VIEW_WORDS = { rear: '', side: ', from the side', plan: ', from above' };
 
@@ -15,6 +15,7 @@ const VIEW_WORDS = { rear: '', side: ', from the side', plan: ', from above' };
 function turnOf(member: string, movable: Movable): boolean {
   switch (movable) {
     case 'none':
+    case 'sway':
       return false;
     case 'bar':
       return member === PANHARD;

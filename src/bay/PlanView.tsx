@@ -2,8 +2,10 @@ import type { Point } from '@/core/rig/schema';
 import type { Tape } from '@/core/units/tape';
 import { Dimension } from './Dimension';
 import type { Zoom } from '@/store/look';
+import { BarHandles } from './BarHandles';
 import { Forces } from './Forces';
 import { Swept } from './Lines';
+import { RollParts } from './RollParts';
 import { Things } from './Things';
 import { lateral, placesAlong, RAIL, type BayModel } from './model';
 import { Mounts } from './Mounts';
@@ -65,8 +67,10 @@ export function PlanWork({ sheet, model, bar, tape, movable, figures, layers }: 
         (['chassis', 'axle'] as const).map((end) => (
           <Behind key={end} sheet={sheet} eye={bar[end]} tape={tape} />
         ))}
+      <RollParts sheet={sheet} parts={model.now.roll} />
       <Things sheet={sheet} things={model.things} tape={tape} movable={movable === 'room'} />
       <Mounts sheet={sheet} figure={model.now} tape={tape} movable={movable} />
+      {movable === 'sway' && <BarHandles sheet={sheet} tape={tape} />}
       <Forces sheet={sheet} figure={model.now} tape={tape} />
     </g>
   );

@@ -4,8 +4,10 @@ import type { Zoom } from '@/store/look';
 import { Dimension } from './Dimension';
 import { DimText } from './DimText';
 import { CarFigures, GapFigures } from './CarFigures';
+import { BarHandles } from './BarHandles';
 import { Forces } from './Forces';
 import { Swept } from './Lines';
+import { RollParts } from './RollParts';
 import { Things } from './Things';
 import { lateral, RAIL, type Bar, type BayModel } from './model';
 import { Holes, Mounts } from './Mounts';
@@ -56,6 +58,7 @@ export function RearWork({ sheet, model, bar, tape, movable, figures, layers }: 
       {(now ? [now] : model.now.bars).map((b) => (
         <BarLine key={b.id} sheet={sheet} bar={b} />
       ))}
+      <RollParts sheet={sheet} parts={model.now.roll} />
       <Things sheet={sheet} things={model.things} tape={tape} movable={movable === 'room'} />
       {bar && figures === 'mounts' && <MountFigures sheet={sheet} model={model} bar={bar} tape={tape} />}
       {figures === 'car' && <CarFigures sheet={sheet} model={model} tape={tape} />}
@@ -65,6 +68,7 @@ export function RearWork({ sheet, model, bar, tape, movable, figures, layers }: 
       <Holes sheet={sheet} holes={model.holes} />
       <Mounts sheet={sheet} figure={model.now} tape={tape} movable={movable} />
       <RollCentre sheet={sheet} model={model} tape={tape} />
+      {movable === 'sway' && <BarHandles sheet={sheet} tape={tape} />}
       <Forces sheet={sheet} figure={model.now} tape={tape} />
     </g>
   );

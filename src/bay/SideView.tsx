@@ -1,10 +1,12 @@
 import type { Zoom } from '@/store/look';
+import { BarHandles } from './BarHandles';
 import { Forces } from './Forces';
 import { LinesOfPull, RollAxis, Swept } from './Lines';
 import type { BayModel } from './model';
 import { placesAlong, RAIL } from './model';
 import { Holes, Mounts } from './Mounts';
 import { Axle, BarLine, Floor, Shapes, Tyres } from './parts';
+import { RollParts } from './RollParts';
 import { Things } from './Things';
 import { fit, type Box, type Sheet } from './views';
 import type { WorkProps } from './work';
@@ -54,9 +56,11 @@ export function SideWork({ sheet, model, tape, movable, layers }: WorkProps) {
       {model.now.bars.map((b) => (
         <BarLine key={b.id} sheet={sheet} bar={b} className="bar link" />
       ))}
+      <RollParts sheet={sheet} parts={model.now.roll} />
       <Things sheet={sheet} things={model.things} tape={tape} movable={movable === 'room'} />
       <Holes sheet={sheet} holes={model.holes} />
       <Mounts sheet={sheet} figure={model.now} tape={tape} movable={movable === 'bar' ? 'none' : movable} />
+      {movable === 'sway' && <BarHandles sheet={sheet} tape={tape} />}
       <Forces sheet={sheet} figure={model.now} tape={tape} />
     </g>
   );

@@ -1,7 +1,6 @@
 import { carry, type Attitude } from '@/core/kinematics/attitude';
 import { isReached, type SweptPose } from '@/core/kinematics/pose';
 import { ownObstacles, travelOf } from '@/core/job/job';
-import { swayBarOf } from '@/core/roll/design';
 import { PANHARD } from '@/core/layouts/patterns';
 import type { Job } from '@/core/job/schema';
 import type { LocateResult } from '@/core/locate/types';
@@ -10,6 +9,7 @@ import { SIDES, type Side } from '@/core/measure/quantities';
 import { DRIVESHAFT, linksOf, mountsOf, STEERING, type Mount } from '@/core/rig/members';
 import { pathAt } from '@/core/clearance/path';
 import type { Member, Obstacle, Point } from '@/core/rig/schema';
+import { rollFigures, type RollFigures } from './rollFigures';
 
 /** Frame rails are drawn at this section until they are measured; only their place is taken from the tape, mm. */
 export const RAIL = { width: 50, height: 100 };
@@ -30,7 +30,7 @@ export type Thing = { obstacle: Obstacle; points: Point[] };
 /** A member that is not a plain bar: the lines it is drawn with. Arms are rigid to the axle, leaves are sprung. */
 type Shape = {
   id: string;
-  kind: 'arm' | 'leaf' | 'crank' | 'sway' | 'sway-axle' | 'end-link';
+  kind: 'arm' | 'leaf' | 'crank';
   lines: Point[][];
 };
 
@@ -49,6 +49,8 @@ export type Figure = {
   centre: Point;
   bars: Bar[];
   shapes: Shape[];
+  /** springs, shocks and the sway bar */
+  roll: RollFigures;
   mounts: DrawnMount[];
 };
 
@@ -116,7 +118,8 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
       centre: place([0, 0, tireRadius]),
       shaft: shaftOf(job, place),
       dragLink: rig.steering ? [rig.steering.pitman, place(rig.steering.knuckle)] : null,
-      shapes: [...rig.members.flatMap((m) => shapeOf(m, place, track, tireRadius)), ...swayOf(job, place)],
+      shapes: rig.members.flatMap((m) => shapeOf(m, place, track, tireRadius)),
+      roll: rollFigures(job, pose),
       mounts: owners.flatMap((id) =>
         mountsOf(rig, id).map((mount) => ({
           ...mount,
@@ -223,26 +226,6 @@ function holesOf({ rig, holes }: Job): BayModel['holes'] {
     ]);
     return [{ on: mount.on, points }];
   });
-}
-
-/** The sway bar and its end links, as they stand; how far it twists is told beside the drawing. */
-function swayOf({ roll }: Job, place: (p: Point) => Point): Shape[] {
-  if (!roll.bar) return [];
-  const { centreline, links, mountedOn } = swayBarOf(roll.bar);
-  const onBar = mountedOn === 'axle' ? place : (p: Point) => p;
-  const onOther = mountedOn === 'axle' ? (p: Point) => p : place;
-  const line = (centreline as Point[]).map((p) => onBar(p));
-  return [
-    { id: 'sway', kind: mountedOn === 'axle' ? 'sway-axle' : 'sway', lines: [line] },
-    {
-      id: 'end-links',
-      kind: 'end-link',
-      lines: [
-        [line[0]!, onOther(links.left)],
-        [line.at(-1)!, onOther(links.right)],
-      ],
-    },
-  ];
 }
 
 /** Where arms meet the axle is not recorded: they are drawn to the tube straight behind their front joint, or at the seats. */

@@ -1,10 +1,11 @@
 import type { MountChange } from '@/core/rig/members';
+import type { RollDesign } from '@/core/roll/setUp';
 
 /** A check's outcome: holds, wants a look, or must stop the work. */
 export type State = 'ok' | 'look' | 'stop';
 
-/** A remedy the builder can take with one touch, or only read. */
-export type Remedy = { text: string; changes?: MountChange[] };
+/** A remedy the builder can take with one touch, by moving mounts or changing springs and bar, or only read. */
+export type Remedy = { text: string; changes?: MountChange[]; roll?: Partial<RollDesign> };
 
 /** `where` names the part and, where it matters, the place in the travel. */
 export type Verdict = {

@@ -6,6 +6,7 @@ import type { Figures } from '@/bay/figures';
 import type { Movable } from '@/bay/Mounts';
 import { showDragged, useDragged, useJobPart, useJobStore } from '@/store/jobStore';
 import { useRocker } from '@/store/rocker';
+import type { RollPart } from '@/core/roll/analyse';
 import { useWays, type Focus } from '@/store/ways';
 import { Finder } from '@/ui/Finder';
 import { InstrumentBar } from '@/ui/InstrumentBar';
@@ -34,11 +35,19 @@ const FIGURES: Record<StationId, Figures> = {
 /** What can be moved in the bay while Locate is at work on something. */
 const MOVABLE: Record<Focus, Movable> = { bar: 'bar', links: 'links', room: 'room', forces: 'none' };
 
+const MOVABLE_AT_ROLL: Record<RollPart, Movable> = { springs: 'none', bar: 'sway', balance: 'bar' };
+
+function movableAt(station: StationId, focus: Focus, part: RollPart): Movable {
+  if (station === 'locate') return MOVABLE[focus];
+  return station === 'roll' ? MOVABLE_AT_ROLL[part] : 'none';
+}
+
 /** One bay, its stations: the tape above, the card beside, the rocker below. */
 export function Bench() {
   const jobId = useJobPart((j) => j.id);
   const { station } = useRoute();
   const focus = useWays((s) => s.focus);
+  const part = useWays((s) => s.roll);
   const [open, setOpen] = useState<'help' | 'find' | null>(null);
   const go = (id: typeof station) => goTo(jobId, id);
 
@@ -58,7 +67,7 @@ export function Bench() {
       <TapeStrip stations={stations} current={station} onGo={go} />
       <div className="bay-side no-print">
         <Bay
-          movable={station === 'locate' ? MOVABLE[focus] : 'none'}
+          movable={movableAt(station, focus, part)}
           figures={station === 'locate' && focus !== 'bar' ? 'none' : FIGURES[station]}
           forces={station === 'locate' && focus === 'forces'}
         />

@@ -1,13 +1,14 @@
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
+import type { RollPart } from '@/core/roll/analyse';
 
 /** What Locate is working on: holding the axle sideways, lengthwise, the room that things need, or the forces. */
 export type Focus = 'bar' | 'links' | 'room' | 'forces';
 
-/** What the bay shows beside the parts themselves. */
 /** What Record is about: reading, whether it agrees, what it comes to, what is worn, what came in the box. */
 export type RecordPart = 'measure' | 'agree' | 'found' | 'inspect' | 'parts';
 
+/** What the bay shows beside the parts themselves. */
 export type Layer = 'swept' | 'lines';
 
 type Ways = {
@@ -21,6 +22,7 @@ type Ways = {
   /** the load case whose forces the bay shows */
   load: string | null;
   record: RecordPart;
+  roll: RollPart;
   /** readings one at a time with the pad, or all on one sheet */
   sheet: boolean;
   /** the reading last looked at */
@@ -40,6 +42,7 @@ export const useWays = create<Ways>()(
       asMap: false,
       load: null,
       record: 'measure',
+      roll: 'bar',
       sheet: false,
       readingAt: null,
       hand: 'right',

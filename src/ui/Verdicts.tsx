@@ -37,15 +37,18 @@ const OneVerdict = memo(
         <div>
           <h3>{v.title}</h3>
           <p>{v.reason}</p>
-          {v.remedies.map(({ text, changes }) =>
-            changes ? (
+          {v.remedies.map(({ text, changes, roll }) =>
+            changes || roll ? (
               <button
                 key={text}
                 type="button"
                 className="remedy"
                 onClick={() => {
                   setRocker(0, 0);
-                  edit((job) => withMounts(job, changes));
+                  edit((job) => {
+                    const moved = changes ? withMounts(job, changes) : job;
+                    return roll ? { ...moved, roll: { ...moved.roll, ...roll } } : moved;
+                  });
                 }}
               >
                 {text}

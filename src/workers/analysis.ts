@@ -3,7 +3,10 @@ import { create } from 'zustand';
 import { locateInput, rollInput } from '@/core/job/job';
 import type { Job } from '@/core/job/schema';
 import type { Trust } from '@/core/locate/trust';
-import type { RollResult } from '@/core/roll/analyse';
+import type { RollPart, RollResult } from '@/core/roll/analyse';
+import type { BarDesign } from '@/core/roll/barDesign';
+import type { WhatIf } from '@/core/roll/levers';
+import type { Found, Wanted } from '@/core/roll/search';
 import type { TravelMap } from '@/core/locate/map';
 import type { CurveValues, LocateResult } from '@/core/locate/types';
 import type { Travel } from '@/core/rig/schema';
@@ -62,21 +65,25 @@ export const askForTrust = newestOnly<Job>(async (job) => {
   useTrust.setState({ job, trust });
 });
 
-/** Springs, bar and balance as last worked out. */
-export const useRoll = create<{ job: Job | null; result: RollResult | null; problem: string | null }>()(
-  () => ({
-    job: null,
-    result: null,
-    problem: null,
-  }),
-);
+type RollState = { job: Job | null; part: RollPart; result: RollResult | null; problem: string | null };
 
-/** Asks what springs and bar do, with the axle where the rocker stands. */
-export const askForRoll = newestOnly<{ job: Job; rocker: Travel }>(async ({ job, rocker }) => {
-  const outcome = await theWorker().roll(rollInput(job, rocker));
-  if (outcome.ok) useRoll.setState({ job, result: outcome.result, problem: null });
-  else useRoll.setState({ job, problem: outcome.message });
+/** Springs, bar and balance as last worked out, and of which job and part that was asked. */
+export const useRoll = create<RollState>()(() => ({ job: null, part: 'bar', result: null, problem: null }));
+
+type RollQuestion = { job: Job; rocker: Travel; part: RollPart; whatIf: WhatIf };
+
+/** Asks what springs and bar do, with the axle where the rocker stands, and with what is being thought about. */
+export const askForRoll = newestOnly<RollQuestion>(async ({ job, rocker, part, whatIf }) => {
+  const outcome = await theWorker().roll(rollInput(job, rocker), part, whatIf);
+  if (outcome.ok) useRoll.setState({ job, part, result: outcome.result, problem: null });
+  else useRoll.setState({ job, part, problem: outcome.message });
 });
+
+/** Bars of stock sizes that do what is wanted. */
+export async function searchBars(job: Job & { roll: { bar: BarDesign } }, wanted: Wanted): Promise<Found> {
+  const input = { ...rollInput(job, { left: 0, right: 0 }), bar: job.roll.bar };
+  return theWorker().findBars(input, wanted);
+}
 
 /** The map last worked out, and of what. */
 export const useMap = create<{ map: TravelMap | null; key: keyof CurveValues | null }>()(() => ({

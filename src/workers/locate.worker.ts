@@ -4,7 +4,11 @@ import type { Job } from '@/core/job/schema';
 import { trustOf, type Trust } from '@/core/locate/trust';
 import { travelMap, type TravelMap } from '@/core/locate/map';
 import type { CurveValues, LocateInput, LocateResult } from '@/core/locate/types';
-import { analyseRoll, type RollInput, type RollResult } from '@/core/roll/analyse';
+import { analyseRoll, type RollPart, type RollResult } from '@/core/roll/analyse';
+import type { BarDesign } from '@/core/roll/barDesign';
+import type { WhatIf } from '@/core/roll/levers';
+import { findBars, type Found, type Wanted } from '@/core/roll/search';
+import { geometryOf, type RollInput } from '@/core/roll/setUp';
 import { InputError } from '@/core/rig/read';
 
 export type RollOutcome = { ok: true; result: RollResult } | { ok: false; message: string };
@@ -29,14 +33,17 @@ const api = {
     }
   },
   /** Springs, sway bar and balance; a bar that cannot be held or moved as what is wrong with it. */
-  roll(input: RollInput): RollOutcome {
+  roll(input: RollInput, part: RollPart, whatIf: WhatIf): RollOutcome {
     try {
-      return { ok: true, result: analyseRoll(input) };
+      return { ok: true, result: analyseRoll(input, part, whatIf) };
     } catch (error) {
       if (error instanceof InputError) return { ok: false, message: error.expected };
       throw error;
     }
   },
+  /** Bars of stock sizes that do what is wanted. */
+  findBars: (input: RollInput & { bar: BarDesign }, wanted: Wanted): Found =>
+    findBars(input, wanted, geometryOf(input.rig)),
   /** How far the results at ride height can be trusted. */
   trust: (job: Job): Trust => trustOf(job),
   /** A quantity over heave and roll; null for a geometry that cannot be moved. */

@@ -1,13 +1,30 @@
 import fc from 'fast-check';
 import { stationBasis } from '@/core/build/stations';
-import { newJob, rollInput, withLayout } from '@/core/job/job';
 import { readJob, writeJob } from '@/core/job/file';
+import { newJob, rollInput, withLayout } from '@/core/job/job';
 import type { Job } from '@/core/job/schema';
 import { LAYOUT_IDS } from '@/core/layouts/patterns';
 import { InputError } from '@/core/rig/read';
-import { analyseRoll, type RollInput } from '@/core/roll/analyse';
+import type { Obstacle, Point } from '@/core/rig/schema';
+import { analyseRoll, ROLL_PARTS, type RollPart } from '@/core/roll/analyse';
+import {
+  armInUse,
+  swayBarOf,
+  usualBar,
+  usualBladeBar,
+  usualStripBar,
+  type BarDesign,
+} from '@/core/roll/barDesign';
 import { rollChecks } from '@/core/roll/checks';
-import { armInUse, STOCK, swayBarOf, usualBar, usualSprings } from '@/core/roll/design';
+import { changed, LEVERS } from '@/core/roll/levers';
+import { LINK_JOINT_NAMES } from '@/core/roll/linkJoints';
+import { findBars } from '@/core/roll/search';
+import { geometryOf, type RollInput } from '@/core/roll/setUp';
+import { SPRING_KINDS, usualShock, usualSprings, usualStop, type Coil } from '@/core/roll/springDesign';
+import { STEEL_NAMES, STEELS, STOCK } from '@/core/roll/steel';
+import { rideToCsv, rollToCsv } from '@/core/sweepCsv';
+import { readGrowth, readPressure, readVolume, showGrowth, showPressure, showVolume } from '@/core/units/air';
+import { sayForce } from '@/core/units/force';
 import { readRate, readRollRate, showRate, showRollRate } from '@/core/units/rates';
 
 const AT_RIDE = { left: 0, right: 0 };
@@ -29,133 +46,438 @@ function car(change: Partial<Job['roll']> = {}): Job {
     rig: {
       ...rig,
       masses: MASSES,
-      otherEnd: { rollCentreHeight: 60, rollRate: 420_000, track: 1450, tireRadius: 320 },
+      otherEnd: { rollCentreHeight: 60, rollRate: 1_000_000, track: 1450, tireRadius: 320 },
     },
-    roll: { springs: usualSprings(rig), bar: usualBar(rig), ...change },
+    roll: { ...job.roll, springs: usualSprings(rig, 'coil'), bar: usualBar(rig), ...change },
   };
 }
+const withBar = (change: Partial<BarDesign>): Job => car({ bar: { ...usualBar(car().rig), ...change } });
 const input = (job: Job, rocker = AT_RIDE): RollInput => rollInput(job, rocker);
-const found = (job: Job) => rollChecks(input(job), analyseRoll(input(job)), 'in16');
+const asked = (job: Job, part: RollPart, rocker = AT_RIDE) => analyseRoll(input(job, rocker), part);
+const found = (job: Job, part: RollPart) => rollChecks(input(job), part, asked(job, part), 'in16');
+const troubles = (job: Job, part: RollPart) =>
+  found(job, part)
+    .filter((v) => v.state !== 'ok')
+    .map((v) => v.id);
+const shaft = {
+  transmission: [1280, 0, 420] as Point,
+  transmissionAngleDeg: -2.5,
+  pinion: [290, 0, 356] as Point,
+  pinionAngleDeg: -2.5,
+};
 
-test('heave asks nothing of the bar, one wheel half of what both against each other do', () => {
-  const job = car();
-  const force = (left: number, right: number) => analyseRoll(input(job, { left, right })).now!.force;
-  const against = force(20, -20);
-  expect(against).toBeGreaterThan(100);
-  expect(force(20, 20)).toBeLessThan(0.02 * against);
-  expect(force(20, 0) / against).toBeCloseTo(0.5, 1);
-  expect(force(0, 0)).toBeCloseTo(0, 6);
-});
-
-test('each lever does what a builder knows it does', () => {
-  const { levers, answer } = analyseRoll(input(car()));
-  const lever = (id: string) => levers.find((l) => l.id === id)!;
-  expect(levers.map((l) => l.id)).toEqual(['panhard', 'springs', 'bar', 'hole', 'none']);
-  // Stiffer behind: looser and less lean. Without the bar: tighter and more.
-  for (const id of ['panhard', 'springs', 'bar', 'hole'])
-    expect([id, lever(id).share < 0, lever(id).roll < 0]).toEqual([id, true, true]);
-  expect(lever('none').share).toBeGreaterThan(0);
-  expect(lever('none').roll).toBeGreaterThan(0);
-  // The lever's word is kept: taken off, the share is what was promised.
-  const bare = analyseRoll(input(car({ bar: null }))).answer.balance!;
-  expect(bare.frontShare - answer.balance!.frontShare).toBeCloseTo(lever('none').share, 12);
-});
-
-test('a bar through the driveshaft is caught where it happens, and a dip mends it', () => {
-  const job = {
-    ...car(),
-    rig: {
-      ...car().rig,
-      driveshaft: {
-        transmission: [1280, 0, 420] as [number, number, number],
-        transmissionAngleDeg: -2.5,
-        pinion: [290, 0, 356] as [number, number, number],
-        pinionAngleDeg: -2.5,
-      },
-    },
-  };
-  const bar = { ...usualBar(job.rig), ahead: 400, height: 380 };
-  const through = { ...job, roll: { ...job.roll, bar } };
-  expect(found(through).find((v) => v.id === 'barShaft')).toMatchObject({ state: 'stop' });
-  const dipped = { ...through, roll: { ...through.roll, bar: { ...bar, dip: { depth: 190, width: 220 } } } };
-  expect(found(dipped).some((v) => v.id === 'barShaft')).toBe(false);
-});
-
-test('what cannot be fitted is said: bushings on a bend, no arm left, a bar worked too hard', () => {
-  const ids = (bar: object) =>
-    found(car({ bar: { ...usualBar(car().rig), ...bar } }))
-      .filter((v) => v.state !== 'ok')
-      .map((v) => v.id);
-  expect(ids({ bushings: 1000 })).toContain('barBushings');
-  expect(ids({ arm: 120, hole: 3 })).toContain('barArm');
-  expect(ids({ od: 34, arm: 120 })).toContain('barStress');
-  expect(() =>
-    analyseRoll(input(car({ bar: { ...usualBar(car().rig), link: 130, arm: 60, hole: 3 } }))),
-  ).not.toThrow();
-});
-
-test('the indicator is tight with a soft rear, loose with a stiff one, and says nothing without the weights', () => {
-  const title = (rate: number, bar: Job['roll']['bar'] = null) => {
-    const job = car({ springs: { ...usualSprings(car().rig), rate }, bar });
-    return found(job).find((v) => v.id === 'balance')!.title;
-  };
-  expect(title(8)).toContain('tight');
-  expect(title(90)).toContain('loose');
-  const unweighed = { ...car(), rig: { ...car().rig, masses: undefined } };
-  expect(found(unweighed).some((v) => v.id === 'balance')).toBe(false);
-});
-
-test('any bar that can be typed is answered or refused in words', () => {
-  const mm = (min: number, max: number) => fc.integer({ min, max });
-  const bars = fc.record({
-    mountedOn: fc.constantFrom('chassis' as const, 'axle' as const),
-    stock: fc.constantFrom(...STOCK),
-    eyes: mm(200, 1600),
-    middle: mm(150, 1600),
-    arm: mm(60, 500),
-    hole: fc.nat(6),
-    pitch: mm(5, 60),
-    pointing: fc.constantFrom('ahead' as const, 'back' as const),
-    ahead: mm(-600, 600),
-    height: mm(100, 700),
-    bushings: mm(100, 1600),
-    link: mm(30, 300),
-    dip: fc.record({ depth: mm(-200, 200), width: mm(40, 500) }),
+describe('the bar', () => {
+  test('heave asks nothing of it, one wheel half of what both against each other do', () => {
+    const force = (left: number, right: number) => asked(car(), 'bar', { left, right }).bar!.now!.force;
+    const against = force(20, -20);
+    expect(against).toBeGreaterThan(100);
+    expect(force(20, 20)).toBeLessThan(0.02 * against);
+    expect(force(20, 0) / against).toBeCloseTo(0.5, 1);
+    expect(force(0, 0)).toBeCloseTo(0, 6);
   });
-  fc.assert(
-    fc.property(bars, ({ stock, ...rest }) => {
-      try {
-        const result = analyseRoll(input(car({ bar: { ...rest, ...stock } })));
-        const [bar] = result.answer.swayBars!;
-        for (const v of [bar!.rate, bar!.rollRate, bar!.maxStress, bar!.torsionShare])
-          expect(Number.isFinite(v)).toBe(true);
-        expect(bar!.rate).toBeGreaterThan(0);
-      } catch (error) {
-        expect(error).toBeInstanceOf(InputError);
+
+  test('what hits is caught where it happens, whatever it is, and a dip or another hole mends it', () => {
+    const through = withBar({ ahead: 400, height: 380 });
+    const crossed = { ...through, rig: { ...through.rig, driveshaft: shaft } };
+    expect(found(crossed, 'bar').find((v) => v.id === 'barShaft')).toMatchObject({ state: 'stop' });
+    // The remedy that is offered is one.
+    const [remedy] = found(crossed, 'bar').find((v) => v.id === 'barShaft')!.remedies;
+    const mended = { ...crossed, roll: { ...crossed.roll, ...remedy!.roll } };
+    expect(troubles(mended, 'bar')).not.toContain('barShaft');
+
+    const ball: Obstacle = { id: 'tank', on: 'chassis', shape: 'sphere', centre: [300, 0, 0], radius: 40 };
+    const gapTo = (z: number, dips: BarDesign['dips'] = []) => {
+      const job = withBar({ dips });
+      const obstacles = [{ ...ball, centre: [300, 0, z] as Point }];
+      const { gaps } = asked({ ...job, rig: { ...job.rig, obstacles } }, 'bar').bar!;
+      return gaps.find((g) => g.part === 'bar' && g.thing === 'tank')!.distance;
+    };
+    const { height, od } = usualBar(car().rig);
+    // Straight: half the bar and the ball between their middles. Dipped under a ball beside it, the dip is what is near.
+    expect(gapTo(height + 100)).toBeCloseTo(100 - od / 2 - 40, 6);
+    expect(gapTo(height, [{ at: 0, depth: 150, width: 300 }])).toBeCloseTo(150 - od / 2 - 40, -1);
+  });
+
+  test('a tyre is kept clear of by the bar and the links, seen from the axle', () => {
+    const out = withBar({ eyes: 1300, middle: 900, bushings: 700 });
+    expect(troubles(out, 'bar').some((id) => id.includes('tyre'))).toBe(true);
+    expect(troubles(car(), 'bar').some((id) => id.includes('tyre'))).toBe(false);
+  });
+
+  test('what cannot be fitted is said: bushings on a bend or a dip, no arm left, worked too hard, soft steel', () => {
+    const ids = (bar: Partial<BarDesign>) => troubles(withBar(bar), 'bar');
+    expect(ids({ bushings: 1000 })).toContain('barBushings');
+    expect(ids({ dips: [{ at: 330, depth: 60, width: 100 }] })).toContain('barBushings');
+    expect(ids({ arm: 120, hole: 3 })).toContain('barArm');
+    expect(ids({ bushings: 150 })).toContain('barOverhang');
+    expect(ids({ od: 34, arm: 120 })).toContain('barStress');
+    for (const steel of STEEL_NAMES) {
+      const full = asked(car(), 'bar').bar!.maxStress * asked(car(), 'bar').mostRoll;
+      expect(ids({ steel }).includes('barStress')).toBe(full > STEELS[steel].tires);
+    }
+  });
+
+  test('links: over centre, out of reach, cocked, one way only', () => {
+    const ids = (bar: Partial<BarDesign>) => troubles(withBar(bar), 'bar');
+    expect(ids({})).not.toContain('linkSquare');
+    expect(ids({ arm: 90 })).toContain('linkSquare');
+    expect(ids({ link: 60, arm: 70 })).toContain('linkLost');
+    const clevis = (bar: 'across' | 'along', foot: 'across' | 'along') => ({
+      ends: {
+        bar: { joint: 'clevis', bolt: bar },
+        foot: { joint: 'clevis', bolt: foot },
+      } as BarDesign['ends'],
+    });
+    expect(ids(clevis('across', 'across'))).toContain('linkOneWay');
+    expect(ids(clevis('across', 'along'))).not.toContain('linkOneWay');
+    // A pin along the car at the bar is turned by the arm: the link is forced out of its fork.
+    expect(ids(clevis('along', 'across'))).toContain('linkCocked bar');
+    expect(ids({ foot: { out: 90, ahead: 0 } })).toContain('linkCocked bar');
+    expect(ids({ foot: { out: 135, ahead: 0 } })).toContain('linkLeans');
+  });
+
+  test('the links keep their length and the arms theirs, wherever the axle is', () => {
+    const travel = fc.integer({ min: -50, max: 50 });
+    fc.assert(
+      fc.property(
+        travel,
+        travel,
+        fc.constantFrom('chassis' as const, 'axle' as const),
+        (left, right, mountedOn) => {
+          const { rows, links, now } = asked(withBar({ mountedOn }), 'bar', { left, right }).bar!;
+          expect(links!.lost).toEqual([]);
+          expect(now!.force).toBeGreaterThanOrEqual(0);
+          // Level there is nothing; to either side it grows.
+          const level = rows.findIndex((row) => Math.abs(row.rollDeg) < 1e-9);
+          expect(rows[level]!.force).toBeCloseTo(0, 6);
+          for (let i = level + 1; i < rows.length; i++)
+            expect(rows[i]!.force).toBeGreaterThan(rows[i - 1]!.force);
+        },
+      ),
+      { numRuns: 20 },
+    );
+  });
+
+  test('arms clocked apart: how much, what it pulls with, which link or tooth mends it', () => {
+    const clocked = (left: number, right: number, more: Partial<BarDesign> = {}) =>
+      found(withBar({ measured: { left, right }, ...more }), 'bar').find((v) => v.id === 'barClocked')!;
+    expect(clocked(300, 301).state).toBe('ok');
+    expect(clocked(312, 300)).toMatchObject({ state: 'stop', title: expect.stringContaining('left arm') });
+    expect(clocked(300, 312).title).toContain('right arm');
+    const { rate } = asked(car(), 'bar').bar!;
+    expect(clocked(312, 300).reason).toContain(sayForce(12 * rate, 'in16'));
+    const toothed = { made: 'arms' as const, arms: { height: 40, thickness: 10, turned: 0, teeth: 36 } };
+    expect(clocked(330, 300, toothed).remedies[0]!.text).toContain('1 tooth');
+  });
+
+  test('off by its pins it does nothing; stowed it must reach and clear', () => {
+    const stow = { out: 450, ahead: 190, height: 480 };
+    const off = withBar({ stow, hooked: false });
+    expect(troubles(off, 'bar')).toContain('barOff');
+    const bare = asked(car({ bar: null }), 'balance').corner!;
+    expect(asked(off, 'balance').corner!.rollDeg).toBeCloseTo(bare.rollDeg, 12);
+    // Told beforehand, while it is on.
+    expect(asked(withBar({ stow }), 'bar').without!.rollDeg).toBeCloseTo(bare.rollDeg, 12);
+    expect(troubles(off, 'bar')).not.toContain('stowReach');
+    expect(troubles(withBar({ stow: { ...stow, height: 1200 } }), 'bar')).toContain('stowReach');
+    const low = withBar({ stow: { out: 450, ahead: 100, height: 250 } });
+    expect(troubles(low, 'bar')).toContain('stowRoom');
+  });
+
+  test('flat arms: stiffest on edge, softer the flatter they are turned; soft bushings soften it', () => {
+    const blade = usualBladeBar(car().rig);
+    const rate = (change: Partial<BarDesign>) =>
+      asked(car({ bar: { ...blade, ...change } }), 'bar').bar!.rate;
+    const turns = [0, 20, 45, 70, 90].map((turned) => rate({ arms: { ...blade.arms, turned } }));
+    for (let i = 1; i < turns.length; i++) expect(turns[i]!).toBeLessThan(turns[i - 1]!);
+    expect(rate({ bushingRate: 1200 })).toBeLessThan(rate({ bushingRate: 4000 }));
+    expect(rate({ bushingRate: 1e9 })).toBeCloseTo(rate({ bushingRate: null }), 3);
+  });
+
+  test('any bar that can be typed is answered or refused in words', () => {
+    const mm = (min: number, max: number) => fc.integer({ min, max });
+    const end = fc.record({
+      joint: fc.constantFrom(...LINK_JOINT_NAMES),
+      bolt: fc.constantFrom('across' as const, 'along' as const),
+    });
+    const change: fc.Arbitrary<Partial<BarDesign>> = fc.record({
+      mountedOn: fc.constantFrom('chassis' as const, 'axle' as const),
+      made: fc.constantFrom('one-piece' as const, 'arms' as const),
+      steel: fc.constantFrom(...STEEL_NAMES),
+      eyes: mm(200, 1600),
+      middle: mm(150, 1600),
+      arm: mm(60, 500),
+      rise: mm(-200, 200),
+      hole: mm(0, 6),
+      pitch: mm(5, 60),
+      pointing: fc.constantFrom('ahead' as const, 'back' as const),
+      ahead: mm(-600, 600),
+      height: mm(100, 700),
+      bushings: mm(100, 1600),
+      bushingRate: fc.option(mm(50, 100_000)),
+      link: mm(30, 300),
+      foot: fc.record({ out: mm(-200, 200), ahead: mm(-200, 200) }),
+      ends: fc.record({ bar: end, foot: end }),
+      dips: fc.array(fc.record({ at: mm(-400, 400), depth: mm(-200, 200), width: mm(40, 500) }), {
+        maxLength: 3,
+      }),
+      stow: fc.option(fc.record({ out: mm(0, 900), ahead: mm(-600, 600), height: mm(50, 900) })),
+      hooked: fc.boolean(),
+    });
+    fc.assert(
+      fc.property(change, fc.constantFrom(...STOCK), fc.constantFrom(...ROLL_PARTS), (bar, stock, part) => {
+        const job = withBar({ ...bar, ...stock });
+        try {
+          for (const v of found(job, part))
+            expect(`${v.title}${v.reason}`).not.toMatch(/NaN|Infinity|undefined/);
+          const made = asked(job, 'bar').bar!;
+          for (const v of [made.rate, made.rollRate, made.maxStress, made.torsionShare])
+            expect(Number.isFinite(v)).toBe(true);
+          expect(made.rate).toBeGreaterThan(0);
+        } catch (error) {
+          expect(error).toBeInstanceOf(InputError);
+        }
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  test('the search gives bars of stock size that do what is wanted, last and clear; and says what it left out', () => {
+    const dips = [{ at: 0, depth: 200, width: 240 }];
+    const wanted = {
+      rollRate: asked(withBar({ od: 19.05, arm: 240, dips }), 'bar').bar!.rollRate,
+      least: 150,
+      most: 350,
+    };
+    const job = withBar({ dips });
+    const { candidates, ...left } = findBars(
+      { ...input(job), bar: job.roll.bar! },
+      wanted,
+      geometryOf(job.rig),
+    );
+    expect(candidates.length).toBeGreaterThan(1);
+    expect(candidates.length + left.outOfReach + left.overworked + left.inTheWay).toBe(STOCK.length);
+    for (const { design, rollRate, mass } of candidates) {
+      expect(rollRate / wanted.rollRate).toBeCloseTo(1, 4);
+      expect(design.arm).toBeGreaterThanOrEqual(wanted.least);
+      expect(design.arm).toBeLessThanOrEqual(wanted.most);
+      expect(mass).toBeGreaterThan(1);
+      // Taken, it is what was promised.
+      const taken = { ...job, roll: { ...job.roll, bar: design } };
+      expect(asked(taken, 'bar').bar!.rollRate).toBeCloseTo(rollRate, 3);
+      expect(troubles(taken, 'bar').filter((id) => /barRoom|barShaft|barStress/.test(id))).toEqual([]);
+    }
+    const impossible = { ...wanted, rollRate: 1e9 };
+    expect(findBars({ ...input(job), bar: job.roll.bar! }, impossible, geometryOf(job.rig)).outOfReach).toBe(
+      STOCK.length,
+    );
+  });
+});
+
+describe('the springs', () => {
+  test.each(SPRING_KINDS)(
+    '%s: the load over the travel has the rate as its slope, and is the car’s at ride height',
+    (kind) => {
+      const { ride } = asked(car({ springs: usualSprings(car().rig, kind), stop: usualStop }), 'springs');
+      const { rows, standing, wheelRate, frequency } = ride!;
+      for (let i = 1; i + 1 < rows.length; i++) {
+        const slope = (rows[i + 1]!.load - rows[i - 1]!.load) / (rows[i + 1]!.lift - rows[i - 1]!.lift);
+        // Where the stop is first touched the slope has a corner.
+        if (Math.abs(rows[i]!.lift - usualStop.gap) > 8) expect(slope / rows[i]!.rate).toBeCloseTo(1, 0);
       }
-    }),
-    { numRuns: 150 },
+      const between = rows.findIndex((row) => row.lift >= 0);
+      const [a, b] = [rows[between - 1]!, rows[between]!];
+      expect(a.load + ((b.load - a.load) * -a.lift) / (b.lift - a.lift)).toBeCloseTo(standing, -1);
+      expect(frequency).toBeCloseTo(Math.sqrt((wheelRate * 1000 * 9.80665) / standing) / (2 * Math.PI), 9);
+    },
   );
+
+  test('a coil of the free length that is wanted stands right; a longer one high by its own share', () => {
+    const coil = usualSprings(car().rig, 'coil') as Coil;
+    const wanted = asked(car(), 'springs').ride!.wanted.free!;
+    const high = (free: number) => asked(car({ springs: { ...coil, free } }), 'springs').ride!.standsHigh!;
+    expect(high(wanted)).toBeCloseTo(0, 6);
+    expect(high(wanted + 10)).toBeCloseTo(10, -1);
+    expect(troubles(car({ springs: { ...coil, free: wanted + 30 } }), 'springs')).toContain('stands');
+  });
+
+  test('what bottoms, binds, hangs or comes loose is said', () => {
+    const coil = usualSprings(car().rig, 'coil') as Coil;
+    const ids = (roll: Partial<Job['roll']>) => troubles(car({ springs: coil, ...roll }), 'springs');
+    expect(ids({ springs: { ...coil, solid: 330 } })).toContain('coilBind');
+    expect(ids({ springs: { ...coil, rate: 60 } })).toContain('springLoose');
+    expect(ids({ shock: { closed: 340, open: 480, apart: null } })).toContain('shockBottoms');
+    expect(ids({ shock: { closed: 200, open: 380, apart: null } })).toContain('shockTops');
+    expect(ids({ shock: { closed: 250, open: 600, apart: null } })).not.toContain('shockTops');
+    expect(ids({ stop: { ...usualStop, gap: 200 } })).toContain('stopNever');
+    expect(ids({ springs: { ...coil, rate: 4 } })).toEqual(expect.arrayContaining(['hardBump', 'frequency']));
+    expect(ids({ shock: usualShock })).not.toContain('frequency');
+    const air = usualSprings(car().rig, 'air');
+    expect(ids({ springs: { ...air, area: 2000 } as typeof air })).toContain('airPressure');
+  });
+
+  test('air let up and down by its valve: another height, the same load, softer higher up', () => {
+    const { heights, standing, ratio } = asked(
+      car({ springs: usualSprings(car().rig, 'air') }),
+      'springs',
+    ).ride!;
+    expect(heights.length).toBe(5);
+    for (const h of heights) expect(h.force).toBeCloseTo(standing / ratio, 6);
+    for (let i = 1; i < heights.length; i++) expect(heights[i]!.rate).toBeGreaterThan(heights[i - 1]!.rate);
+  });
+});
+
+describe('the balance', () => {
+  test('each lever does what a builder knows it does, and the rails keep what they promise', () => {
+    const { tuning, corner, without } = asked(car(), 'balance');
+    const lever = (id: string) => tuning!.levers.find((l) => l.id === id)!;
+    expect(tuning!.levers.map((l) => l.id)).toEqual([...LEVERS]);
+    // Stiffer behind: looser and less lean; stiffer in front: tighter and less lean.
+    for (const id of ['panhard', 'springs', 'bar', 'hole'])
+      expect([id, lever(id).share < 0, lever(id).roll < 0]).toEqual([id, true, true]);
+    expect([lever('other').share > 0, lever('other').roll < 0]).toEqual([true, true]);
+    expect(without!.frontShare).toBeGreaterThan(corner!.frontShare);
+    expect(without!.rollDeg).toBeGreaterThan(corner!.rollDeg);
+    for (const { id, step, share, forOne } of tuning!.levers) {
+      const made = analyseRoll(changed(input(car()), id, step)!, 'balance');
+      expect(made.corner!.frontShare - corner!.frontShare).toBeCloseTo(share, 12);
+      const thought = analyseRoll(input(car()), 'balance', { [id]: step }).tuning!.whatIf!;
+      expect(thought.frontShare).toBeCloseTo(made.corner!.frontShare, 12);
+      // One per cent through any of them is about one per cent.
+      if (forOne === null || Math.abs(forOne) > 2 * step) continue;
+      const one = analyseRoll(changed(input(car()), id, forOne)!, 'balance').corner!;
+      expect(one.frontShare - corner!.frontShare).toBeCloseTo(-0.01, 2);
+    }
+  });
+
+  test('up to the lift of an inside wheel all grows alike; past it that end takes no more and the share moves', () => {
+    const at = (g: number) => asked({ ...car(), cornerG: g }, 'balance');
+    const { lifts } = at(0.5);
+    const first = lifts!.front < lifts!.rear ? 'front' : 'rear';
+    expect(at(0.3).corner!.rollDeg / at(0.6).corner!.rollDeg).toBeCloseTo(0.5, 9);
+    const past = at(lifts![first] * 1.1).corner;
+    expect(past?.lifted ?? first).toBe(first);
+    if (past) expect(past.wheels[first].inside).toBeCloseTo(0, 6);
+    expect(troubles({ ...car(), cornerG: lifts![first] * 1.05 }, 'balance')).toContain('inside');
+    expect(troubles({ ...car(), cornerG: 3 }, 'balance')).toContain('goesOver');
+  });
+
+  test('the indicator is tight with a soft rear, loose with a stiff one, and says nothing without the weights', () => {
+    const title = (rate: number) => {
+      const job = car({ springs: { ...usualSprings(car().rig, 'coil'), rate } as Coil, bar: null });
+      return found(job, 'balance').find((v) => v.id === 'balance')!.title;
+    };
+    expect(title(8)).toContain('tight');
+    expect(title(120)).toContain('loose');
+    const unweighed = { ...car(), rig: { ...car().rig, masses: undefined } };
+    expect(found(unweighed, 'balance')).toEqual([]);
+  });
+
+  test('a rear bar that spoils the balance is called wrong, and the remedy takes it off', () => {
+    const loose = withBar({ od: 28.6 });
+    const wrong = found(loose, 'bar').find((v) => v.id === 'barWrong')!;
+    expect(wrong).toMatchObject({ state: 'stop' });
+    const mended = { ...loose, roll: { ...loose.roll, ...wrong.remedies[0]!.roll } };
+    expect(mended.roll.bar).toBeNull();
+    expect(found(mended, 'balance').find((v) => v.id === 'balance')!.title).toBe('Neither tight nor loose.');
+    expect(troubles(withBar({ od: 12 }), 'bar')).not.toContain('barWrong');
+  });
+
+  test('links that bind hold the car against roll by themselves, and that is said', () => {
+    const bound = withLayout(car(), 'ladder-bars-panhard');
+    const job = { ...bound, rig: { ...bound.rig, masses: MASSES, otherEnd: car().rig.otherEnd } };
+    expect(troubles(job, 'balance')).toContain('bindRoll');
+    expect(troubles(car(), 'balance')).not.toContain('bindRoll');
+  });
+
+  test('the schools: soft springs lean no more; no bar is tighter; the strip’s evens the launch', () => {
+    const { schools } = asked(car(), 'balance').tuning!;
+    const of = (id: string) => schools.find((s) => s.id === id)!.numbers!;
+    expect(of('soft').rollDeg).toBeCloseTo(of('now').rollDeg, 3);
+    expect(of('soft').oneWheel).toBeLessThan(of('now').oneWheel);
+    expect(of('none').frontShare).toBeGreaterThan(of('now').frontShare);
+    expect(of('strip').launch!).toBeLessThan(0.5 * of('none').launch!);
+    // The other end's bar comes off with it.
+    const barred = asked(car({ otherBar: 300_000 }), 'balance').tuning!.schools.find(
+      (s) => s.id === 'strip',
+    )!;
+    expect(barred.change!.otherRate).toBe(700_000);
+  });
+
+  test('on the strip the launch is judged, and preload told', () => {
+    const strip = { ...car(), use: 'drag' as const };
+    const launch = found(strip, 'balance').find((v) => v.id === 'launch')!;
+    expect(launch.state).toBe('look');
+    expect(launch.remedies.some((r) => r.text.includes('preload'))).toBe(true);
+    const stiff = { ...strip, roll: { ...strip.roll, bar: { ...usualStripBar(strip.rig), wall: null } } };
+    expect(asked(stiff, 'balance').tuning!.launch!.difference).toBeLessThan(
+      asked(strip, 'balance').tuning!.launch!.difference,
+    );
+  });
 });
 
 test.each(LAYOUT_IDS)('%s has springs and a bar that work', (layout) => {
   const job = withLayout(newJob('check', 'Check', 'mm'), layout);
-  const fitted = { ...job, roll: { springs: usualSprings(job.rig), bar: usualBar(job.rig) } };
-  const { answer } = analyseRoll(input(fitted));
-  expect(answer.swayBars![0]!.rollRate).toBeGreaterThan(1e5);
-  expect(answer.springs!.every((s) => s.rollRate > 1e5)).toBe(true);
-  expect(answer.balance).toBeUndefined();
+  const roll = { ...job.roll, springs: usualSprings(job.rig, 'coil'), bar: usualBar(job.rig) };
+  const { bar, springs, balance } = asked({ ...job, roll }, 'bar');
+  expect(bar!.rollRate).toBeGreaterThan(1e5);
+  expect(springs.every((s) => s.rollRate > 1e5)).toBe(true);
+  expect(balance).toBeNull();
 });
 
-test('the design survives the file; the stripe names what changed; the rates read back', () => {
-  const job = car();
+test('the design survives the file, and so does one of the version before; the stripe names what changed', () => {
+  const job = car({ shock: usualShock, stop: usualStop, springs: usualSprings(car().rig, 'air') });
   expect(readJob(writeJob(job)).roll).toEqual(job.roll);
-  expect(stationBasis(job, 'roll')).toMatchObject({ 'sway bar, od': 22.225, 'springs, rate': 26 });
-  expect(stationBasis({ ...job, roll: { springs: null, bar: null } }, 'roll')).toEqual({});
-  expect(armInUse({ ...usualBar(job.rig), hole: 2 })).toBeCloseTo(230 - 50.8, 9);
+  expect(stationBasis(car(), 'roll')).toMatchObject({ 'sway bar, diameter': 19.05 });
+  expect(stationBasis({ ...job, roll: newJob('a', 'A', 'mm').roll }, 'roll')).toEqual({});
+  expect(armInUse({ ...usualBar(job.rig), hole: 2 })).toBeCloseTo(200 - 50.8, 9);
   expect(swayBarOf({ ...usualBar(job.rig), mountedOn: 'axle' }).links.left[2]).toBeGreaterThan(
     usualBar(job.rig).height,
   );
+  const old = {
+    ...JSON.parse(writeJob(job)),
+    version: 2,
+    roll: {
+      springs: { rate: 30, out: 480, top: 660, bottom: 290, ahead: -60 },
+      bar: {
+        ...{
+          mountedOn: 'chassis',
+          od: 25.4,
+          wall: null,
+          eyes: 900,
+          middle: 840,
+          arm: 230,
+          hole: 1,
+          pitch: 25,
+        },
+        ...{
+          pointing: 'back',
+          ahead: 260,
+          height: 390,
+          bushings: 700,
+          link: 130,
+          dip: { depth: 60, width: 200 },
+        },
+      },
+    },
+  };
+  const { springs, bar } = readJob(JSON.stringify(old)).roll;
+  expect(springs).toMatchObject({ kind: 'coil', rate: 30, axle: { out: 480, height: 290, ahead: -60 } });
+  expect(bar).toMatchObject({ od: 25.4, hole: 1, dips: [{ at: 0, depth: 60, width: 200 }], hooked: true });
+});
+
+test('sweeps as figures: a named column each, a line for every place', () => {
+  const job = car({ shock: usualShock, springs: usualSprings(car().rig, 'air') });
+  const ride = rideToCsv(asked(job, 'springs').ride!.rows).trim().split('\n');
+  expect(ride[0]).toBe(
+    'lift_mm,spring_length_mm,spring_force_N,wheel_load_N,wheel_rate_N_per_mm,shock_length_mm,air_pressure_MPa',
+  );
+  expect(ride).toHaveLength(26);
+  const roll = rollToCsv(asked(job, 'bar').bar!.rows).trim().split('\n');
+  expect(roll.every((row) => row.split(',').length === roll[0]!.split(',').length)).toBe(true);
+});
+
+test('rates, pressures and volumes read back as they are shown', () => {
   fc.assert(
     fc.property(
       fc.integer({ min: 1, max: 5000 }),
@@ -163,10 +485,14 @@ test('the design survives the file; the stripe names what changed; the rates rea
       (n, tape) => {
         expect(readRate(showRate(n, tape), tape)).toBeCloseTo(n, 8);
         expect(readRollRate(showRollRate(n * 1000, tape), tape)).toBeCloseTo(n * 1000, 5);
+        expect(readPressure(showPressure(n / 1e4, tape), tape)).toBeCloseTo(n / 1e4, 9);
+        expect(readVolume(showVolume(n * 1000, tape), tape)).toBeCloseTo(n * 1000, 4);
+        expect(readGrowth(showGrowth(n, tape), tape)).toBeCloseTo(n, 8);
       },
     ),
   );
-  // A pound to the inch is 0.1751 N/mm; a pound-foot is 1355.8 N·mm.
+  // A pound to the inch is 0.1751 N/mm; a pound-foot 1355.8 N·mm; 100 psi 0.6895 N/mm².
   expect(readRate(1, 'in16')).toBeCloseTo(0.17513, 5);
   expect(readRollRate(1, 'in16')).toBeCloseTo(1355.82, 1);
+  expect(readPressure(100, 'in16')).toBeCloseTo(0.68948, 5);
 });

@@ -72,12 +72,71 @@ export function stationBasis(job: Job, station: StationId): Basis | null {
   }
 }
 
-/** Springs and bar as they are meant, number by number. */
+/** What a builder calls the values of springs and bar; those that are lengths, and those that are not. */
+const LENGTH_WORDS: Record<string, string> = {
+  od: 'diameter',
+  eyes: 'eye to eye',
+  middle: 'bend to bend',
+  rise: 'eyes above the middle',
+  pitch: 'hole to hole',
+  bushings: 'bushing to bushing',
+  ahead: 'ahead of the axle',
+  height: 'height',
+  at: 'left of the centreline',
+  out: 'from the centreline',
+  arm: 'arm',
+  link: 'end link',
+  free: 'free length',
+  solid: 'solid length',
+  closed: 'closed',
+  open: 'open',
+  gap: 'gap',
+  depth: 'depth',
+  width: 'width',
+  wall: 'wall',
+  thickness: 'thickness',
+  housing: 'tube through the frame',
+  front: 'to the front eye',
+  rear: 'to the rear eye',
+  left: 'left',
+  right: 'right',
+};
+const OTHER_WORDS: Record<string, string> = {
+  mountedOn: 'carried by',
+  turned: 'turned, degrees',
+  rate: 'rate, N/mm',
+  bushingRate: 'bushings, N/mm',
+  measured: 'as measured',
+  full: 'full leaves',
+  count: 'leaves',
+  growth: 'growth of the area',
+  hooked: 'links on',
+};
+
+/** Springs, stops and bar as they are meant, value by value. */
 function rollBasis({ roll }: Job): Basis {
-  const { dip, ...bar } = roll.bar ?? {};
-  const named = (what: string, design: object): Basis =>
-    Object.fromEntries(Object.entries(design).map(([key, value]) => [`${what}, ${key}`, value ?? 'solid']));
-  return { ...named('springs', roll.springs ?? {}), ...named('sway bar', bar), ...named('dip', dip ?? {}) };
+  const { springs, shock, stop, bar } = roll;
+  return {
+    ...named('springs', springs),
+    ...named('shock', shock),
+    ...named('stop', stop),
+    ...named('sway bar', bar),
+  };
+}
+
+/** Every value of a design under the words that lead to it; only lengths stay numbers, which are said as lengths. */
+function named(words: string, value: unknown, key = ''): Basis {
+  if (value === null || value === undefined) return {};
+  if (typeof value === 'number') return { [words]: key in LENGTH_WORDS ? value : String(value) };
+  if (typeof value !== 'object') return { [words]: value as string | boolean };
+  return Object.assign(
+    {},
+    ...Object.entries(value).map(([k, part]) =>
+      Array.isArray(value)
+        ? named(`${words} ${Number(k) + 1}`, part)
+        : named(`${words}, ${LENGTH_WORDS[k] ?? OTHER_WORDS[k] ?? k}`, part, k),
+    ),
+  ) as Basis;
 }
 
 const PLACES = ['ahead of the axle', 'left of the centreline', 'off the floor'];

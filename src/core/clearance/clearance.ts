@@ -54,7 +54,7 @@ export function clearances(rig: Rig, pose: Attitude, bracket = 0): Clearance[] {
 }
 
 /** A path without its first or last piece, but never without its middle. */
-function trimmed(path: Point[], end: 'start' | 'end', by: number): Point[] {
+export function trimmed(path: Point[], end: 'start' | 'end', by: number): Point[] {
   const way = end === 'start' ? path : [...path].reverse();
   const [eye, next] = [way[0]!, way[1]!];
   const share = Math.min(by / Math.hypot(...eye.map((v, k) => next[k]! - v)), 0.4);
@@ -90,7 +90,7 @@ function edges({ min, max }: Box): Point[][] {
   );
 }
 
-function toObstacle(path: Point[], obstacle: Obstacle): number {
+export function toObstacle(path: Point[], obstacle: Obstacle): number {
   switch (obstacle.shape) {
     case 'sphere':
       return (

@@ -16,12 +16,12 @@ import {
 } from '@/core/rig/members';
 import type { LinkMember, Obstacle, Point, Rig, Travel } from '@/core/rig/schema';
 import { USUAL_CASES } from '@/core/statics/usualCases';
-import type { RollInput } from '@/core/roll/analyse';
+import type { RollInput } from '@/core/roll/setUp';
 import { withoutOwners } from '@/core/without';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { layoutEnd, layOut, PANHARD, type LayoutId, type PatternSize } from '@/core/layouts/patterns';
 import { JOB_VERSION, type Job, type Use } from './schema';
-import { startingPlace, startingRecord, startingRide } from './starting';
+import { startingPlace, startingRecord, startingRide, startingRoll } from './starting';
 
 /** Height of the centre of gravity until it is typed, mm: about the height of a camshaft. */
 const CG_STAND_IN = 530;
@@ -61,7 +61,7 @@ export function newJob(id: string, name: string, tape: Tape): Job {
     shaft: { room: {}, ratio: USUAL_CASES.axleRatio },
     cornerG: USUAL_CASES.cornerG,
     locate: { school: 'ride', adjuster: 'frame', shiftLimit: SHIFT_LIMITS.street },
-    roll: { springs: null, bar: null },
+    roll: startingRoll(),
     cut: {
       thread: '3/4-16',
       leftHandEnd: 'frame',
@@ -228,12 +228,23 @@ export function locateInput(job: Job, rocker: Travel): LocateInput {
   };
 }
 
-export const rollInput = (job: Job, rocker: Travel): RollInput => ({
-  rig: job.rig,
-  ...job.roll,
-  ...travelOf(job),
-  rocker,
-});
+export function rollInput(job: Job, rocker: Travel): RollInput {
+  const { springs, shock, stop, bar, otherBar } = job.roll;
+  return {
+    rig: job.rig,
+    springs,
+    shock,
+    stop,
+    bar,
+    otherBar,
+    ...travelOf(job),
+    tireWidth: measured(job.readings, 'tireWidth').value,
+    rocker,
+    use: job.use,
+    cornerG: job.cornerG,
+    axleRatio: job.shaft.ratio,
+  };
+}
 
 export function barSpec({ cut }: Job): BarSpec {
   const { thread, ends, engagementRule, tube } = cut;

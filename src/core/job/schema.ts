@@ -12,6 +12,7 @@ import { CENTRE_SCHOOLS } from '@/core/place/schools';
 import { METHODS } from '@/core/measure/network';
 import { ADJUSTER_STYLES, BELIEFS } from '@/core/ride/adjusters';
 import { rigSchema } from '@/core/rig/schema';
+import { rollSchema } from '@/core/roll/schema';
 import { USUAL_CASES } from '@/core/statics/usualCases';
 import { TAPES } from '@/core/units/tape';
 
@@ -19,7 +20,7 @@ import { TAPES } from '@/core/units/tape';
  * The job file, `*.pellik.json`: one car, one piece of work, everything that was typed and every stripe that was drawn.
  * `docs/file-formats.md` describes every key.
  */
-export const JOB_VERSION = 2;
+export const JOB_VERSION = 3;
 const USES = ['street', 'autocross', 'drag', 'offroad', 'tow'] as const;
 export const JOINT_STATES = ['scribed', 'tacked', 'welded', 'torqued', 'striped'] as const;
 export const BRACKETS = ['frame', 'axle'] as const;
@@ -83,30 +84,6 @@ const placeSchema = z.strictObject({
   held: bySide,
   /** as measured at the axle on its rests */
   measured: z.record(text(60), mm),
-});
-
-const rollSchema = z.strictObject({
-  springs: z
-    .strictObject({ rate: mm.positive(), out: mm.positive(), top: mm, bottom: mm, ahead: mm })
-    .nullable(),
-  bar: z
-    .strictObject({
-      mountedOn: z.enum(['chassis', 'axle']),
-      od: mm.positive(),
-      wall: mm.positive().nullable(),
-      eyes: mm.positive(),
-      middle: mm.positive(),
-      arm: mm.positive(),
-      hole: z.number().int().min(0).max(20),
-      pitch: mm.positive(),
-      pointing: z.enum(['ahead', 'back']),
-      ahead: mm,
-      height: mm,
-      bushings: mm.positive(),
-      link: mm.positive(),
-      dip: z.strictObject({ depth: mm, width: mm.positive() }),
-    })
-    .nullable(),
 });
 
 const barEndSchema = z.strictObject({
@@ -230,7 +207,7 @@ export const jobSchema = z.strictObject({
   cornerG: z.number().min(0.1).max(3).default(USUAL_CASES.cornerG),
   locate: z.strictObject({ school: z.enum(SCHOOLS), adjuster: z.enum(ADJUSTERS), shiftLimit: mm.positive() }),
   /** springs and sway bar of this end, as they are meant */
-  roll: rollSchema.default({ springs: null, bar: null }),
+  roll: rollSchema,
   cut: cutSchema,
   weld: weldSchema,
   ride: rideSchema,

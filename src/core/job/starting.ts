@@ -29,3 +29,13 @@ export const startingRide = (): Job['ride'] => ({
   wanted: {},
   rounds: [],
 });
+
+/** Nothing is told of springs and bars yet. */
+export const startingRoll = (): Job['roll'] => ({
+  springs: null,
+  shock: null,
+  stop: null,
+  bar: null,
+  otherBar: 0,
+  school: null,
+});

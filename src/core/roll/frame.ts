@@ -1,16 +1,18 @@
 import type { Point } from '@/core/rig/schema';
 import { cross, dot, minus, unit } from '@/core/vector';
 import { BandMatrix } from './band';
-
-/** A round bar or tube: outside diameter and wall, mm (null: solid), Young's and shear modulus, N/mm². */
-export type Section = { od: number; wall: number | null; E: number; G: number };
+import { miseOf, stiffnessOf, type Matrix, type Section } from './section';
 
 /** Degrees of freedom of a node: three ways, three turns. */
 const DOF = 6;
 const BAND = 2 * DOF;
 
-/** Where a node is held: across a direction (free along and about it), along it too, or against moving up and down. */
-export type Support = { node: number; axis: Point; alongToo: boolean } | { node: number; vertical: true };
+/**
+ * Where a node is held: across a direction (free along and about it), along it too, or against moving up and down. With a
+ * rate, N/mm, it gives way across.
+ */
+export type Support =
+  { node: number; axis: Point; alongToo: boolean; rate?: number | null } | { node: number; vertical: true };
 
 export type Force = { node: number; force: Point };
 
@@ -23,39 +25,42 @@ export type Deflected = {
   torsionShare: number;
 };
 
-/** Second moment of area and polar moment of a round section, mm⁴; area, mm². */
-export function sectionOf({ od, wall }: Pick<Section, 'od' | 'wall'>) {
-  const inner = wall === null ? 0 : Math.max(0, od - 2 * wall);
-  return {
-    I: (Math.PI / 64) * (od ** 4 - inner ** 4),
-    J: (Math.PI / 32) * (od ** 4 - inner ** 4),
-    A: (Math.PI / 4) * (od ** 2 - inner ** 2),
-  };
-}
-
 /**
  * A bar along a line of points as a frame of Euler–Bernoulli beams in space, exact for loads at its nodes: stiffness assembled
  * in a band (each node only knows its neighbours) and factored once (Przemieniecki, *Theory of Matrix Structural Analysis*,
- * from memory). A round section bends alike every way, so that each element's stiffness follows from its direction alone.
+ * from memory).
  *
  * @param nodes points along the centreline, mm, no two in a row the same
+ * @param sections one for the whole bar, or one for every piece between two nodes
  * @param supports enough to hold it
  * @param forces N
  */
-export function deflect(nodes: Point[], section: Section, supports: Support[], forces: Force[]): Deflected {
+export function deflect(
+  nodes: Point[],
+  sections: Section | Section[],
+  supports: Support[],
+  forces: Force[],
+): Deflected {
   const n = nodes.length * DOF;
   const bases = basesOf(nodes.length, supports);
   const K = new BandMatrix(n, BAND);
-  for (let i = 0; i + 1 < nodes.length; i++) assemble(K, i, nodes[i]!, nodes[i + 1]!, section, bases);
+  const elements = nodes
+    .slice(1)
+    .map((b, i) => elementOf(nodes[i]!, b, Array.isArray(sections) ? sections[i]! : sections));
+  elements.forEach((element, i) => assemble(K, i, element, bases));
   const load = new Float64Array(n);
   for (const { node, force } of forces)
     turnInto(bases[node]!, force).forEach((v, k) => (load[node * DOF + k]! += v));
-  for (const support of supports) for (const k of heldBy(support)) K.hold(support.node * DOF + k, load);
+  for (const support of supports) {
+    if ('rate' in support && support.rate != null)
+      for (const k of ACROSS) K.add(support.node * DOF + k, support.node * DOF + k, support.rate);
+    for (const k of heldBy(support)) K.hold(support.node * DOF + k, load);
+  }
   K.solve(load);
   const move = (node: number): Point => turnBack(bases[node]!, load, node * DOF);
   // What the forces do is what is stored.
   const work = forces.reduce((sum, { node, force }) => sum + 0.5 * dot(force, move(node)), 0);
-  const { most, node, twisting } = stressOf(nodes, section, load, bases);
+  const { most, node, twisting } = stressOf(elements, load, bases);
   return { move, stress: { most, node }, torsionShare: work > 0 ? twisting / work : 0 };
 }
 
@@ -79,7 +84,12 @@ function basisAlong(e: Point): Basis {
   return [e, a, cross(e, a)];
 }
 
-const heldBy = (s: Support): number[] => ('vertical' in s ? [2] : s.alongToo ? [0, 1, 2] : [1, 2]);
+const ACROSS = [1, 2];
+
+function heldBy(s: Support): number[] {
+  if ('vertical' in s) return [2];
+  return [...(s.alongToo ? [0] : []), ...(s.rate == null ? ACROSS : [])];
+}
 
 const turnInto = (basis: Basis, v: Point): number[] =>
   basis.map((axis) => axis[0] * v[0] + axis[1] * v[1] + axis[2] * v[2]);
@@ -87,43 +97,56 @@ const turnInto = (basis: Basis, v: Point): number[] =>
 const turnBack = (basis: Basis, from: Float64Array, at: number): Point =>
   [0, 1, 2].map((k) => basis.reduce((sum, axis, i) => sum + axis[k]! * from[at + i]!, 0)) as Point;
 
-/** Stiffnesses of one element: along, across, bending to turn, turning at its near and far end, twist. */
-function rigidity(a: Point, b: Point, section: Section) {
+/** One straight piece: its direction and length, and what pulls, twists and bends it. */
+type Element = {
+  section: Section;
+  e: Point;
+  L: number;
+  along: number;
+  twist: number;
+  /** force for a movement, as a matrix: EI and what a turn makes of it on either side */
+  EI: Matrix;
+  REI: Matrix;
+  turned: Matrix;
+};
+
+function elementOf(a: Point, b: Point, section: Section): Element {
   const d = minus(b, a);
   const L = Math.hypot(...d);
-  const { I, J, A } = sectionOf(section);
-  const EI = section.E * I;
-  return {
-    e: d.map((v) => v / L) as Point,
-    L,
-    along: (section.E * A) / L,
-    across: (12 * EI) / L ** 3,
-    bend: (6 * EI) / L ** 2,
-    near: (4 * EI) / L,
-    far: (2 * EI) / L,
-    twist: (section.G * J) / L,
-  };
+  const e = d.map((v) => v / L) as Point;
+  const { EA, GJ, EI } = stiffnessOf(section, e);
+  const R = [0, -e[2], e[1], e[2], 0, -e[0], -e[1], e[0], 0];
+  const REI = times(R, EI);
+  return { section, e, L, along: EA / L, twist: GJ / L, EI, REI, turned: times(REI, R).map((v) => -v) };
 }
 
+const ROWS = [0, 1, 2];
+const times = (a: Matrix, b: Matrix): number[] =>
+  ROWS.flatMap((r) =>
+    ROWS.map((c) => a[3 * r]! * b[c]! + a[3 * r + 1]! * b[3 + c]! + a[3 * r + 2]! * b[6 + c]!),
+  );
+
+const apply = (m: Matrix, v: Point): Point =>
+  ROWS.map((r) => m[3 * r]! * v[0] + m[3 * r + 1]! * v[1] + m[3 * r + 2]! * v[2]) as Point;
+
 /**
- * Adds one element. With e its direction: F_i = (along·eeᵀ + across·(1 − eeᵀ))(u_i − u_j) + bend·((θ_i + θ_j) × e), F_j = −F_i;
- * M_i = bend·e × (u_i − u_j) + (1 − eeᵀ)(near·θ_i + far·θ_j) + twist·eeᵀ(θ_i − θ_j), and M_j the same with i and j changed
- * in the turns.
+ * Adds one element. With e its direction, R what e× does and B its bending EI as a matrix (for a round bar EI(1 − eeᵀ)):
+ * F_i = (along·eeᵀ + 12B/L³)(u_i − u_j) − 6/L² B·R(θ_i + θ_j), F_j = −F_i; M_i = 6/L² R·B(u_i − u_j) − R·B·R(4θ_i + 2θ_j)/L +
+ * twist·eeᵀ(θ_i − θ_j), and M_j the same with i and j changed in the turns.
  */
-function assemble(K: BandMatrix, i: number, a: Point, b: Point, section: Section, bases: Basis[]): void {
-  const { e, along, across, bend, near, far, twist } = rigidity(a, b, section);
+function assemble(K: BandMatrix, i: number, element: Element, bases: Basis[]): void {
+  const { e, L, along, twist, EI, REI, turned } = element;
   const [p, q] = [i * DOF, (i + 1) * DOF];
-  const spin = [0, -e[2], e[1], e[2], 0, -e[0], -e[1], e[0], 0];
   for (let r = 0; r < 3; r++)
     for (let c = 0; c < 3; c++) {
+      const k = 3 * r + c;
       const ee = e[r]! * e[c]!;
-      const rest = (r === c ? 1 : 0) - ee;
-      const push = along * ee + across * rest;
-      const lever = bend * spin[3 * r + c]!;
+      const push = along * ee + (12 * EI[k]!) / L ** 3;
+      const lever = (6 * REI[k]!) / L ** 2;
       // Ways are turned into their node's basis below; turns stay in the car's axes.
-      K.add(p + 3 + r, p + 3 + c, near * rest + twist * ee);
-      K.add(q + 3 + r, q + 3 + c, near * rest + twist * ee);
-      K.add(p + 3 + r, q + 3 + c, far * rest - twist * ee);
+      K.add(p + 3 + r, p + 3 + c, (4 * turned[k]!) / L + twist * ee);
+      K.add(q + 3 + r, q + 3 + c, (4 * turned[k]!) / L + twist * ee);
+      K.add(p + 3 + r, q + 3 + c, (2 * turned[k]!) / L - twist * ee);
       ways(K, bases, i, i, r, c, push);
       ways(K, bases, i + 1, i + 1, r, c, push);
       ways(K, bases, i, i + 1, r, c, -push);
@@ -159,32 +182,26 @@ function turnsToWays(K: BandMatrix, bases: Basis[], node: number, turn: number, 
 }
 
 /** Bending, twist and pull at every element's ends, the von Mises stress they make in the surface, and what twist stores. */
-function stressOf(nodes: Point[], section: Section, x: Float64Array, bases: Basis[]) {
-  const { I, J, A } = sectionOf(section);
-  const r = section.od / 2;
+function stressOf(elements: Element[], x: Float64Array, bases: Basis[]) {
+  const turn = (n: number): Point => [x[n * DOF + 3]!, x[n * DOF + 4]!, x[n * DOF + 5]!];
   let [most, node, twisting] = [0, 0, 0];
-  for (let i = 0; i + 1 < nodes.length; i++) {
-    const { e, along, bend, near, far, twist } = rigidity(nodes[i]!, nodes[i + 1]!, section);
+  elements.forEach(({ section, e, L, along, twist, REI, turned }, i) => {
     const u = minus(turnBack(bases[i]!, x, i * DOF), turnBack(bases[i + 1]!, x, (i + 1) * DOF));
-    const turn = (n: number): Point => [x[n * DOF + 3]!, x[n * DOF + 4]!, x[n * DOF + 5]!];
     const [s, t] = [turn(i), turn(i + 1)];
-    const lever = cross(e, u);
     const twisted = dot(s, e) - dot(t, e);
-    const T = twist * twisted;
-    const N = along * dot(u, e);
-    const across = (v: Point): Point => v.map((c, k) => c - dot(v, e) * e[k]!) as Point;
-    const moment = (here: Point, there: Point): number => {
-      const [a, b] = [across(here), across(there)];
-      return Math.hypot(...lever.map((w, k) => bend * w + near * a[k]! + far * b[k]!));
+    const lever = apply(REI, u);
+    const moment = (here: Point, there: Point): Point => {
+      const [a, b] = [apply(turned, here), apply(turned, there)];
+      return lever.map((w, k) => (6 * w) / L ** 2 + (4 * a[k]! + 2 * b[k]!) / L) as Point;
     };
     for (const [M, at] of [
       [moment(s, t), i],
       [moment(t, s), i + 1],
     ] as const) {
-      const mises = Math.hypot((M * r) / I + Math.abs(N) / A, (Math.sqrt(3) * T * r) / J);
+      const mises = miseOf(section, e, M, twist * twisted, along * dot(u, e));
       if (mises > most) [most, node] = [mises, at];
     }
-    twisting += 0.5 * T * twisted;
-  }
+    twisting += 0.5 * twist * twisted ** 2;
+  });
   return { most, node, twisting };
 }

@@ -1,10 +1,12 @@
 import { carry, seenFromAxle } from '@/core/kinematics/attitude';
 import { InputError } from '@/core/rig/read';
-import type { Point, Rig, SwayBar } from '@/core/rig/schema';
+import type { Point, Rig } from '@/core/rig/schema';
 import { dot, minus, unit } from '@/core/vector';
+import type { BuiltBar } from './barDesign';
 import { centrelineOf, type Centreline } from './centreline';
 import { deflect, type Deflected } from './frame';
 import { perRadian, type RolledPose, type Rolls } from './rolls';
+import type { Section } from './section';
 
 export type SwayBarAnswer = {
   id: string;
@@ -28,13 +30,9 @@ export type SwayBarAnswer = {
  *
  * @throws InputError where the bar cannot be held, or an end link lies flat
  */
-export function swayBar(rig: Rig, bar: SwayBar, rolls: Rolls, path: string): SwayBarAnswer {
-  const line = centrelineOf(bar.centreline, bar.bushings);
-  const unitLoad = underUnitLoad(bar, line, path);
-  const rate = 1 / unitLoad.move(0)[2];
-  if (!Number.isFinite(rate) || rate <= 0)
-    throw new InputError(path, 'its bushings do not hold it, or its eyes lie on the line through them');
-  const eyes: [Point, Point] = [line.nodes[0]!, line.nodes.at(-1)!];
+export function swayBar(rig: Rig, bar: BuiltBar, rolls: Rolls, path: string): SwayBarAnswer {
+  const twisted = barTwisted(bar, path);
+  const { rate, eyes, stress, stressAt, torsionShare } = twisted;
   const apart = perRadian(rolls, (pose) => {
     const [left, right] = eyeTravels(rig, bar, eyes, pose, path);
     return left - right;
@@ -44,33 +42,68 @@ export function swayBar(rig: Rig, bar: SwayBar, rolls: Rolls, path: string): Swa
     id: bar.id,
     rate,
     rollRate: rate * apart ** 2 * (Math.PI / 180),
-    maxStress: Math.abs(rate * perDegree) * unitLoad.stress.most,
-    maxStressAt: line.nodes[unitLoad.stress.node]!,
-    torsionShare: unitLoad.torsionShare,
+    maxStress: Math.abs(perDegree) * stress,
+    maxStressAt: stressAt,
+    torsionShare,
   };
 }
 
-function underUnitLoad(bar: SwayBar, { nodes, bushings }: Centreline, path: string): Deflected {
+/** A bar by itself: N for a mm that its eyes part; von Mises stress for that mm, N/mm², and where; share of twist. */
+export type Twisted = {
+  rate: number;
+  stress: number;
+  stressAt: Point;
+  torsionShare: number;
+  eyes: [left: Point, right: Point];
+};
+
+/** @throws InputError where the bar cannot be held */
+export function barTwisted(bar: BuiltBar, path: string): Twisted {
+  const line = centrelineOf(bar.centreline, bar.bushings);
+  const unitLoad = underUnitLoad(bar, line, path);
+  const rate = 1 / unitLoad.move(0)[2];
+  if (!Number.isFinite(rate) || rate <= 0)
+    throw new InputError(path, 'its bushings do not hold it, or its eyes lie on the line through them');
+  return {
+    rate,
+    stress: rate * unitLoad.stress.most,
+    stressAt: line.nodes[unitLoad.stress.node]!,
+    torsionShare: unitLoad.torsionShare,
+    eyes: [line.nodes[0]!, line.nodes.at(-1)!],
+  };
+}
+
+function underUnitLoad(bar: BuiltBar, { nodes, bushings }: Centreline, path: string): Deflected {
   const [left, right] = bushings;
   if (left!.node === right!.node)
     throw new InputError(`${path}.bushings`, 'both hold the same place of the bar; put them apart');
+  const rate = bar.bushingRate ?? null;
   return deflect(
     nodes,
-    { od: bar.od, wall: bar.wall ?? null, E: bar.E, G: bar.G },
+    sectionsOf(bar, nodes.length - 1),
     [
       // Along the bar nothing pulls: held in one bushing it stays where it is.
-      { ...left!, alongToo: true },
-      { ...right!, alongToo: false },
+      { ...left!, alongToo: true, rate },
+      { ...right!, alongToo: false, rate },
       { node: nodes.length - 1, vertical: true },
     ],
     [{ node: 0, force: [0, 0, 1] }],
   );
 }
 
+/** The bar all along, or a flat arm for its first and last piece. */
+function sectionsOf({ od, wall, E, G, plates }: BuiltBar, pieces: number): Section | Section[] {
+  const round = { od, wall: wall ?? null, E, G };
+  if (!plates) return round;
+  return Array.from({ length: pieces }, (_, i) =>
+    i === 0 ? plates.left : i === pieces - 1 ? plates.right : round,
+  );
+}
+
 /** How far each eye goes up, on the body that carries the bar, to keep its end link's length in a pose of the axle. */
 export function eyeTravels(
   rig: Rig,
-  bar: SwayBar,
+  bar: BuiltBar,
   eyes: [Point, Point],
   pose: RolledPose,
   path: string,

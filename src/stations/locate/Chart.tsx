@@ -2,7 +2,10 @@
 import { Segmented } from 'antd';
 import { memo } from 'react';
 import { setWays, useWays, type Focus } from '@/store/ways';
-import { useAnalysis } from '@/workers/analysis';
+import { curveToCsv, mapToCsv } from '@/core/sweepCsv';
+import type { CurvePoint } from '@/core/locate/types';
+import { Keep } from '@/ui/Keep';
+import { useAnalysis, useMap } from '@/workers/analysis';
 import { CURVES, type CurveName } from './curves';
 import { TravelCurve } from './TravelCurve';
 import { TravelMapChart } from './TravelMapChart';
@@ -18,8 +21,20 @@ export function Chart({ focus, offered }: { focus: Focus; offered: CurveName[] }
       <Which focus={focus} offered={offered.join()} value={which} asMap={asMap} />
       {result && asMap && <TravelMapChart which={which} current={result.current} />}
       {result && !asMap && <TravelCurve which={which} curve={result.curve} current={result.current} />}
+      {result && (
+        <Keep
+          name={`${CURVES[which].name.toLowerCase().replaceAll(' ', '-')}${asMap ? '-map' : ''}`}
+          csv={() => figuresOf(which, result.curve, asMap)}
+        />
+      )}
     </figure>
   );
+}
+
+/** The whole sweep that a curve is one column of; or the map that is shown. */
+function figuresOf(which: CurveName, curve: CurvePoint[], asMap: boolean): string {
+  const { map } = useMap.getState();
+  return asMap && map ? mapToCsv(map, CURVES[which].key) : curveToCsv(curve);
 }
 
 type WhichProps = { focus: Focus; offered: string; value: CurveName; asMap: boolean };

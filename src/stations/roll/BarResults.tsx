@@ -1,53 +1,69 @@
 'use client';
-import { armInUse } from '@/core/roll/design';
+import type { BarResult } from '@/core/roll/analyse';
+import { armInUse } from '@/core/roll/barDesign';
+import type { Corner } from '@/core/roll/corner';
+import { massOf } from '@/core/roll/search';
 import { handbookRate } from '@/core/roll/swayBar';
-import type { RollResult } from '@/core/roll/analyse';
-import { sayForce } from '@/core/units/force';
+import { massUnit, sayForce, toMass } from '@/core/units/force';
 import { formatLength } from '@/core/units/format';
 import { sayRate, sayRollRate } from '@/core/units/rates';
 import { useJob } from '@/store/jobStore';
 import { Readout, Readouts } from '@/ui/Card';
 
 /** What the bar does, and what it is doing where the rocker stands. */
-export function BarResults({ result }: { result: RollResult }) {
-  const job = useJob();
-  const { bar } = job.roll;
-  const answer = result.answer.swayBars?.[0];
-  if (!bar || !answer) return null;
-  const { tape } = job;
+export function BarResults({ made, corner }: { made: BarResult; corner: Corner | null }) {
+  const { tape, roll, cornerG } = useJob();
+  const bar = roll.bar!;
   const lever = armInUse(bar);
   const arm = Math.hypot(lever, (bar.eyes - bar.middle) / 2);
-  const handbook = bar.wall === null ? handbookRate(bar.od, lever, bar.middle, arm) : null;
+  const plain = bar.wall === null && bar.made === 'one-piece' && lever > 0;
+  const handbook = plain ? handbookRate(bar.od, lever, bar.middle, arm) : null;
   return (
     <section className="section">
       <Readouts>
-        <Readout name="Bar, one eye against the other" id="barRate">
-          {sayRate(answer.rate, tape)}
+        <Readout name="Against roll" id="barRollRate">
+          {sayRollRate(made.rollRate, tape)}
+        </Readout>
+        {corner && (
+          <Readout name={`At ${cornerG} g: leans · front’s share of what goes over`} id="barBalance">
+            {corner.rollDeg.toFixed(1)}° · {(100 * corner.frontShare).toFixed(1)} %
+          </Readout>
+        )}
+        {made.now && (
+          <Readout name="Now, by the rocker: eyes apart · pull at each" id="barNow">
+            {formatLength(Math.abs(made.now.apart), tape)} {tape === 'mm' ? 'mm' : 'in'} ·{' '}
+            {sayForce(made.now.force, tape)}
+          </Readout>
+        )}
+        <Readout name="One eye against the other" id="barRate">
+          {sayRate(made.rate, tape)}
         </Readout>
         {handbook !== null && (
           <Readout name="By the handbook formula" id="handbook">
             {sayRate(handbook, tape)}
           </Readout>
         )}
-        <Readout name="Against roll" id="barRollRate">
-          {sayRollRate(answer.rollRate, tape)}
+        <Readout name="Worked, for a degree of roll" id="barStress">
+          {made.maxStress.toFixed(0)} N/mm²
         </Readout>
         <Readout name="Twist of the middle · bending" id="barShare">
-          {Math.round(100 * answer.torsionShare)} % · {Math.round(100 * (1 - answer.torsionShare))} %
+          {Math.round(100 * made.torsionShare)} % · {Math.round(100 * (1 - made.torsionShare))} %
         </Readout>
-        {result.now && (
-          <Readout name="Now, by the rocker: eyes apart · pull at each" id="barNow">
-            {formatLength(Math.abs(result.now.apart), tape)} {tape === 'mm' ? 'mm' : 'in'} ·{' '}
-            {sayForce(result.now.force, tape)}
-          </Readout>
-        )}
+        <Readout name="Weight of the bar">
+          {toMass(massOf(bar), tape).toFixed(1)} {massUnit(tape)}
+        </Readout>
       </Readouts>
       <p className="hint">
         Move the rocker: both wheels together ask nothing of the bar, one wheel alone half of what both
         against each other do.{' '}
         {handbook !== null &&
-          `The handbook takes the bar as held at its corners and knows neither overhang nor dip: ${Math.round(100 * (handbook / answer.rate - 1))} % off here.`}
+          `The handbook takes the bar as held rigidly at its corners and knows neither overhang, dip nor soft bushings: ${percentOff(handbook / made.rate)} here.`}
       </p>
     </section>
   );
+}
+
+function percentOff(ratio: number): string {
+  const off = Math.round(100 * (ratio - 1));
+  return off === 0 ? 'it agrees' : `${Math.abs(off)} % ${off > 0 ? 'too stiff' : 'too soft'}`;
 }

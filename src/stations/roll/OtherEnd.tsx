@@ -3,6 +3,7 @@ import { Button } from 'antd';
 import type { Rig } from '@/core/rig/schema';
 import { readRollRate, rollRateUnit, showRollRate } from '@/core/units/rates';
 import { edit, enter, useJob } from '@/store/jobStore';
+import { putRoll } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';
 
@@ -20,7 +21,7 @@ const put = (field: string, typed: string, part: Partial<Other>) =>
 
 /** The end of the car that is not being built: a balance has two sides. */
 export function OtherEnd() {
-  const { rig, tape } = useJob();
+  const { rig, tape, roll } = useJob();
   const name = rig.end === 'rear' ? 'front' : 'rear';
   const other = rig.otherEnd;
   if (!other)
@@ -56,6 +57,19 @@ export function OtherEnd() {
           unit={rollRateUnit(tape)}
           decimals={0}
           onEnter={(shown) => put('other/rollRate', String(shown), { rollRate: readRollRate(shown, tape) })}
+        />
+        <NumberField
+          field="other/bar"
+          label="of it, its sway bar"
+          showLabel
+          value={showRollRate(roll.otherBar, tape)}
+          least={0}
+          most={10_000}
+          unit={rollRateUnit(tape)}
+          decimals={0}
+          onEnter={(shown) =>
+            putRoll(() => ({ otherBar: Math.min(readRollRate(shown, tape), other.rollRate) }))
+          }
         />
         <LengthField
           field="other/track"

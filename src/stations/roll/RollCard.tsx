@@ -1,48 +1,61 @@
 'use client';
+import { Segmented } from 'antd';
 import { useEffect } from 'react';
 import { rollInput } from '@/core/job/job';
+import type { RollPart, RollResult } from '@/core/roll/analyse';
 import { rollChecks } from '@/core/roll/checks';
+import type { Verdict } from '@/core/verdict';
 import { useJob } from '@/store/jobStore';
 import { useRocker } from '@/store/rocker';
-import { CardHead, Caution } from '@/ui/Card';
+import { forget, useWhatIf } from '@/store/roll';
+import { setWays, useWays } from '@/store/ways';
+import { Caution } from '@/ui/Card';
 import { StationStripe } from '@/ui/StationStripe';
-import { Verdicts } from '@/ui/Verdicts';
 import { askForRoll, useRoll } from '@/workers/analysis';
+import { BalancePart } from './BalancePart';
 import { BarPart } from './BarPart';
-import { BarResults } from './BarResults';
-import { BalanceResults } from './BalanceResults';
-import { OtherEnd } from './OtherEnd';
-import { SpringPart } from './SpringPart';
+import { SpringsPart } from './SpringsPart';
 import './roll.css';
+
+const PARTS: { value: RollPart; label: string }[] = [
+  { value: 'springs', label: 'Springs' },
+  { value: 'bar', label: 'Sway bar' },
+  { value: 'balance', label: 'Balance' },
+];
+const CARDS = { springs: SpringsPart, bar: BarPart, balance: BalancePart };
+
+/** What a part of Roll is given: what was worked out of this car, and what is to be said of it; nothing until it is in. */
+export type PartProps = { result: RollResult | null; verdicts: Verdict[] };
 
 /** Springs, sway bar and the balance of the car: whether it needs a bar, which, and what every change does. */
 export function RollCard() {
   const job = useJob();
   const rocker = useRocker();
-  const { result, problem, job: about } = useRoll();
-  useEffect(() => void askForRoll({ job, rocker }), [job, rocker]);
-  // Until the first answer for this car is in, there is nothing to say of it.
-  const current = about?.id === job.id ? result : null;
+  const whatIf = useWhatIf();
+  const part = useWays((s) => s.roll);
+  const { result, problem, job: about, part: asked } = useRoll();
+  useEffect(() => void askForRoll({ job, rocker, part, whatIf }), [job, rocker, part, whatIf]);
+  // What was thought about belongs to one visit of one car.
+  useEffect(() => forget, [job.id]);
+  const current = about?.id === job.id && asked === part && !problem ? result : null;
+  const verdicts = current ? rollChecks(rollInput(job, rocker), part, current, job.tape) : [];
+  const Part = CARDS[part];
   return (
     <>
-      <CardHead title="Roll: springs, bar, balance">
-        A sway bar is a spring between the wheels. Fit one for a reason.
-      </CardHead>
+      <Segmented<RollPart>
+        aria-label="What to settle"
+        block
+        value={part}
+        onChange={(next) => setWays({ roll: next })}
+        options={PARTS}
+        className="roll-parts-of"
+      />
       {problem && about?.id === job.id && (
         <p className="field-problem" role="alert">
           The bar cannot be worked out: {problem}.
         </p>
       )}
-      {current && !problem && (
-        <>
-          <Verdicts verdicts={rollChecks(rollInput(job, rocker), current, job.tape)} />
-          <BarResults result={current} />
-          <BalanceResults result={current} />
-        </>
-      )}
-      <BarPart />
-      <SpringPart />
-      <OtherEnd />
+      <Part result={current} verdicts={verdicts} />
       <Caution>
         Springs and bars hold energy: undo end links first, with the car on its wheels. Never weld to a sway
         bar: it is spring steel.

@@ -1,0 +1,70 @@
+'use client';
+import { useRef } from 'react';
+import type { Point } from '@/core/rig/schema';
+import type { BarDesign } from '@/core/roll/barDesign';
+import { snap, type Tape } from '@/core/units/tape';
+import { putBar } from '@/store/roll';
+import { useJobPart } from '@/store/jobStore';
+import { setRocker } from '@/store/rocker';
+import { barHandles, type BarHandle } from './barHandles';
+import { useGrip } from './grip';
+import { DRAGS, type Sheet } from './views';
+
+/** The places of the sway bar that can be dragged in a view; where several lie on one spot, the first is on top. */
+export function BarHandles({ sheet, tape }: { sheet: Sheet; tape: Tape }) {
+  const bar = useJobPart((j) => j.roll.bar);
+  if (!bar) return null;
+  const seen: Point[] = [];
+  const { across, down } = DRAGS[sheet.view];
+  const apart = barHandles(bar).filter(({ at }) => {
+    const hidden = seen.some((p) => Math.hypot(p[across] - at[across], p[down] - at[down]) * sheet.k < 9);
+    seen.push(at);
+    return !hidden;
+  });
+  return apart.map((handle) => (
+    <OneHandle key={handle.id} sheet={sheet} tape={tape} bar={bar} handle={handle} />
+  ));
+}
+
+type Props = { sheet: Sheet; tape: Tape; bar: BarDesign; handle: BarHandle };
+
+function OneHandle({ sheet, tape, bar, handle }: Props) {
+  const { across, down } = DRAGS[sheet.view];
+  const held = useRef({ handle, dx: 0, dy: 0 });
+  const grip = useGrip({
+    sheet,
+    tape,
+    onHold: () => {
+      setRocker(0, 0);
+      held.current = { handle, dx: 0, dy: 0 };
+    },
+    /** From where it was taken hold of, so that what is rounded does not add up. */
+    onDrag: (dx, dy) => {
+      const { handle: from } = held.current;
+      const to = [...from.at] as Point;
+      if (dx) to[across] = snap(to[across] - sheet.toMm(dx), tape);
+      if (dy) to[down] = snap(to[down] - sheet.toMm(dy), tape);
+      putBar(from.move(to, [...(dx ? [across] : []), ...(dy ? [down] : [])]));
+    },
+    onStep: (axis, mm) => {
+      setRocker(0, 0);
+      const to = [...handle.at] as Point;
+      to[axis] = snap(to[axis] + mm, tape);
+      putBar(handle.move(to, [axis]));
+    },
+  });
+  const [x, y] = sheet.at(handle.at);
+  return (
+    <g
+      className={`mount movable ${bar.mountedOn}`}
+      tabIndex={0}
+      role="button"
+      aria-label={`${handle.label}: drag, or move with the arrow keys`}
+      data-bar={`${sheet.view}-${handle.id}`}
+      {...grip}
+    >
+      <circle className="halo" cx={x} cy={y} r={15} />
+      <rect className="eye" x={x - 5} y={y - 5} width={10} height={10} transform={`rotate(45 ${x} ${y})`} />
+    </g>
+  );
+}

@@ -1,0 +1,98 @@
+import type { Point } from '@/core/rig/schema';
+import { linkHeight, swayBarOf, type BarDesign } from '@/core/roll/barDesign';
+
+type Axis = 0 | 1 | 2;
+
+/** A place of a sway bar that can be dragged; of its left half, which the right one follows. */
+export type BarHandle = {
+  id: string;
+  label: string;
+  at: Point;
+  /** the bar with this place moved along some axes to a point; as little else changes as can be */
+  move: (to: Point, axes: Axis[]) => BarDesign;
+};
+
+/** Shorter than this nothing of a bar can be dragged, mm. */
+const LEAST = 20;
+
+export function barHandles(bar: BarDesign): BarHandle[] {
+  const { centreline, links } = swayBarOf(bar);
+  const eye = centreline[0]!;
+  const foot = links.left;
+  const { ahead, height } = bar;
+  const half = (y: number) => Math.max(LEAST, 2 * y);
+  const moved = (axes: Axis[], of: [Partial<BarDesign>, Partial<BarDesign>, Partial<BarDesign>]): BarDesign =>
+    axes.reduce((next, axis) => ({ ...next, ...of[axis] }), bar);
+
+  const dips = bar.dips.flatMap((dip, i): BarHandle[] => {
+    const put = (change: Partial<typeof dip>): Partial<BarDesign> => ({
+      dips: bar.dips.map((d, k) => (k === i ? { ...d, ...change } : d)),
+    });
+    const bottom = height - dip.depth;
+    const name = bar.dips.length > 1 ? `Dip ${i + 1}` : 'Dip';
+    return [
+      {
+        id: `dip-${i}`,
+        label: `${name}, its bottom`,
+        at: [ahead, dip.at, bottom],
+        move: (to, axes) => {
+          // Both ways at once: a dip is one thing of the bar.
+          const change = {
+            ...(axes.includes(1) && { at: to[1] }),
+            ...(axes.includes(2) && { depth: height - to[2] }),
+          };
+          return { ...bar, ...put(change), ...(axes.includes(0) && { ahead: to[0] }) };
+        },
+      },
+      {
+        id: `dip-${i}-side`,
+        label: `${name}, its width`,
+        at: [ahead, dip.at + dip.width / 2, bottom],
+        move: (to, axes) => (axes.includes(1) ? { ...bar, ...put({ width: half(to[1] - dip.at) }) } : bar),
+      },
+    ];
+  });
+
+  return [
+    {
+      id: 'bushing',
+      label: 'Bushing: the bar as a whole',
+      at: [ahead, bar.bushings / 2, height],
+      move: (to, axes) => moved(axes, [{ ahead: to[0] }, { bushings: half(to[1]) }, { height: to[2] }]),
+    },
+    {
+      id: 'bend',
+      label: bar.made === 'arms' ? 'End of the bar' : 'Bend',
+      at: [ahead, bar.middle / 2, height],
+      move: (to, axes) => moved(axes, [{}, { middle: half(to[1]) }, {}]),
+    },
+    ...dips,
+    {
+      id: 'eye',
+      label: 'Eye of the arm',
+      at: eye,
+      move: (to, axes) =>
+        moved(axes, [
+          {
+            arm: Math.max(LEAST, Math.abs(to[0] - ahead)) + bar.hole * bar.pitch,
+            pointing: to[0] === ahead ? bar.pointing : to[0] > ahead ? 'ahead' : 'back',
+          },
+          { eyes: half(to[1]) },
+          { rise: to[2] - height },
+        ]),
+    },
+    {
+      id: 'foot',
+      label: 'Foot of the end link',
+      at: foot,
+      move: (to, axes) => {
+        const lean = {
+          ahead: axes.includes(0) ? to[0] - eye[0] : bar.foot.ahead,
+          out: axes.includes(1) ? to[1] - eye[1] : bar.foot.out,
+        };
+        const upright = axes.includes(2) ? Math.max(LEAST, Math.abs(to[2] - eye[2])) : linkHeight(bar);
+        return { ...bar, foot: lean, link: Math.hypot(upright, lean.ahead, lean.out) };
+      },
+    },
+  ];
+}

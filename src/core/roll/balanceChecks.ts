@@ -1,0 +1,184 @@
+import type { Use } from '@/core/job/schema';
+import { sayForce } from '@/core/units/force';
+import { sayLength } from '@/core/units/format';
+import { sayRollRate } from '@/core/units/rates';
+import type { Tape } from '@/core/units/tape';
+import type { Verdict } from '@/core/verdict';
+import type { RollResult } from './analyse';
+import type { RollInput } from './setUp';
+
+/** Lean at 1 g that each use is mostly run with, degrees (common practice, no published source). */
+const ROLL: Record<Use, [least: number, most: number]> = {
+  street: [1.5, 6],
+  autocross: [1, 4],
+  drag: [1, 7],
+  offroad: [2, 9],
+  tow: [1.5, 6],
+};
+/** The front carries about this much more of the transfer than of the weight on a car that is neither tight nor loose (common practice). */
+const NEUTRAL = 0.05;
+const BAND = 0.03;
+/** Of what the driven tyres carry: more than this between them, and one spins first. */
+const UNEVEN = 0.1;
+const G = 9.80665;
+
+const say = (share: number) => `${(100 * share).toFixed(0)} %`;
+
+/** Tight, loose or neither, for a front that carries so much of the weight. */
+export function leaning(frontShare: number, frontWeight: number): 'tight' | 'loose' | 'even' {
+  const off = frontShare - frontWeight - NEUTRAL;
+  return off > BAND ? 'tight' : off < -BAND ? 'loose' : 'even';
+}
+
+/** What is to be said of the whole car in a corner, and at the launch. */
+export function balanceChecks(input: RollInput, result: RollResult, tape: Tape): Verdict[] {
+  const weight = input.rig.masses?.frontFraction;
+  const { balance, corner } = result;
+  if (!balance || weight === undefined) return [];
+  if (!corner)
+    return [
+      {
+        id: 'goesOver',
+        state: 'stop',
+        title: `At ${input.cornerG} g both inside wheels are off the ground.`,
+        reason: 'If the tyres hold that much, the car goes over before it slides.',
+        remedies: [
+          { text: 'A lower car, a wider track, or stiffer against roll at the end that is still down.' },
+        ],
+      },
+    ];
+  return [
+    ...barChoice(input, result),
+    ...bindCheck(result, tape),
+    ...lift(input, result),
+    leanCheck(input.use, balance.rollGradientDegPerG),
+    balanceCheck(corner.frontShare, weight),
+    ...launchCheck(input, result, tape),
+  ];
+}
+
+function leanCheck(use: Use, roll: number): Verdict {
+  const [least, most] = ROLL[use];
+  return {
+    id: 'rollAngle',
+    state: roll > most || roll < least ? 'look' : 'ok',
+    title: `Leans ${roll.toFixed(1)}° at 1 g.`,
+    reason:
+      roll > most
+        ? 'More than most cars of this use: it takes its time to settle in a corner.'
+        : roll < least
+          ? 'Very little: it skips over bumps that a softer car swallows.'
+          : 'As cars of this use mostly do.',
+    remedies: [],
+  };
+}
+
+function balanceCheck(frontShare: number, weight: number): Verdict {
+  const way = leaning(frontShare, weight);
+  const titles = {
+    even: 'Neither tight nor loose.',
+    tight: 'It will push: tight.',
+    loose: 'Its tail will step out: loose.',
+  };
+  const cures = {
+    even: null,
+    tight: 'More roll stiffness behind, or a higher roll centre there; less in front.',
+    loose: 'Less roll stiffness behind, or a lower roll centre there; more in front.',
+  };
+  const cure = cures[way];
+  return {
+    id: 'balance',
+    state: way === 'even' ? 'ok' : 'look',
+    title: titles[way],
+    reason: `The front takes ${say(frontShare)} of the load transfer and carries ${say(weight)} of the weight; about ${say(NEUTRAL)} over is even, with the same tyres all round and nobody on the throttle.`,
+    remedies: cure === null ? [] : [{ text: cure }],
+  };
+}
+
+/** A rear bar that makes the car loose, or lifts its driven wheel, is worse than none; said only where taking it off mends that. */
+export function barChoice({ rig, cornerG }: RollInput, { corner, without, lifts }: RollResult): Verdict[] {
+  const weight = rig.masses?.frontFraction;
+  if (!without || !corner || !lifts || weight === undefined || rig.end !== 'rear') return [];
+  const [now, then] = [leaning(corner.frontShare, weight), leaning(without.frontShare, weight)];
+  const lifting = lifts.rear < cornerG && without.lifts.rear > cornerG;
+  const looser = now === 'loose' && then !== 'loose';
+  if (!looser && !lifting) return [];
+  return [
+    {
+      id: 'barWrong',
+      state: 'stop',
+      title: 'This rear bar is wrong for this car.',
+      reason: `With it the front takes ${say(corner.frontShare)} of the load transfer${lifting ? ' and the inside rear wheel, which should drive, comes off the ground' : ''}; without it ${say(without.frontShare)}, which is ${then === 'even' ? 'neither tight nor loose' : then}. It buys ${Math.abs(without.rollDeg - corner.rollDeg).toFixed(1)}° less lean at ${cornerG} g.`,
+      remedies: [
+        { text: 'Run without it', roll: { bar: null } },
+        { text: 'If it leans too much then: stiffer springs, or a bar in front.' },
+      ],
+    },
+  ];
+}
+
+/** More members than the axle has motions hold the car against roll by bending their joints: past this share it is theirs. */
+const BIND_SHARE = 0.25;
+
+function bindCheck({ stiffness: { sprung, bind } }: RollResult, tape: Tape): Verdict[] {
+  if (bind < BIND_SHARE * (sprung + bind)) return [];
+  return [
+    {
+      id: 'bindRoll',
+      state: 'look',
+      title: bind > sprung ? 'The links hold it against roll, not the springs.' : 'The links bind in roll.',
+      reason: `Springs and bar give ${sayRollRate(sprung, tape)}, the links by their bind ${sayRollRate(bind, tape)}: every joint and bracket carries that in every corner, and a bar is hardly felt.`,
+      remedies: [
+        { text: 'Softer bushings where they bind, or a layout that rolls freely (Locate, Lengthwise).' },
+      ],
+    },
+  ];
+}
+
+function lift({ cornerG }: RollInput, { lifts }: RollResult): Verdict[] {
+  if (!lifts) return [];
+  const end = lifts.front < lifts.rear ? 'front' : 'rear';
+  if (lifts[end] > cornerG) return [];
+  return [
+    {
+      id: 'inside',
+      state: 'look',
+      title: `The inside ${end} wheel lifts at ${lifts[end].toFixed(2)} g.`,
+      reason:
+        end === 'rear'
+          ? 'From there on it drives nothing, and the front takes all that comes on top.'
+          : 'From there on the rear takes all that comes on top, and the steering goes light.',
+      remedies: [{ text: `Less roll stiffness at the ${end}, more at the other end.` }],
+    },
+  ];
+}
+
+function launchCheck({ rig, use, bar }: RollInput, { tuning }: RollResult, tape: Tape): Verdict[] {
+  const launch = tuning?.launch;
+  if (!launch || use !== 'drag' || !rig.masses) return [];
+  const driven = rig.masses.total * (1 - rig.masses.frontFraction) * G;
+  const uneven = launch.difference > UNEVEN * driven;
+  const preload = tuning?.preload;
+  return [
+    {
+      id: 'launch',
+      state: uneven ? 'look' : 'ok',
+      title: uneven
+        ? `At the launch one rear tyre carries ${sayForce(launch.difference, tape)} more than the other.`
+        : `At the launch the rear tyres carry alike within ${sayForce(launch.difference, tape)}.`,
+      reason: `The driveshaft presses the left one down and lifts the right one; the body leans ${launch.rollDeg.toFixed(1)}° against it. What the front springs and bar take of that stays on the tyres.`,
+      remedies: uneven
+        ? [
+            { text: 'A stiffer bar behind and none in front bring them together.' },
+            ...(bar && preload
+              ? [
+                  {
+                    text: `Or preload: one link ${sayLength(preload.longer, tape)} longer than the other carries all of it, with ${sayForce(preload.pull, tape)} at each link.`,
+                  },
+                ]
+              : []),
+          ]
+        : [],
+    },
+  ];
+}

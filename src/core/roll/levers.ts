@@ -1,0 +1,78 @@
+import { raised, setUpIfAny, type Geometry, type RollInput, type SetUp } from './setUp';
+import { stiffened } from './springDesign';
+
+/** What can be turned to change the balance: by how much, mm, shares, holes or g. */
+export const LEVERS = ['panhard', 'springs', 'bar', 'hole', 'other', 'grip'] as const;
+export type LeverId = (typeof LEVERS)[number];
+
+/** Changes that are being thought about; each from how the car stands now. */
+export type WhatIf = Partial<Record<LeverId, number>>;
+
+/** One thing that could be changed, and what a step of it does in the corner asked about. */
+export type Lever = {
+  id: LeverId;
+  step: number;
+  /** change of the front's share of the load transfer, 0 to 1 */
+  share: number;
+  /** degrees of lean */
+  roll: number;
+  /** how much of it makes the car one hundredth looser, about; null where it does nothing to the balance */
+  forOne: number | null;
+};
+
+const INCH = 25.4;
+const STEPS: Record<LeverId, number> = {
+  panhard: INCH,
+  springs: 0.1,
+  bar: INCH / 8,
+  hole: 1,
+  other: 0.1,
+  grip: 0.1,
+};
+const NOTHING = 1e-6;
+
+/** A car with one thing changed; null where it has no such thing. */
+export function changed(input: RollInput, id: LeverId, by: number): RollInput | null {
+  const { bar, springs, rig } = input;
+  switch (id) {
+    case 'panhard': {
+      const up = raised(rig, by);
+      return up && { ...input, rig: up };
+    }
+    case 'springs':
+      return springs && { ...input, springs: stiffened(springs, 1 + by) };
+    case 'bar':
+      return bar && { ...input, bar: { ...bar, od: bar.od + by } };
+    case 'hole':
+      return bar && { ...input, bar: { ...bar, hole: bar.hole + by } };
+    case 'other': {
+      const { otherEnd } = rig;
+      return otherEnd
+        ? { ...input, rig: { ...rig, otherEnd: { ...otherEnd, rollRate: (1 + by) * otherEnd.rollRate } } }
+        : null;
+    }
+    case 'grip':
+      return { ...input, cornerG: input.cornerG + by };
+  }
+}
+
+/** All changes of a what-if together. */
+export const changedBy = (input: RollInput, what: WhatIf): RollInput =>
+  LEVERS.reduce((car, id) => (what[id] ? (changed(car, id, what[id]) ?? car) : car), input);
+
+/** What each change by itself would do: the same balance through every lever, so that the cheapest can be picked. */
+export function leversOf(input: RollInput, geometry: Geometry, now: SetUp): Lever[] {
+  const corner = now.car?.corner;
+  if (!corner) return [];
+  const effect = (other: RollInput | null) => {
+    const then = other && setUpIfAny(other, geometry)?.car?.corner;
+    return then ? { share: then.frontShare - corner.frontShare, roll: then.rollDeg - corner.rollDeg } : null;
+  };
+  return LEVERS.flatMap((id): Lever[] => {
+    const step = STEPS[id];
+    const made = effect(changed(input, id, step));
+    if (!made) return [];
+    const perStep = Math.abs(made.share) > NOTHING ? -0.01 / made.share : null;
+    return [{ id, step, ...made, forOne: perStep === null ? null : perStep * step }];
+  });
+}

@@ -1,0 +1,117 @@
+import type { BarDesign } from './barDesign';
+import { armInUse, swayBarOf } from './barDesign';
+import { turningOf } from './motion';
+import { barRoom, type Gap } from './room';
+import { farthestRoll, type Geometry, type RollInput } from './setUp';
+import { DENSITY, STEELS, STOCK } from './steel';
+import { swayBar } from './swayBar';
+import { sectionOf } from './section';
+import { placesOf } from './travel';
+import { InputError } from '@/core/rig/read';
+import { distance } from '@/core/vector';
+
+/** What is asked of a bar: stiffness against roll, N·mm for a degree; how short and how long its arms may be, mm. */
+export type Wanted = { rollRate: number; least: number; most: number };
+
+/** A bar of stock size that does what is wanted: the design, and what it comes to. */
+export type Candidate = {
+  design: BarDesign;
+  rollRate: number;
+  /** at the farthest roll, N/mm² */
+  stress: number;
+  /** kg, the bar alone */
+  mass: number;
+  nearest: Gap | null;
+};
+
+/** Candidates, the lightest first; and how many sizes fell out, and why. */
+export type Found = { candidates: Candidate[] } & Record<Reason, number>;
+
+const HALVINGS = 26;
+/** Fingers fit, mm. */
+export const CLEAR = 12.7;
+
+/**
+ * Of every stock size the arm that gives the wanted stiffness: longer arms are softer, so halving finds it. The middle
+ * stays where it is; where that does not go, the eyes do, and the middle moves. Kept are those that are worked within what their steel lasts at the farthest roll, and clear everything over the travel.
+ */
+export function findBars(
+  input: RollInput & { bar: BarDesign },
+  wanted: Wanted,
+  { moving, rolls }: Geometry,
+): Found {
+  const { rig, bar, bump, droop } = input;
+  const places = placesOf(moving, bump, droop);
+  const mostRoll = farthestRoll(input);
+  const found: Found = { candidates: [], outOfReach: 0, overworked: 0, inTheWay: 0 };
+  const room = { rig, tireWidth: input.tireWidth, housing: bar.housing, stowed: null };
+  for (const stock of STOCK) {
+    const tried = tryStock(stock, 'middle');
+    const last = typeof tried === 'string' && tried !== 'outOfReach' ? tryStock(stock, 'eyes') : tried;
+    if (typeof last === 'string') found[last]++;
+    else found.candidates.push(last);
+  }
+  found.candidates.sort((a, b) => a.mass - b.mass);
+  return found;
+
+  function tryStock(stock: (typeof STOCK)[number], keep: Keeping): Candidate | Reason {
+    const withArm = (arm: number): BarDesign => ({ ...armed(bar, arm, keep), ...stock });
+    const answerAt = (arm: number) => {
+      try {
+        return swayBar(rig, swayBarOf(withArm(arm)), rolls, 'swayBars[0]');
+      } catch (error) {
+        if (error instanceof InputError) return null;
+        throw error;
+      }
+    };
+    const arm = armFor(wanted, (a) => answerAt(a)?.rollRate ?? null);
+    const answer = arm === null ? null : answerAt(arm);
+    if (arm === null || !answer) return 'outOfReach';
+    const design = withArm(arm);
+    const stress = answer.maxStress * mostRoll;
+    if (stress > STEELS[bar.steel].tires) return 'overworked';
+    const turning = turningOf(swayBarOf(design));
+    const nearest = turning && barRoom(room, turning, places).find((gap) => !ownBody(input, gap));
+    if (!turning || (nearest && nearest.distance < CLEAR)) return 'inTheWay';
+    return { design, rollRate: answer.rollRate, stress, mass: massOf(design), nearest: nearest ?? null };
+  }
+}
+
+/** What stays where it is as an arm grows: the middle in its bushings, or the eyes over their links. */
+type Keeping = 'middle' | 'eyes';
+
+function armed(bar: BarDesign, arm: number, keep: Keeping): BarDesign {
+  const way = bar.pointing === 'ahead' ? 1 : -1;
+  const tip = bar.ahead + way * armInUse(bar);
+  return { ...bar, arm, hole: 0, hooked: true, ahead: keep === 'eyes' ? tip - way * arm : bar.ahead };
+}
+
+type Reason = 'outOfReach' | 'overworked' | 'inTheWay';
+
+/** The arm between the least and the most that gives the rate; null where none does. */
+function armFor({ rollRate, least, most }: Wanted, rateAt: (arm: number) => number | null): number | null {
+  const [stiffest, softest] = [rateAt(least), rateAt(most)];
+  if (stiffest === null || softest === null || rollRate > stiffest || rollRate < softest) return null;
+  let [low, high] = [least, most];
+  for (let n = 0; n < HALVINGS; n++) {
+    const middle = (low + high) / 2;
+    if ((rateAt(middle) ?? 0) > rollRate) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+/** Whether the bar and what it comes near are carried by one body: they do not move against each other. */
+export const ownBody = ({ rig, bar }: Pick<RollInput, 'rig' | 'bar'>, { part, thing }: Gap): boolean =>
+  part === 'bar' && (rig.obstacles ?? []).some((o) => o.id === thing && o.on === bar?.mountedOn);
+
+/** kg: the line of the bar, or its straight middle and two flat arms. */
+export function massOf(design: BarDesign): number {
+  const line = swayBarOf(design).centreline;
+  const pieces = line.slice(1).map((p, i) => distance(line[i]!, p));
+  const { A } = sectionOf(design);
+  if (design.made === 'one-piece') return pieces.reduce((a, b) => a + b, 0) * A * DENSITY;
+  const middle = pieces.slice(1, -1).reduce((a, b) => a + b, 0);
+  const arms = 2 * (armInUse(design) + design.hole * design.pitch);
+  return (middle * A + arms * design.arms.height * design.arms.thickness) * DENSITY;
+}

@@ -1,0 +1,194 @@
+import type { Use } from '@/core/job/schema';
+import { sayPressure } from '@/core/units/air';
+import { sayForce } from '@/core/units/force';
+import { sayLength } from '@/core/units/format';
+import type { Tape } from '@/core/units/tape';
+import type { Verdict } from '@/core/verdict';
+import type { RollResult } from './analyse';
+import type { RideAnswer } from './ride';
+import type { RollInput } from './setUp';
+
+/** Bounces a second that each use lives with (common practice, no published source). */
+const HERTZ: Record<Use, [least: number, most: number]> = {
+  street: [1, 1.8],
+  autocross: [1.4, 2.6],
+  drag: [1, 2.2],
+  offroad: [0.9, 1.6],
+  tow: [1.2, 2.4],
+};
+/** Coils must not close before the wheel is at its stop, mm. */
+const COILS_APART = 6;
+const LEVEL = 6;
+/** Bags are happy between these, N/mm² (common practice, no published source): softer they roll about, harder they burst sooner. */
+const AIR = { least: 0.17, most: 0.69 };
+
+/** What is to be said of springs, shocks and stops. */
+export function springChecks(input: RollInput, { ride }: RollResult, tape: Tape): Verdict[] {
+  if (!ride || !input.springs) return [];
+  return [
+    ...lengthChecks(input, ride, tape),
+    ...shockChecks(input, ride, tape),
+    ...stopChecks(input, ride, tape),
+    ...standChecks(input, ride, tape),
+    frequencyCheck(input.use, ride),
+  ];
+}
+
+function frequencyCheck(use: Use, { frequency }: RideAnswer): Verdict {
+  const [least, most] = HERTZ[use];
+  const state = frequency < least || frequency > most ? 'look' : 'ok';
+  return {
+    id: 'frequency',
+    state,
+    title: `Bounces ${frequency.toFixed(2)} times a second.`,
+    reason:
+      frequency < least
+        ? `Soft: this use is mostly run between ${least} and ${most}. It will need its travel.`
+        : frequency > most
+          ? `Hard: this use is mostly run between ${least} and ${most}. The tyre leaves the ground over bumps.`
+          : `This use is mostly run between ${least} and ${most}.`,
+    remedies:
+      state === 'ok'
+        ? []
+        : [{ text: frequency < least ? 'Stiffer springs.' : 'Softer springs, and a bar for the lean.' }],
+  };
+}
+
+function lengthChecks({ springs }: RollInput, { rows }: RideAnswer, tape: Tape): Verdict[] {
+  const verdicts: Verdict[] = [];
+  const top = rows.at(-1);
+  if (springs?.kind === 'coil' && springs.solid !== null && top && top.length < springs.solid + COILS_APART)
+    verdicts.push({
+      id: 'coilBind',
+      state: top.length < springs.solid ? 'stop' : 'look',
+      title:
+        top.length < springs.solid
+          ? 'The coils close before full bump.'
+          : 'The coils all but close at full bump.',
+      reason: `The spring is ${sayLength(top.length, tape)} long there and solid at ${sayLength(springs.solid, tape)}: then the axle hits the frame through it.`,
+      remedies: [
+        { text: 'A spring with fewer or thinner coils, seats farther apart, or a stop that is there first.' },
+      ],
+    });
+  const loose = rows.findLast((row) => row.force <= 0 && row.lift < 0);
+  if (loose && springs?.kind === 'coil')
+    verdicts.push({
+      id: 'springLoose',
+      state: 'look',
+      title: `The spring goes loose ${sayLength(-loose.lift, tape)} below ride height.`,
+      reason: 'From there to full droop nothing holds it in its seat, and it may come back beside it.',
+      remedies: [
+        { text: 'A longer, softer spring, a helper spring, a strap that ends the droop, or a retainer.' },
+      ],
+    });
+  return verdicts;
+}
+
+function shockChecks({ shock, stop }: RollInput, { rows }: RideAnswer, tape: Tape): Verdict[] {
+  const lengths = rows.flatMap((row) => (row.shock === null ? [] : [{ lift: row.lift, length: row.shock }]));
+  if (!shock || lengths.length < 2) return [];
+  const [droop, bump] = [lengths[0]!, lengths.at(-1)!];
+  const verdicts: Verdict[] = [];
+  const bottoms = lengths.find((l) => l.lift > 0 && l.length < shock.closed);
+  if (bottoms)
+    verdicts.push({
+      id: 'shockBottoms',
+      state: 'stop',
+      title: `The shock bottoms ${sayLength(bottoms.lift, tape)} up.`,
+      reason: `It is ${sayLength(bump.length, tape)} at full bump and closes to ${sayLength(shock.closed, tape)}${stop && stop.gap < bottoms.lift ? ': the stop touches first, but does not hold it off' : ''}. A shock is no stop.`,
+      remedies: [{ text: 'Mounts farther apart, a shorter shock, or less bump travel by a stop.' }],
+    });
+  const tops = lengths.findLast((l) => l.lift < 0 && l.length > shock.open);
+  if (tops)
+    verdicts.push({
+      id: 'shockTops',
+      state: 'stop',
+      title: `The shock is pulled out ${sayLength(-tops.lift, tape)} below ride height.`,
+      reason: `It opens to ${sayLength(shock.open, tape)} and would have to be ${sayLength(droop.length, tape)} at full droop: it hangs the axle.`,
+      remedies: [{ text: 'A longer shock, mounts nearer together, or a strap that ends the droop.' }],
+    });
+  if (!bottoms && !tops)
+    verdicts.push({
+      id: 'shockFits',
+      state: 'ok',
+      title: 'The shock has travel for both ends.',
+      reason: `${sayLength(bump.length - shock.closed, tape)} left at full bump, ${sayLength(shock.open - droop.length, tape)} at full droop.`,
+      remedies: [],
+    });
+  return verdicts;
+}
+
+function stopChecks(
+  { stop, bump }: RollInput,
+  { hardBump, rows, standing }: RideAnswer,
+  tape: Tape,
+): Verdict[] {
+  const verdicts: Verdict[] = [];
+  if (stop && stop.gap >= bump)
+    verdicts.push({
+      id: 'stopNever',
+      state: 'look',
+      title: 'The bump stop is never touched.',
+      reason: `It stands ${sayLength(stop.gap, tape)} off and the axle rises ${sayLength(bump, tape)}: something harder is there first.`,
+      remedies: [{ text: 'Space it down, so that it catches the axle before anything else does.' }],
+    });
+  const most = rows.at(-1)?.load ?? 0;
+  verdicts.push(
+    hardBump === null
+      ? {
+          id: 'hardBump',
+          state: 'look',
+          title: 'A hard bump uses up all of the travel.',
+          reason: `At full bump a wheel carries ${sayForce(most, tape)}, ${(most / standing).toFixed(1)} times what it does at rest; a hard bump asks for twice.`,
+          remedies: [
+            {
+              text: stop
+                ? 'Stiffer springs, a stiffer stop, or more travel.'
+                : 'Stiffer springs, more travel, or a bump stop.',
+            },
+          ],
+        }
+      : {
+          id: 'hardBump',
+          state: 'ok',
+          title: `A hard bump takes ${sayLength(hardBump, tape)} of ${sayLength(bump, tape)}.`,
+          reason: 'Twice what the wheel carries at rest, springs and stop together.',
+          remedies: [],
+        },
+  );
+  return verdicts;
+}
+
+function standChecks({ springs }: RollInput, ride: RideAnswer, tape: Tape): Verdict[] {
+  const verdicts: Verdict[] = [];
+  const { standsHigh, wanted } = ride;
+  if (standsHigh !== null) {
+    const off = Math.abs(standsHigh) > LEVEL;
+    const cure =
+      wanted.pressure !== null
+        ? sayPressure(wanted.pressure, tape)
+        : `${sayLength(wanted.free ?? 0, tape)} long unloaded`;
+    verdicts.push({
+      id: 'stands',
+      state: off ? 'look' : 'ok',
+      title: off
+        ? `On these springs it stands ${sayLength(Math.abs(standsHigh), tape)} ${standsHigh > 0 ? 'high' : 'low'}.`
+        : 'On these springs it stands at its ride height.',
+      reason: `Each pushes with ${sayForce(ride.pushes ?? 0, tape)} there; the car puts ${sayForce(ride.standing / ride.ratio, tape)} on it.`,
+      remedies: off ? [{ text: `At ride height it wants ${cure}.` }] : [],
+    });
+  }
+  if (
+    springs?.kind === 'air' &&
+    wanted.pressure !== null &&
+    (wanted.pressure < AIR.least || wanted.pressure > AIR.most)
+  )
+    verdicts.push({
+      id: 'airPressure',
+      state: 'look',
+      title: `The bags need ${sayPressure(wanted.pressure, tape)} for this car.`,
+      reason: `They are best between ${sayPressure(AIR.least, tape)} and ${sayPressure(AIR.most, tape)}; the maker’s own limit comes first.`,
+      remedies: [{ text: wanted.pressure > AIR.most ? 'A larger bag, or more leverage.' : 'A smaller bag.' }],
+    });
+  return verdicts;
+}

@@ -1,0 +1,106 @@
+'use client';
+import { edit, useJob } from '@/store/jobStore';
+import { sayForce } from '@/core/units/force';
+import { CardHead, Readout, Readouts } from '@/ui/Card';
+import { NumberField } from '@/ui/NumberField';
+import { Verdicts } from '@/ui/Verdicts';
+import { Levers } from './Levers';
+import { OtherEnd } from './OtherEnd';
+import type { PartProps } from './RollCard';
+import { RollSchools } from './RollSchools';
+
+const ENDS = ['front', 'rear'] as const;
+const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
+
+/** Where the load goes in a corner, what each change would do to it, and the schools. */
+export function BalancePart({ result, verdicts }: PartProps) {
+  const { tape, cornerG } = useJob();
+  const balance = result?.balance;
+  const corner = result?.corner;
+  const tuning = result?.tuning;
+  return (
+    <>
+      <CardHead title="Roll: balance">
+        What stands on each tyre in a steady corner, and what each change does to it.
+      </CardHead>
+      <Verdicts verdicts={verdicts} />
+      <section className="section">
+        <NumberField
+          field="roll/cornerG"
+          label="Tyres hold, in a steady corner"
+          showLabel
+          value={cornerG}
+          least={0.1}
+          most={3}
+          unit="g"
+          decimals={2}
+          onEnter={(g) => edit((j) => ({ ...j, cornerG: g }))}
+        />
+        <p className="hint">A street tyre about 0.8, a soft one on a dry course 1.1 or more.</p>
+        {result && !balance && (
+          <p className="hint">
+            For the balance of the car, Pellik wants its weight (Locate, Forces), its springs, and the other
+            end below.
+          </p>
+        )}
+        {balance && corner && (
+          <>
+            <Readouts>
+              <Readout name={`Leans, at ${cornerG} g`} id="rollAngle">
+                {corner.rollDeg.toFixed(1)}°
+              </Readout>
+              <Readout name="Front’s share of what goes over" id="frontShare">
+                {percent(corner.frontShare)}
+              </Readout>
+              <Readout name="Goes over, front · rear" id="transfers">
+                {ENDS.map((end) =>
+                  sayForce((corner.wheels[end].outside - corner.wheels[end].inside) / 2, tape),
+                ).join(' · ')}
+              </Readout>
+              {ENDS.map((end) => (
+                <Readout key={end} name={`of it ${end}: springs and bar · links · the axle`}>
+                  {(['elastic', 'geometric', 'unsprung'] as const)
+                    .map((part) => sayForce(balance.parts[end][part] * cornerG, tape).replace(/ \w+$/, ''))
+                    .join(' · ')}
+                </Readout>
+              ))}
+              {result.lifts && (
+                <Readout name="Inside wheel lifts, front · rear" id="lifts">
+                  {ENDS.map((end) => `${result.lifts![end].toFixed(2)} g`).join(' · ')}
+                </Readout>
+              )}
+              {tuning?.launch && (
+                <Readout name="At a hard launch, left rear over right" id="launch">
+                  {sayForce(tuning.launch.difference, tape)}
+                </Readout>
+              )}
+            </Readouts>
+            <h3>On each tyre</h3>
+            <div className="tyres" data-readout="tyres">
+              <span />
+              <span className="figure">inside</span>
+              <span className="figure">outside</span>
+              {ENDS.map((end) => (
+                <TyreRow key={end} end={end} loads={corner.wheels[end]} />
+              ))}
+            </div>
+          </>
+        )}
+      </section>
+      {tuning && corner && <Levers tuning={tuning} without={result.without} corner={corner} />}
+      {tuning && corner && <RollSchools schools={tuning.schools} />}
+      <OtherEnd />
+    </>
+  );
+}
+
+function TyreRow({ end, loads }: { end: 'front' | 'rear'; loads: { inside: number; outside: number } }) {
+  const { tape } = useJob();
+  return (
+    <>
+      <span>{end}</span>
+      <span className="figure">{loads.inside < 1 ? 'off the ground' : sayForce(loads.inside, tape)}</span>
+      <span className="figure">{sayForce(loads.outside, tape)}</span>
+    </>
+  );
+}

@@ -1,0 +1,67 @@
+'use client';
+import { Segmented } from 'antd';
+import { useState } from 'react';
+import type { BarResult, RollRow } from '@/core/roll/analyse';
+import { LINK_JOINTS } from '@/core/roll/linkJoints';
+import { STEELS } from '@/core/roll/steel';
+import { rollToCsv } from '@/core/sweepCsv';
+import { forceUnit, toForce } from '@/core/units/force';
+import { formatDegrees } from '@/core/units/format';
+import { useJob } from '@/store/jobStore';
+import { setRocker, useRocker } from '@/store/rocker';
+import { Keep } from '@/ui/Keep';
+import { SweepChart } from '@/ui/SweepChart';
+
+type Key = 'force' | 'stress' | 'bar' | 'foot' | 'square';
+const NAMES: Record<Key, [name: string, note: string]> = {
+  force: ['Pull', 'What each end link carries.'],
+  stress: ['Stress', 'Where the bar is worked hardest; dashed: what its steel lasts.'],
+  bar: ['Joint, bar', 'How far the joint at the bar is cocked; dashed: what it takes.'],
+  foot: ['Joint, foot', 'How far the joint at the foot is cocked; dashed: what it takes.'],
+  square: ['Arm to link', 'Square is 90°; at nothing the arm goes over centre.'],
+};
+
+/** Bar and links over the roll of the axle. */
+export function BarChart({ made }: { made: BarResult }) {
+  const { tape, roll, rig } = useJob();
+  const { left, right } = useRocker();
+  const [which, setWhich] = useState<Key>('force');
+  const bar = roll.bar!;
+  if (made.rows.length < 2) return null;
+  const limits: Partial<Record<Key, number>> = {
+    stress: STEELS[bar.steel].tires,
+    bar: LINK_JOINTS[bar.ends.bar.joint].swing,
+    foot: LINK_JOINTS[bar.ends.foot.joint].swing,
+  };
+  const [name, note] = NAMES[which];
+  const unit = { force: forceUnit(tape), stress: 'N/mm²', bar: '°', foot: '°', square: '°' }[which];
+  const rollNow = (Math.atan((left - right) / rig.track) * 180) / Math.PI;
+  return (
+    <figure className="curve">
+      <Segmented<Key>
+        aria-label="What to draw over roll"
+        value={which}
+        onChange={setWhich}
+        options={(Object.keys(NAMES) as Key[]).map((value) => ({ value, label: NAMES[value][0] }))}
+      />
+      <SweepChart
+        name={name}
+        xs={made.rows.map((row) => row.rollDeg)}
+        now={rollNow}
+        ys={made.rows.map((row: RollRow) => (which === 'force' ? toForce(row.force, tape) : row[which]))}
+        sayX={(x) =>
+          Math.abs(x) < 1e-6 ? 'level' : `${x > 0 ? 'left' : 'right'} up ${formatDegrees(Math.abs(x))}`
+        }
+        unit={unit}
+        limit={limits[which] ?? null}
+        onPick={(x) => {
+          const half = (Math.tan((x * Math.PI) / 180) * rig.track) / 2;
+          setRocker(half, -half);
+        }}
+      >
+        {note}
+      </SweepChart>
+      <Keep name="sway-bar" csv={() => rollToCsv(made.rows)} />
+    </figure>
+  );
+}

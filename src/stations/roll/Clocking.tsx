@@ -1,0 +1,31 @@
+'use client';
+import type { BarDesign } from '@/core/roll/barDesign';
+import { putBar } from '@/store/roll';
+import { LengthField } from '@/ui/LengthField';
+
+/** Both eyes off the floor with the links off: whether the arms are clocked alike. */
+export function Clocking({ bar }: { bar: BarDesign }) {
+  return (
+    <section className="section">
+      <h2>As made: are the arms clocked alike?</h2>
+      <p className="hint">Car on its wheels, links off, bar in its bushings: both eyes off a level floor.</p>
+      <div className="two-up">
+        {(['left', 'right'] as const).map((side) => (
+          <LengthField
+            key={side}
+            field={`roll/measured/${side}`}
+            label={side === 'left' ? 'Left eye' : 'Right eye'}
+            showLabel
+            mm={bar.measured[side]}
+            least={0}
+            most={1500}
+            placeholder="not measured"
+            onEnter={(mm, typed) =>
+              putBar({ measured: { ...bar.measured, [side]: mm } }, `roll/measured/${side}`, typed)
+            }
+          />
+        ))}
+      </div>
+    </section>
+  );
+}

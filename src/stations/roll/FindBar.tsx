@@ -1,0 +1,128 @@
+'use client';
+import { Button } from 'antd';
+import { useState } from 'react';
+import type { Job } from '@/core/job/schema';
+import type { BarDesign } from '@/core/roll/barDesign';
+import type { Candidate, Found } from '@/core/roll/search';
+import { massUnit, toMass } from '@/core/units/force';
+import { formatDecimal, formatLength, sayLength } from '@/core/units/format';
+import { readRollRate, rollRateUnit, showRollRate } from '@/core/units/rates';
+import { useJob } from '@/store/jobStore';
+import { putBar } from '@/store/roll';
+import { LengthField } from '@/ui/LengthField';
+import { NumberField } from '@/ui/NumberField';
+import { searchBars } from '@/workers/analysis';
+
+type Search = { of: Job; found: Found } | 'going' | null;
+
+/** Looks through the stock sizes for bars of a wanted stiffness that clear, and last. */
+export function FindBar({ bar, rollRate }: { bar: BarDesign; rollRate: number | null }) {
+  const job = useJob();
+  const [wanted, setWanted] = useState<number | null>(null);
+  const [arms, setArms] = useState({ least: 150, most: 350 });
+  const [search, setSearch] = useState<Search>(null);
+  const aim = wanted ?? rollRate;
+  const { tape } = job;
+  async function look() {
+    if (aim === null) return;
+    setSearch('going');
+    const found = await searchBars({ ...job, roll: { ...job.roll, bar } }, { rollRate: aim, ...arms });
+    setSearch({ of: job, found });
+  }
+  return (
+    <section className="section">
+      <h2>Find a bar</h2>
+      <div className="two-up">
+        <NumberField
+          field="find/rate"
+          label="Wanted, against roll"
+          showLabel
+          value={aim === null ? null : showRollRate(aim, tape)}
+          least={1}
+          most={50_000}
+          unit={rollRateUnit(tape)}
+          decimals={0}
+          onEnter={(shown) => setWanted(readRollRate(shown, tape))}
+        />
+        {(['least', 'most'] as const).map((key) => (
+          <LengthField
+            key={key}
+            field={`find/${key}`}
+            label={key === 'least' ? 'Arms no shorter than' : 'Arms no longer than'}
+            showLabel
+            mm={arms[key]}
+            least={60}
+            most={700}
+            onEnter={(mm) => setArms({ ...arms, [key]: mm })}
+          />
+        ))}
+        <Button disabled={aim === null || search === 'going'} onClick={() => void look()}>
+          {search === 'going' ? 'Looking…' : 'Look through the stock sizes'}
+        </Button>
+      </div>
+      {search !== null && search !== 'going' && (
+        <Results found={search.found} stale={search.of.roll.bar !== bar} />
+      )}
+    </section>
+  );
+}
+
+function Results({ found, stale }: { found: Found; stale: boolean }) {
+  const { tape } = useJob();
+  const { candidates, outOfReach, overworked, inTheWay } = found;
+  return (
+    <>
+      {candidates.length === 0 && <p data-readout="noBar">No stock size does it with such arms.</p>}
+      {candidates.length > 0 && (
+        <table className="candidates">
+          <thead>
+            <tr>
+              <th scope="col">size</th>
+              <th scope="col">arm</th>
+              <th scope="col">N/mm²</th>
+              <th scope="col">{massUnit(tape)}</th>
+              <th scope="col">nearest</th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {candidates.map((candidate) => (
+              <Row key={`${candidate.design.od} ${candidate.design.wall}`} candidate={candidate} />
+            ))}
+          </tbody>
+        </table>
+      )}
+      <p className="hint">
+        {stale && 'Found for the bar as it was. '}
+        Left out: {outOfReach} that such arms make too stiff or too soft, {overworked} worked too hard at the
+        farthest roll, {inTheWay} that hit something.
+      </p>
+    </>
+  );
+}
+
+function Row({ candidate: { design, stress, mass, nearest } }: { candidate: Candidate }) {
+  const { tape } = useJob();
+  const size = tape === 'mm' ? formatDecimal(design.od, tape) : formatLength(design.od, 'in32');
+  return (
+    <tr data-candidate={design.od.toFixed(2)}>
+      <th scope="row">
+        {size} {design.wall === null ? 'solid' : `× ${formatDecimal(design.wall, tape)}`}
+      </th>
+      <td>{formatLength(design.arm, tape)}</td>
+      <td>{Math.round(stress)}</td>
+      <td>{toMass(mass, tape).toFixed(1)}</td>
+      <td>{nearest ? `${nearest.thing}, ${sayLength(nearest.distance, tape)}` : ''}</td>
+      <td>
+        <Button
+          aria-label={`Take ${size} ${design.wall === null ? 'solid' : 'tube'}`}
+          onClick={() =>
+            putBar({ od: design.od, wall: design.wall, arm: design.arm, ahead: design.ahead, hole: 0 })
+          }
+        >
+          Take it
+        </Button>
+      </td>
+    </tr>
+  );
+}

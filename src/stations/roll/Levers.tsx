@@ -1,0 +1,168 @@
+'use client';
+import { Button, Slider } from 'antd';
+import { rollInput } from '@/core/job/job';
+import type { Leaning, Tuning } from '@/core/roll/analyse';
+import type { Corner } from '@/core/roll/corner';
+import { changedBy, type Lever, type LeverId, type WhatIf } from '@/core/roll/levers';
+import { sayLength } from '@/core/units/format';
+import { division, type Tape } from '@/core/units/tape';
+import { edit, useJob } from '@/store/jobStore';
+import { setRocker } from '@/store/rocker';
+import { forget, think, useWhatIf } from '@/store/roll';
+
+const percent = (share: number) => `${(100 * Math.abs(share)).toFixed(1)} %`;
+
+const INCH = 25.4;
+
+/** How far a rail goes either way. */
+const REACH: Record<LeverId, number> = {
+  panhard: 4 * INCH,
+  springs: 0.5,
+  bar: INCH / 2,
+  hole: 3,
+  other: 0.5,
+  grip: 0.6,
+};
+
+const NAMES: Record<LeverId, string> = {
+  panhard: 'Bar across the car, both ends',
+  springs: 'Springs',
+  bar: 'Sway bar, thickness',
+  hole: 'Links',
+  other: 'The other end, against roll',
+  grip: 'Grip of the tyres',
+};
+
+/** An amount of a lever in words. */
+function say(id: LeverId, by: number, tape: Tape): string {
+  const size = Math.abs(by);
+  const more = by > 0;
+  switch (id) {
+    case 'panhard':
+      return `${sayLength(size, tape)} ${more ? 'up' : 'down'}`;
+    case 'springs':
+    case 'other':
+      return `${Math.round(100 * size)} % ${more ? 'stiffer' : 'softer'}`;
+    case 'bar':
+      return `${sayLength(size, tape === 'mm' ? 'mm' : 'in32')} ${more ? 'thicker' : 'thinner'}`;
+    case 'hole': {
+      const holes = Number(size.toFixed(1));
+      return `${holes} ${holes === 1 ? 'hole' : 'holes'} ${more ? 'inward' : 'outward'}`;
+    }
+    case 'grip':
+      return `${size.toFixed(2)} g ${more ? 'more' : 'less'}`;
+  }
+}
+
+const stepOf = (id: LeverId, tape: Tape): number =>
+  ({
+    panhard: division(tape) * (tape === 'mm' ? 5 : 4),
+    springs: 0.05,
+    bar: tape === 'mm' ? 1 : INCH / 16,
+    hole: 1,
+    other: 0.05,
+    grip: 0.05,
+  })[id];
+
+type Props = { tuning: Tuning; without: Leaning | null; corner: Corner };
+
+/** What each change would do: a rail to try it on, its effect a step, and how much of it is worth one per cent. */
+export function Levers({ tuning, without, corner }: Props) {
+  const job = useJob();
+  const what = useWhatIf();
+  const thinking = Object.values(what).some(Boolean);
+  return (
+    <section className="section">
+      <h2>What would it do?</h2>
+      {thinking && tuning.whatIf && (
+        <div className="thinking" data-readout="whatIf">
+          <p>
+            With what the rails say it leans {tuning.whatIf.rollDeg.toFixed(1)}° and the front takes{' '}
+            {(100 * tuning.whatIf.frontShare).toFixed(1)} %:{' '}
+            {effect(tuning.whatIf.frontShare - corner.frontShare)}.
+          </p>
+          <div className="starts">
+            <Button type="primary" onClick={() => make(what)}>
+              Make it so
+            </Button>
+            <Button onClick={forget}>Forget it</Button>
+          </div>
+        </div>
+      )}
+      <ul className="levers">
+        {tuning.levers.map((lever) => (
+          <OneLever key={lever.id} id={lever.id} lever={lever} tape={job.tape} value={what[lever.id] ?? 0} />
+        ))}
+      </ul>
+      {without && (
+        <p data-lever="none">
+          Without the sway bar: {effect(without.frontShare - corner.frontShare)},{' '}
+          {turn(without.rollDeg - corner.rollDeg)}.
+        </p>
+      )}
+    </section>
+  );
+}
+
+const effect = (share: number): string =>
+  Math.abs(share) < 0.0005 ? 'no change of balance' : `${percent(share)} ${share > 0 ? 'tighter' : 'looser'}`;
+
+const turn = (roll: number): string => `${Math.abs(roll).toFixed(2)}° ${roll > 0 ? 'more' : 'less'} lean`;
+
+type OneProps = { id: LeverId; lever: Lever; tape: Tape; value: number };
+
+function OneLever({ id, lever, tape, value }: OneProps) {
+  const step = stepOf(id, tape);
+  const reach = REACH[id];
+  const set = (v: number) => think({ [id]: Math.min(reach, Math.max(-reach, v)) });
+  return (
+    <li className="lever" data-lever={id}>
+      <div className="line">
+        <b>{NAMES[id]}</b>
+        <span data-effect={id}>
+          {say(id, lever.step, tape)} = {effect(lever.share)}
+        </span>
+      </div>
+      <div className="rail">
+        <Button aria-label={`${NAMES[id]}: less`} onClick={() => set(value - step)}>
+          −
+        </Button>
+        <Slider
+          aria-label={NAMES[id]}
+          min={-reach}
+          max={reach}
+          step={step}
+          value={value}
+          tooltip={{ open: false }}
+          onChange={set}
+        />
+        <Button aria-label={`${NAMES[id]}: more`} onClick={() => set(value + step)}>
+          +
+        </Button>
+        <output>{value === 0 ? 'as it is' : say(id, value, tape)}</output>
+      </div>
+      <p className="hint">
+        {turn(lever.roll)} a step.{' '}
+        {lever.forOne !== null &&
+          Math.abs(lever.forOne) < 8 * reach &&
+          `One per cent looser is about ${say(id, lever.forOne, tape)}.`}
+      </p>
+    </li>
+  );
+}
+
+/** What was thought about becomes the car: one step of undo. */
+function make(what: WhatIf): void {
+  setRocker(0, 0);
+  edit((job) => {
+    const { rig, springs, bar, cornerG } = changedBy(rollInput(job, { left: 0, right: 0 }), what);
+    return {
+      ...job,
+      rig,
+      cornerG,
+      laidOut: job.laidOut || rig.members !== job.rig.members,
+      roll: { ...job.roll, springs, bar },
+    };
+  });
+  forget();
+}

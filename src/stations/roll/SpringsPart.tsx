@@ -1,0 +1,101 @@
+'use client';
+import { Button, Segmented } from 'antd';
+import { SPRING_KINDS, usualSprings, type SpringDesign } from '@/core/roll/springDesign';
+import { sayForce } from '@/core/units/force';
+import { sayLength } from '@/core/units/format';
+import { sayRate } from '@/core/units/rates';
+import { useJob } from '@/store/jobStore';
+import { putRoll } from '@/store/roll';
+import { CardHead, Readout, Readouts } from '@/ui/Card';
+import { Verdicts } from '@/ui/Verdicts';
+import { AirHeights } from './AirHeights';
+import { AirFields, CoilFields, LeafFields } from './SpringFields';
+import { RideChart } from './RideChart';
+import type { PartProps } from './RollCard';
+import { ShockFields, StopFields } from './ShockAndStop';
+
+const KINDS: Record<SpringDesign['kind'], string> = { coil: 'Coil', leaf: 'Leaf', air: 'Air' };
+
+/** The pair of springs, what they stand on beside them, and what it comes to at the tyres. */
+export function SpringsPart({ result, verdicts }: PartProps) {
+  const job = useJob();
+  const { springs } = job.roll;
+  const { tape } = job;
+  const leaves = job.rig.members.some((m) => m.type === 'leaf');
+  const start = (kind: SpringDesign['kind']) => putRoll(() => ({ springs: usualSprings(job.rig, kind) }));
+  const head = (
+    <CardHead title="Roll: springs">
+      How stiff, how much travel, and whether it stands where it should.
+    </CardHead>
+  );
+  if (!springs)
+    return (
+      <>
+        {head}
+        <section className="section">
+          <h2>Springs</h2>
+          <p>Not told yet. Start from a usual pair and put its figures right.</p>
+          <Button type="primary" onClick={() => start(leaves ? 'leaf' : 'coil')}>
+            Start from a usual pair
+          </Button>
+        </section>
+      </>
+    );
+  const ride = result?.ride;
+  const answer = result?.springs[0];
+  return (
+    <>
+      {head}
+      <Verdicts verdicts={verdicts} />
+      <Readouts>
+        {ride && (
+          <>
+            <Readout name="Bounces, a second" id="frequency">
+              {ride.frequency.toFixed(2)}
+            </Readout>
+            <Readout name="At the tyre, each" id="wheelRate">
+              {sayRate(ride.wheelRate, tape)}
+            </Readout>
+            <Readout name="Spring moves, for an inch of both wheels">{ride.ratio.toFixed(2)}</Readout>
+            <Readout name="Carries at rest, each tyre" id="standing">
+              {sayForce(ride.standing, tape)}
+            </Readout>
+            {springs.kind === 'coil' && (
+              <Readout name="Free length it wants" id="free">
+                {sayLength(ride.wanted.free!, tape)}
+              </Readout>
+            )}
+          </>
+        )}
+        {!ride && answer && (
+          <>
+            <Readout name="At the tyre, each">{sayRate(answer.wheelRate, tape)}</Readout>
+            <Readout name="Spring moves, for an inch of both wheels">{answer.motionRatio.toFixed(2)}</Readout>
+          </>
+        )}
+      </Readouts>
+      {!ride && answer && (
+        <p className="hint">
+          With the car’s weight (Locate, Forces) it also tells how often it bounces, how much travel a bump
+          takes, and whether it stands level.
+        </p>
+      )}
+      {ride && <RideChart ride={ride} />}
+      {ride && <AirHeights ride={ride} />}
+      <section className="section">
+        <h2>Springs, each</h2>
+        <Segmented<SpringDesign['kind']>
+          aria-label="Kind of spring"
+          options={SPRING_KINDS.map((value) => ({ value, label: KINDS[value] }))}
+          value={springs.kind}
+          onChange={(kind) => kind !== springs.kind && start(kind)}
+        />
+        {springs.kind === 'coil' && <CoilFields springs={springs} />}
+        {springs.kind === 'leaf' && <LeafFields springs={springs} />}
+        {springs.kind === 'air' && <AirFields springs={springs} />}
+      </section>
+      <ShockFields />
+      <StopFields />
+    </>
+  );
+}

@@ -1,0 +1,25 @@
+import { create } from 'zustand';
+import type { Job } from '@/core/job/schema';
+import type { BarDesign } from '@/core/roll/barDesign';
+import type { WhatIf } from '@/core/roll/levers';
+import { edit, enter } from './jobStore';
+
+type Roll = Job['roll'];
+
+/** Changes what holds the car up in roll; by something typed, its text is kept. */
+export function putRoll(change: (roll: Roll) => Partial<Roll>, field?: string, typed?: string): void {
+  const to = (job: Job): Job => ({ ...job, roll: { ...job.roll, ...change(job.roll) } });
+  if (field !== undefined && typed !== undefined) enter(field, typed, to);
+  else edit(to);
+}
+
+/** Changes the sway bar as it is meant. */
+export function putBar(change: Partial<BarDesign>, field?: string, typed?: string): void {
+  putRoll(({ bar }) => (bar ? { bar: { ...bar, ...change } } : {}), field, typed);
+}
+
+/** Changes that are being thought about: shown, not made. Gone with the page. */
+export const useWhatIf = create<WhatIf>()(() => ({}));
+
+export const think = (what: WhatIf): void => useWhatIf.setState(what);
+export const forget = (): void => useWhatIf.setState({}, true);
