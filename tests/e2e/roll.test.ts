@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { Hands, serve } from '../support/browser';
 
 let server: Awaited<ReturnType<typeof serve>>;
@@ -13,31 +14,55 @@ afterAll(async () => {
   server?.stop();
 });
 
-const share = async () => Number.parseFloat(await hands.text('[data-readout=frontShare]'));
+const number = async (css: string) => Number.parseFloat((await hands.text(css)).replace(',', ''));
+const share = () => number('[data-readout=frontShare]');
+const count = (css: string) =>
+  hands.driver.executeScript<number>('return document.querySelectorAll(arguments[0]).length', css);
+const goTo = async (path: string) => {
+  await hands.driver.executeScript('location.hash = arguments[0]', `/${path}`);
+  await hands.until(async () => (await hands.text('.bench-card h1')).startsWith('Roll'));
+};
 
 test('a bar is fitted, caught hitting the driveshaft, mended with a dip; a hole changes the balance as it said; undo', async () => {
   await hands.station(5, 'Roll');
-  await hands.press('Fit a bar');
-  await hands.press('Start from a usual pair');
+  await hands.part('Balance');
   await hands.press('Start from a usual front end');
+  await hands.part('Springs');
+  await hands.press('Start from a usual pair');
+  await hands.find('[data-readout=frequency]');
+  await hands.part('Sway bar');
+  await hands.press('Fit a bar');
   await hands.until(async () =>
     (await hands.text('[data-verdict=barShaft]')).includes('hits the driveshaft'),
   );
-  await hands.type('roll/dip', '8');
-  await hands.until(
-    async () =>
-      (await hands.driver.executeScript<number>(
-        'return document.querySelectorAll("[data-verdict=barShaft]").length',
-      )) === 0,
-  );
+  await hands.press('Dip the middle');
+  await hands.type('roll/dip/0/width', '9');
+  await hands.type('roll/dip/0/depth', '8');
+  await hands.until(async () => (await count('[data-verdict=barShaft]')) === 0);
+
+  await hands.part('Balance');
+  await hands.until(async () => (await hands.text('[data-effect=hole]')).includes('looser'));
   const before = await share();
-  const promised = Number.parseFloat(await hands.text('[data-lever=hole] td'));
-  expect(await hands.text('[data-lever=hole]')).toContain('looser');
+  const promised = Number.parseFloat((await hands.text('[data-effect=hole]')).split('=')[1]!);
+  await hands.part('Sway bar');
   await hands.press('One hole nearer to the middle');
+  await hands.part('Balance');
   await hands.until(async () => (await share()) !== before);
   expect(before - (await share())).toBeCloseTo(promised, 0);
   await hands.undo();
   await hands.until(async () => (await share()) === before);
+});
+
+test('a bend dragged in the bay changes rate and balance while it moves, and is one step of undo', async () => {
+  await hands.part('Sway bar');
+  await hands.find('[data-readout=barRollRate]');
+  const before = await hands.text('[data-readout=barRollRate]');
+  const balance = await hands.text('[data-readout=barBalance]');
+  await hands.drag('[data-bar=plan-eye]', 0, 14);
+  await hands.until(async () => (await hands.text('[data-readout=barRollRate]')) !== before);
+  expect(await hands.text('[data-readout=barBalance]')).not.toBe(balance);
+  await hands.undo();
+  await hands.until(async () => (await hands.text('[data-readout=barRollRate]')) === before);
 });
 
 test('the rocker shows it: both wheels nothing, one wheel something', async () => {
@@ -45,7 +70,80 @@ test('the rocker shows it: both wheels nothing, one wheel something', async () =
     Number.parseInt((await hands.text('[data-readout=barNow]')).split('·')[1]!.replace(',', ''));
   await hands.keys('\uE013');
   await hands.keys('\uE013');
-  expect(await pull()).toBeLessThan(20);
+  expect(await pull()).toBeLessThan(5);
   await hands.keys('\uE012');
-  await hands.until(async () => (await pull()) > 50);
+  await hands.keys('\uE012');
+  await hands.until(async () => (await pull()) > 20);
+});
+
+test('the search offers stock bars; one is taken; the chart is kept as figures and as pictures', async () => {
+  await hands.type('find/least', '6');
+  await hands.type('find/most', '14');
+  await hands.type('find/rate', '110');
+  await hands.press('Look through the stock sizes');
+  await hands.find('[data-candidate]');
+  await hands.click(await hands.find('[data-candidate] button'));
+  await hands.until(async () => Math.abs((await number('[data-readout=barRollRate]')) - 110) <= 1);
+
+  await hands.press('Keep the figures as CSV');
+  const rows = readFileSync(await hands.downloaded('sway-bar.csv'), 'utf8')
+    .trim()
+    .split('\n');
+  expect(rows[0]).toContain('axle_roll_deg,eyes_apart_mm,pull_at_each_eye_N');
+  expect(rows.length).toBeGreaterThan(10);
+  await hands.press('Keep the chart as SVG');
+  const svg = readFileSync(await hands.downloaded('sway-bar.svg'), 'utf8');
+  expect(svg).toMatch(/^<svg[^>]* width="400"/);
+  expect(svg).toContain('stroke:');
+  await hands.press('Keep the chart as PNG');
+  const png = readFileSync(await hands.downloaded('sway-bar.png'));
+  expect(png.subarray(1, 4).toString()).toBe('PNG');
+  expect([png.readUInt32BE(16), png.readUInt32BE(20)]).toEqual([1200, 540]);
+});
+
+test('rails are tried before they are made; a school sets the car up and undo takes it back', async () => {
+  await hands.part('Balance');
+  await hands.until(async () => (await count('[data-lever=springs]')) === 1);
+  const before = await share();
+  await hands.press('Springs: more');
+  await hands.press('Springs: more');
+  const thought = await hands.text('[data-readout=whatIf]');
+  expect(await share()).toBe(before);
+  await hands.press('Make it so');
+  await hands.until(async () => (await share()) !== before);
+  expect(thought).toContain(`${(await share()).toFixed(1)} %`);
+  expect(await count('[data-readout=whatIf]')).toBe(0);
+  const made = await share();
+  await hands.click(await hands.find('input[name=roll-school]:not(:checked)'));
+  await hands.until(async () => (await hands.text('.masthead-save')) === 'all saved');
+  await hands.undo();
+  await hands.until(async () => (await share()) === made);
+});
+
+test('a rear bar that is wrong for its car is called so, and the remedy takes it off', async () => {
+  await goTo('demo-copperline/roll');
+  await hands.until(async () => (await hands.text('[data-verdict=barWrong]')).includes('58 %'));
+  await hands.press('Run without it');
+  await hands.until(async () =>
+    (await hands.text('[data-verdict=balance]')).includes('Neither tight nor loose'),
+  );
+});
+
+test('the trail wagon’s bar comes off by its pins, and says what that does on the road', async () => {
+  await goTo('demo-tinker/roll');
+  await hands.part('Sway bar');
+  const on = await number('[data-readout=barBalance]');
+  await hands.press('Links on');
+  await hands.until(async () => (await hands.text('[data-verdict=barOff]')).includes('the bar does nothing'));
+  expect(await number('[data-readout=barBalance]')).toBeGreaterThan(on + 1);
+  await hands.press('Hook the links up');
+  await hands.until(async () => (await number('[data-readout=barBalance]')) === on);
+});
+
+test('the strip car’s tyres at the launch, and what the school makes of them', async () => {
+  await goTo('demo-cinder/roll');
+  await hands.part('Balance');
+  await hands.until(async () => (await hands.text('[data-verdict=launch]')).includes('more than the other'));
+  await hands.click(await hands.find('.choice label:last-of-type input[name=roll-school]'));
+  await hands.until(async () => (await hands.text('[data-verdict=launch]')).includes('carry alike'));
 });

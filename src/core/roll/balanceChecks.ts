@@ -19,7 +19,7 @@ const ROLL: Record<Use, [least: number, most: number]> = {
 const NEUTRAL = 0.05;
 const BAND = 0.03;
 /** Of what the driven tyres carry: more than this between them, and one spins first. */
-const UNEVEN = 0.1;
+const UNEVEN = 0.06;
 const G = 9.80665;
 
 const say = (share: number) => `${(100 * share).toFixed(0)} %`;
@@ -52,7 +52,7 @@ export function balanceChecks(input: RollInput, result: RollResult, tape: Tape):
     ...bindCheck(result, tape),
     ...lift(input, result),
     leanCheck(input.use, balance.rollGradientDegPerG),
-    balanceCheck(corner.frontShare, weight),
+    balanceCheck(input.use, corner.frontShare, weight),
     ...launchCheck(input, result, tape),
   ];
 }
@@ -73,7 +73,7 @@ function leanCheck(use: Use, roll: number): Verdict {
   };
 }
 
-function balanceCheck(frontShare: number, weight: number): Verdict {
+function balanceCheck(use: Use, frontShare: number, weight: number): Verdict {
   const way = leaning(frontShare, weight);
   const titles = {
     even: 'Neither tight nor loose.',
@@ -83,7 +83,10 @@ function balanceCheck(frontShare: number, weight: number): Verdict {
   const cures = {
     even: null,
     tight: 'More roll stiffness behind, or a higher roll centre there; less in front.',
-    loose: 'Less roll stiffness behind, or a lower roll centre there; more in front.',
+    loose:
+      use === 'drag'
+        ? 'On the strip that is the price of even tyres; on the road drive it so.'
+        : 'Less roll stiffness behind, or a lower roll centre there; more in front.',
   };
   const cure = cures[way];
   return {
@@ -96,9 +99,14 @@ function balanceCheck(frontShare: number, weight: number): Verdict {
 }
 
 /** A rear bar that makes the car loose, or lifts its driven wheel, is worse than none; said only where taking it off mends that. */
-export function barChoice({ rig, cornerG }: RollInput, { corner, without, lifts }: RollResult): Verdict[] {
+export function barChoice(
+  { rig, cornerG, use }: RollInput,
+  { corner, without, lifts }: RollResult,
+): Verdict[] {
   const weight = rig.masses?.frontFraction;
   if (!without || !corner || !lifts || weight === undefined || rig.end !== 'rear') return [];
+  // On the strip it evens the tyres at the launch, and corners are not what it is for.
+  if (use === 'drag') return [];
   const [now, then] = [leaning(corner.frontShare, weight), leaning(without.frontShare, weight)];
   const lifting = lifts.rear < cornerG && without.lifts.rear > cornerG;
   const looser = now === 'loose' && then !== 'loose';

@@ -35,26 +35,30 @@ export function barChecks(input: RollInput & { bar: BarDesign }, result: RollRes
   ];
 }
 
-function stressCheck({ steel }: BarDesign, { maxStress }: BarResult, mostRoll: number): Verdict {
+function stressCheck({ steel, stow }: BarDesign, { maxStress }: BarResult, mostRoll: number): Verdict {
   const { tires, sets, name } = STEELS[steel];
   const full = maxStress * mostRoll;
-  const state = full > sets ? 'stop' : full > tires ? 'look' : 'ok';
-  const titles = {
-    stop: 'The bar takes a set in full roll.',
-    look: 'The bar tires in full roll.',
-    ok: 'The bar stays elastic in full roll.',
-  };
+  // Links that come off by a pin are off where the axle goes that far: it must only not be forgotten.
+  const state = full > sets && !stow ? 'stop' : full > tires ? 'look' : 'ok';
+  const lasts = `${name.toLowerCase()} lasts below about ${tires}`;
   return {
     id: 'barStress',
     state,
-    title: titles[state],
-    reason: `It is worked to ${Math.round(full / 5) * 5} N/mm² at the farthest roll of ${mostRoll.toFixed(1)}°; ${name.toLowerCase()} lasts below about ${tires}.`,
+    title:
+      full > sets
+        ? 'The bar takes a set in full roll.'
+        : full > tires
+          ? 'The bar tires in full roll.'
+          : 'The bar stays elastic in full roll.',
+    reason: `It is worked to ${Math.round(full / 5) * 5} N/mm² at the farthest roll of ${mostRoll.toFixed(1)}°; ${lasts}, which is ${(tires / maxStress).toFixed(1)}° of roll.`,
     remedies:
       state === 'ok'
         ? []
         : [
             {
-              text: 'A thinner bar or a longer arm is worked less; the rest of the roll stiffness belongs to the springs.',
+              text: stow
+                ? 'Take its pins out before the axle is asked to go that far.'
+                : 'A thinner bar or a longer arm is worked less; the rest of the roll stiffness belongs to the springs.',
             },
           ],
   };

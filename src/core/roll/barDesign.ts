@@ -178,21 +178,20 @@ export const usualBladeBar = (rig: Start): BarDesign => ({
   holes: 1,
 });
 
-/** What a drag car carries: a stiff tube through the frame, short arms, links to the housing. */
+/** What a drag car carries: a stiff bar in a tube through the frame, flat arms, links to the housing. */
 export const usualStripBar = (rig: Start): BarDesign => ({
   ...usualBar(rig),
   made: 'arms',
-  steel: 'chromoly',
-  od: 38.1,
-  wall: 3.048,
+  od: 31.75,
+  wall: 4.775,
   housing: 44.45,
-  arms: { height: 57, thickness: 12.7, turned: 0, teeth: null },
+  arms: { height: 57, thickness: 12.7, turned: 0, teeth: 36 },
   eyes: Math.round(0.52 * rig.track),
   middle: Math.round(0.52 * rig.track),
   bushings: Math.round(0.5 * rig.track),
-  arm: 200,
+  arm: 254,
   holes: 3,
-  ahead: 230,
-  height: rig.tireRadius + 140,
+  ahead: 354,
+  height: rig.tireRadius + 165,
   link: 190,
 });

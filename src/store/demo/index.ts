@@ -1,5 +1,6 @@
 import { readJob } from '@/core/job/file';
 import type { Job } from '@/core/job/schema';
+import cinder from './cinder.pellik.json';
 import copperline from './copperline.pellik.json';
 import marigold from './marigold.pellik.json';
 import nightjar from './nightjar.pellik.json';
@@ -8,4 +9,4 @@ import tinker from './tinker.pellik.json';
 
 /** Made-up cars of a made-up shop, of different layouts and uses, each with something wrong that Pellik finds. The first opens. */
 export const demoJobs = (): Job[] =>
-  [marigold, pewter, nightjar, tinker, copperline].map((file) => readJob(JSON.stringify(file)));
+  [marigold, pewter, nightjar, tinker, copperline, cinder].map((file) => readJob(JSON.stringify(file)));
