@@ -1,22 +1,22 @@
 /**
- * Drags a mount of the demo in headless Chromium and prints how long a movement of the pointer takes to a painted frame with
+ * Drags a mount of the demo, and a dip of a sway bar, in headless Chromium and prints how long a movement of the pointer takes to a painted frame with
  * the drawing, the curve and the verdicts all brought up to it: `npx tsx scripts/drag-lag.ts`, after a build.
  */
 import { Hands, serve } from '../tests/support/browser';
 
 const MOVES = 600;
 
-/** Runs in the page: moves a captured pointer step by step, each time waiting until the curve has followed and was painted. */
+/** Runs in the page: moves a captured pointer step by step, each time waiting until what is worked out has followed and was painted. */
 const measure = `
-  const [moves, done] = arguments;
-  const handle = document.querySelector('[data-mount="rear-axle"]');
+  const [moves, held, follower, done] = arguments;
+  const handle = document.querySelector(held);
   const box = handle.getBoundingClientRect();
   const at = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   handle.setPointerCapture = () => {};
   const send = (type, x, y) => handle.dispatchEvent(new PointerEvent(type, { bubbles: true, pointerId: 1, button: 0, clientX: x, clientY: y }));
   const changed = () => new Promise((tell) => {
     const watch = new MutationObserver(() => { watch.disconnect(); tell(true); });
-    watch.observe(document.querySelector('.curve .line'), { attributes: true });
+    watch.observe(document.querySelector(follower), { attributes: true, characterData: true, subtree: true, childList: true });
     setTimeout(() => { watch.disconnect(); tell(false); }, 400);
   });
   const painted = () => new Promise((r) => requestAnimationFrame(() => { const c = new MessageChannel(); c.port1.onmessage = r; c.port2.postMessage(0); }));
@@ -39,17 +39,26 @@ const measure = `
   })();
 `;
 
+async function time(hands: Hands, what: string, held: string, follower: string): Promise<void> {
+  await hands.find(held);
+  await hands.find(follower);
+  const measured = await hands.driver.executeAsyncScript<number[]>(measure, MOVES, held, follower);
+  const times = measured.sort((a, b) => a - b);
+  const at = (share: number) => times[Math.floor(share * (times.length - 1))]!.toFixed(1);
+  console.log(
+    `${what} to painted frame: median ${at(0.5)} ms, 95th percentile ${at(0.95)} ms, worst ${at(1)} ms (${times.length} moves)`,
+  );
+}
+
 async function main(): Promise<void> {
   const server = await serve();
   const hands = await Hands.open(server.address);
-  await hands.station(4, 'Panhard bar');
-  await hands.find('.curve .line');
   await hands.driver.manage().setTimeouts({ script: 120_000 });
-  const times = (await hands.driver.executeAsyncScript<number[]>(measure, MOVES)).sort((a, b) => a - b);
-  const at = (share: number) => times[Math.floor(share * (times.length - 1))]!.toFixed(1);
-  console.log(
-    `drag to painted frame: median ${at(0.5)} ms, 95th percentile ${at(0.95)} ms, worst ${at(1)} ms`,
-  );
+  await hands.station(4, 'Panhard bar');
+  await time(hands, 'drag of a mount', '[data-mount="rear-axle"]', '.curve .line');
+  await hands.driver.executeScript('location.hash = "/demo-copperline/roll"');
+  await hands.part('Sway bar');
+  await time(hands, 'drag of a dip of the sway bar', '[data-bar=rear-dip-0]', '[data-readout=barRollRate]');
   await hands.close();
   server.stop();
 }

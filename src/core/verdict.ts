@@ -1,5 +1,5 @@
 import type { MountChange } from '@/core/rig/members';
-import type { RollDesign } from '@/core/roll/setUp';
+import type { RollDesign } from '@/core/roll/rollDesign';
 
 /** A check's outcome: holds, wants a look, or must stop the work. */
 export type State = 'ok' | 'look' | 'stop';

@@ -1,5 +1,5 @@
 'use client';
-import { useRef } from 'react';
+import type { MouseEvent } from 'react';
 import './curve.css';
 import { pngOf, svgText } from './picture';
 import { saveBlob, saveText } from './saveText';
@@ -11,16 +11,16 @@ type Props = {
   csv: () => string;
 };
 
+/** Does something with the drawing of the figure that a button stands in. */
+const withDrawing = (keep: (svg: SVGSVGElement) => void) => (e: MouseEvent) => {
+  const svg = e.currentTarget.closest('figure')?.querySelector('svg');
+  if (svg) keep(svg);
+};
+
 /** Takes a chart along: its figures, or a picture of it. Stands inside the chart's own figure. */
 export function Keep({ name, csv }: Props) {
-  const here = useRef<HTMLDivElement>(null);
-  const drawing = () => here.current?.closest('figure')?.querySelector('svg');
-  const withDrawing = (keep: (svg: SVGSVGElement) => void) => () => {
-    const svg = drawing();
-    if (svg) keep(svg);
-  };
   return (
-    <div className="keep no-print" ref={here}>
+    <div className="keep no-print">
       Keep it as
       <button
         type="button"

@@ -8,7 +8,7 @@ import type { BarDesign } from '@/core/roll/barDesign';
 import type { WhatIf } from '@/core/roll/levers';
 import type { Found, Wanted } from '@/core/roll/search';
 import type { TravelMap } from '@/core/locate/map';
-import type { CurveValues, LocateResult } from '@/core/locate/types';
+import type { CurveValues, LocateInput, LocateResult } from '@/core/locate/types';
 import type { Travel } from '@/core/rig/schema';
 import type { LocateApi } from './locate.worker';
 
@@ -46,12 +46,27 @@ function newestOnly<T>(work: (wanted: T) => Promise<void>): (wanted: T) => Promi
   };
 }
 
-/** Asks for an analysis of a job with the axle where the rocker stands. */
+let answered: LocateInput | null = null;
+
+/** Asks for an analysis of a job with the axle where the rocker stands. What would be answered alike, as when only the sway bar moves, is not asked again. */
 export const analyse = newestOnly<{ job: Job; rocker: Travel }>(async ({ job, rocker }) => {
-  const outcome = await theWorker().analyse(locateInput(job, rocker));
+  const input = locateInput(job, rocker);
+  if (answered && asksAlike(input, answered)) {
+    useAnalysis.setState({ job });
+    return;
+  }
+  const outcome = await theWorker().analyse(input);
+  answered = input;
   if (outcome.ok) useAnalysis.setState({ job, result: outcome.result, problem: null });
   else useAnalysis.setState({ job, problem: outcome.message });
 });
+
+/** The rig and the joints are the same objects for as long as nobody changes them; the rest is small. */
+function asksAlike(a: LocateInput, b: LocateInput): boolean {
+  if (a.rig !== b.rig || a.joints !== b.joints) return false;
+  const small = (input: LocateInput) => JSON.stringify({ ...input, rig: null, joints: null });
+  return small(a) === small(b);
+}
 
 /** How far the results of a job can be trusted, and of which job that was worked out. */
 export const useTrust = create<{ job: Job | null; trust: Trust | null }>()(() => ({

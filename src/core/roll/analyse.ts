@@ -10,7 +10,7 @@ import { changedBy, leversOf, type Lever, type WhatIf } from './levers';
 import { linksOver, type LinkAnswer } from './links';
 import { turningOf, type Turning } from './motion';
 import { rideOf, type RideAnswer } from './ride';
-import { barRoom, shaftRoom, type Gap } from './room';
+import { barRoom, shaftRoom, strutsOf, type Gap, type RoomInput } from './room';
 import { CLEAR } from './search';
 import { launchIn, schoolsOf, type School } from './schools';
 import {
@@ -150,14 +150,14 @@ function barResult(input: RollInput, design: BarDesign, geometry: Geometry): Bar
   const answer = swayBar(rig, built, rolls, 'swayBars[0]');
   const places = placesOf(moving, bump, droop);
   const turning = turningOf(built);
-  const room = { rig, tireWidth, housing: design.housing };
+  const room = { rig, struts: strutsOf(input, rig.tireRadius), tireWidth, housing: design.housing };
   const { rate } = answer;
   return {
     ...answer,
     now: design.hooked ? barAt(input, built, rate, geometry, input.rocker) : null,
     links: turning && linksOver(rig, design, turning, places),
     gaps: turning ? barRoom({ ...room, stowed: null }, turning, places) : [],
-    stowed: turning && stowedIn(input, design, turning, places),
+    stowed: turning && stowedIn(room, design, turning, places),
     clearing: turning && design.dips.length === 0 ? clearingDip(rig, design, turning, places) : null,
     rows: turning ? rollRows(input, design, turning, geometry, rate) : [],
   };
@@ -183,7 +183,7 @@ function clearingDip(rig: Rig, design: BarDesign, turning: Turning, places: Plac
 
 /** The links' loose ends pinned where they are stowed: whether they reach there, and what the bar then clears. */
 function stowedIn(
-  { rig, tireWidth }: RollInput,
+  room: Omit<RoomInput, 'stowed'>,
   design: BarDesign,
   turning: Turning,
   places: Place[],
@@ -194,7 +194,7 @@ function stowedIn(
     left: [ahead, out, height],
     right: [ahead, -out, height],
   };
-  const gaps = barRoom({ rig, tireWidth, housing: design.housing, stowed }, turning, places);
+  const gaps = barRoom({ ...room, stowed }, turning, places);
   return { gaps, reaches: gaps.length > 0 };
 }
 

@@ -25,7 +25,7 @@ const G = 9.80665;
 const say = (share: number) => `${(100 * share).toFixed(0)} %`;
 
 /** Tight, loose or neither, for a front that carries so much of the weight. */
-export function leaning(frontShare: number, frontWeight: number): 'tight' | 'loose' | 'even' {
+function leaning(frontShare: number, frontWeight: number): 'tight' | 'loose' | 'even' {
   const off = frontShare - frontWeight - NEUTRAL;
   return off > BAND ? 'tight' : off < -BAND ? 'loose' : 'even';
 }

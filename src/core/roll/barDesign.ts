@@ -64,7 +64,7 @@ export type BarDesign = {
 };
 
 /** Flat arms, between two nodes of the centreline beyond the middle. */
-export type ArmPlates = { left: Plate; right: Plate };
+type ArmPlates = { left: Plate; right: Plate };
 
 /** A sway bar as the frame model takes it: as a rig states one, with what only a design knows. */
 export type BuiltBar = SwayBar & { plates?: ArmPlates; bushingRate?: number | null };

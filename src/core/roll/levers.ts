@@ -20,11 +20,11 @@ export type Lever = {
   forOne: number | null;
 };
 
-const INCH = 25.4;
+/** An inch and an eighth, in round figures of either tape. */
 const STEPS: Record<LeverId, number> = {
-  panhard: INCH,
+  panhard: 25,
   springs: 0.1,
-  bar: INCH / 8,
+  bar: 3,
   hole: 1,
   other: 0.1,
   grip: 0.1,

@@ -10,7 +10,7 @@ const DEGREES = 180 / Math.PI;
 const SIDES = ['left', 'right'] as const;
 
 /** How far the joint at an end of a link is cocked, degrees: at ride height and at the worst, and where that is. */
-export type Cocked = { end: 'bar' | 'foot'; allowed: number; atRide: number; most: number; at: string };
+type Cocked = { end: 'bar' | 'foot'; allowed: number; atRide: number; most: number; at: string };
 
 export type LinkAnswer = {
   cocked: Cocked[];

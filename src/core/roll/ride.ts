@@ -15,7 +15,7 @@ import {
 
 const G = 9.80665;
 /** A hard bump asks for this many times what the wheel carries at rest (common practice, no published source). */
-export const HARD_BUMP = 2;
+const HARD_BUMP = 2;
 const STEPS = 24;
 
 /** One spring, shock and stop with both wheels lifted alike; mm, N, N/mm. */
@@ -73,7 +73,7 @@ export type RideInput = {
 export function rideOf(input: RideInput, moving: MovingRig): RideAnswer | null {
   const standing = standingOn(input.rig);
   if (standing === null) return null;
-  const { springs, bump, droop, rig } = input;
+  const { springs, bump, droop } = input;
   const span = (lift: number) => spanAt(input, moving, lift);
   const small = 1;
   const [up, at, down] = [span(small), span(0), span(-small)];
@@ -185,7 +185,7 @@ export function stopForce({ gap, rate, height }: StopDesign, lift: number): numb
 }
 
 /** What stands on a wheel of this end of the sprung mass, N. */
-export function standingOn({ masses, end }: Rig): number | null {
+function standingOn({ masses, end }: Rig): number | null {
   if (!masses) return null;
   const { total, frontFraction, unsprungFront, unsprungRear } = masses;
   const sprung =

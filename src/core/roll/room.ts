@@ -7,13 +7,19 @@ import { linksOf } from '@/core/rig/members';
 import type { Point, Rig } from '@/core/rig/schema';
 import { LINK_OD } from './barDesign';
 import { feetIn, lineAt, turnsTo, type Turning } from './motion';
+import type { RollDesign } from './rollDesign';
+import { shockStands, standsOf } from './springDesign';
 import type { Place } from './travel';
 
 /** Where bar or links come nearest to something, surface to surface, mm; negative where they overlap. */
 export type Gap = { part: 'bar' | 'end link'; thing: string; distance: number; at: string };
 
+/** A spring or a shock: from the frame to the axle, mm. */
+export type Strut = { name: string; frame: Point; axle: Point; radius: number };
+
 export type RoomInput = {
   rig: Rig;
+  struts: Strut[];
   tireWidth: number;
   /** outside of the tube the bar runs in between its bushings, mm */
   housing: number | null;
@@ -57,7 +63,7 @@ export function shaftRoom(rig: Rig, turning: Turning, places: Place[]): number |
 type Found = (part: Gap['part'], thing: string, distance: number, at: string) => void;
 
 function gapsIn(
-  { rig, tireWidth, housing, stowed }: RoomInput,
+  { rig, struts, tireWidth, housing, stowed }: RoomInput,
   turning: Turning,
   { at, pose }: Place,
   found: Found,
@@ -106,12 +112,43 @@ function gapsIn(
     for (const link of own.links)
       found('end link', name, between(chassis(link), path) - LINK_OD / 2 - member.od / 2, at);
   }
+  for (const { name, frame, axle: end, radius } of struts) {
+    const path = [frame, toChassis(end)];
+    found('bar', name, between(inChassis, path) - thick - radius, at);
+    for (const link of own.links)
+      found('end link', name, between(chassis(link), path) - LINK_OD / 2 - radius, at);
+  }
   for (const side of [1, -1]) {
     const tyre = { y: (side * rig.track) / 2, width: tireWidth, radius: rig.tireRadius };
     const name = side > 0 ? 'left tyre' : 'right tyre';
     found('bar', name, toTyre(axle(own.bar), tyre) - thick, at);
     for (const link of own.links) found('end link', name, toTyre(axle(link), tyre) - LINK_OD / 2, at);
   }
+}
+
+/** Coils, bags and shocks are reckoned as thick as this, mm. */
+const RADIUS = { coil: 62, air: 75, shock: 28 };
+
+/** The springs and shocks of a design that stand on ends of their own. */
+export function strutsOf(
+  { springs, shock }: Pick<RollDesign, 'springs' | 'shock'>,
+  tireRadius: number,
+): Strut[] {
+  return ([1, -1] as const).flatMap((side) => {
+    const name = side === 1 ? 'left' : 'right';
+    const strut = (what: string, [frame, axle]: [Point, Point], radius: number): Strut => ({
+      name: `${name} ${what}`,
+      frame,
+      axle,
+      radius,
+    });
+    return [
+      ...(springs && springs.kind !== 'leaf'
+        ? [strut('spring', standsOf(springs, side, tireRadius), RADIUS[springs.kind])]
+        : []),
+      ...(shock?.apart ? [strut('shock', shockStands(shock.apart, side), RADIUS.shock)] : []),
+    ];
+  });
 }
 
 const between = (p: Point[], q: Point[]): number =>

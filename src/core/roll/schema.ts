@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { BAR_KINDS } from './barDesign';
 import { BOLTS, LINK_JOINT_NAMES } from './linkJoints';
-import { ROLL_SCHOOLS } from './schools';
+import { ROLL_SCHOOLS } from './rollDesign';
 import { STEEL_NAMES } from './steel';
 
 const mm = z.number().min(-20_000).max(20_000);

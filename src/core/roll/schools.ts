@@ -1,17 +1,17 @@
 import { usualBar, usualStripBar } from './barDesign';
+import type { Corner } from './corner';
 import { launchOf, type Launch } from './launch';
-import { setUpIfAny, type Geometry, type RollDesign, type RollInput, type SetUp } from './setUp';
+import type { RollDesign, RollSchool } from './rollDesign';
+import { setUpIfAny, type Geometry, type RollInput, type SetUp } from './setUp';
 import { stiffened } from './springDesign';
 
-/** Where shops disagree about sway bars: big bar and soft springs; none behind; on the strip, behind alone. */
-export const ROLL_SCHOOLS = ['soft', 'none', 'strip'] as const;
-export type RollSchool = (typeof ROLL_SCHOOLS)[number];
-
 /** What a way of setting the car up comes to. */
-export type SchoolNumbers = {
+type SchoolNumbers = {
   /** lean in the corner asked about, degrees, and the front's share there */
   rollDeg: number;
   frontShare: number;
+  /** the end whose inside wheel is off the ground there */
+  lifted: Corner['lifted'];
   /** what one wheel feels of a bump that the other does not, N/mm */
   oneWheel: number;
   /** what both wheels feel, each, against now: 1 is as stiff */
@@ -21,7 +21,7 @@ export type SchoolNumbers = {
 };
 
 /** What a school changes of the car. */
-export type SchoolChange = Partial<Pick<RollDesign, 'springs' | 'bar' | 'otherBar'>> & { otherRate?: number };
+type SchoolChange = Partial<Pick<RollDesign, 'springs' | 'bar' | 'otherBar'>> & { otherRate?: number };
 export type School = { id: RollSchool | 'now'; numbers: SchoolNumbers | null; change: SchoolChange | null };
 
 /** How much softer springs the first school runs: a quarter, which a bar gives back against roll alone. */
@@ -34,6 +34,7 @@ export function schoolsOf(input: RollInput, geometry: Geometry, now: SetUp, torq
       ? {
           rollDeg: setUp.car.corner.rollDeg,
           frontShare: setUp.car.corner.frontShare,
+          lifted: setUp.car.corner.lifted,
           oneWheel: oneWheelRate(car, setUp),
           springs,
           launch: launchIn(car, setUp, torque)?.difference ?? null,
@@ -81,7 +82,7 @@ function softened(input: RollInput, geometry: Geometry, now: SetUp): SchoolChang
 }
 
 /** One wheel's bump lifts the middle of the axle by half and rolls it by its share of the track: both springs and bar answer. */
-export function oneWheelRate({ rig }: RollInput, { end }: SetUp): number {
+function oneWheelRate({ rig }: RollInput, { end }: SetUp): number {
   const both = (end.springs ?? []).reduce((sum, s) => sum + s.wheelRate, 0);
   return both / 4 + end.rollStiffness / rig.track ** 2;
 }

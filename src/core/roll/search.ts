@@ -1,7 +1,7 @@
 import type { BarDesign } from './barDesign';
 import { armInUse, swayBarOf } from './barDesign';
 import { turningOf } from './motion';
-import { barRoom, type Gap } from './room';
+import { barRoom, strutsOf, type Gap } from './room';
 import { farthestRoll, type Geometry, type RollInput } from './setUp';
 import { DENSITY, STEELS, STOCK } from './steel';
 import { swayBar } from './swayBar';
@@ -44,7 +44,8 @@ export function findBars(
   const places = placesOf(moving, bump, droop);
   const mostRoll = farthestRoll(input);
   const found: Found = { candidates: [], outOfReach: 0, overworked: 0, inTheWay: 0 };
-  const room = { rig, tireWidth: input.tireWidth, housing: bar.housing, stowed: null };
+  const struts = strutsOf(input, rig.tireRadius);
+  const room = { rig, struts, tireWidth: input.tireWidth, housing: bar.housing, stowed: null };
   for (const stock of STOCK) {
     const tried = tryStock(stock, 'middle');
     const last = typeof tried === 'string' && tried !== 'outOfReach' ? tryStock(stock, 'eyes') : tried;

@@ -5,21 +5,12 @@ import { InputError } from '@/core/rig/read';
 import type { Member, Point, Rig, Travel } from '@/core/rig/schema';
 import type { Use } from '@/core/job/schema';
 import { balanceOf, endsOf, type Balance, type End } from './balance';
-import { swayBarOf, type BarDesign } from './barDesign';
+import { swayBarOf } from './barDesign';
 import { cornerOf, type Corner } from './corner';
 import { endOf, type EndAnswer } from './roll';
 import { rollsOf, type Rolls } from './rolls';
-import { springsOf, type ShockDesign, type SpringDesign, type StopDesign } from './springDesign';
-
-/** How the car is meant to be held up in roll. */
-export type RollDesign = {
-  springs: SpringDesign | null;
-  shock: ShockDesign | null;
-  stop: StopDesign | null;
-  bar: BarDesign | null;
-  /** how much of the other end's stiffness against roll is its sway bar's, N·mm for a degree */
-  otherBar: number;
-};
+import type { RollDesign } from './rollDesign';
+import { springsOf } from './springDesign';
 
 /** What Roll asks about: the car, how its springs and bar are meant, how far the wheels go, how hard it is driven. */
 export type RollInput = RollDesign & {
@@ -47,7 +38,7 @@ export const farthestRoll = ({ rig, bump, droop }: RollInput): number =>
   (Math.atan((bump + droop) / rig.track) * 180) / Math.PI;
 
 /** A rig with springs and bar as they are meant. */
-export function rigWith({ rig, springs, bar }: Pick<RollInput, 'rig' | 'springs' | 'bar'>): Rig {
+function rigWith({ rig, springs, bar }: Pick<RollInput, 'rig' | 'springs' | 'bar'>): Rig {
   return {
     ...rig,
     springs: springs ? springsOf(springs, rig) : undefined,

@@ -6,7 +6,7 @@ import { NumberField } from '@/ui/NumberField';
 import { Verdicts } from '@/ui/Verdicts';
 import { Levers } from './Levers';
 import { OtherEnd } from './OtherEnd';
-import type { PartProps } from './RollCard';
+import type { PartProps } from './part';
 import { RollSchools } from './RollSchools';
 
 const ENDS = ['front', 'rear'] as const;

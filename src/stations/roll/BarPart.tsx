@@ -10,7 +10,7 @@ import { ArmFields, DipFields, LinkFields, MiddleFields, StockFields } from './B
 import { BarResults } from './BarResults';
 import { Clocking } from './Clocking';
 import { FindBar } from './FindBar';
-import type { PartProps } from './RollCard';
+import type { PartProps } from './part';
 import { Stow } from './Stow';
 
 /** The sway bar, as a builder would say it; or none, which is a school of its own. */
@@ -56,7 +56,7 @@ export function BarPart({ result, verdicts }: PartProps) {
       <DipFields bar={bar} />
       <LinkFields bar={bar} made={made ?? null} />
       <Stow bar={bar} without={result?.without ?? null} />
-      <Clocking bar={bar} />
+      <Clocking measured={bar.measured} />
       <FindBar bar={bar} rollRate={made?.rollRate ?? null} />
       {bar.housing !== null && (
         <p className="hint">

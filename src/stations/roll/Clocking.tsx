@@ -1,10 +1,11 @@
 'use client';
+import { memo } from 'react';
 import type { BarDesign } from '@/core/roll/barDesign';
 import { putBar } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
 
 /** Both eyes off the floor with the links off: whether the arms are clocked alike. */
-export function Clocking({ bar }: { bar: BarDesign }) {
+export const Clocking = memo(function Clocking({ measured }: Pick<BarDesign, 'measured'>) {
   return (
     <section className="section">
       <h2>As made: are the arms clocked alike?</h2>
@@ -16,16 +17,16 @@ export function Clocking({ bar }: { bar: BarDesign }) {
             field={`roll/measured/${side}`}
             label={side === 'left' ? 'Left eye' : 'Right eye'}
             showLabel
-            mm={bar.measured[side]}
+            mm={measured[side]}
             least={0}
             most={1500}
             placeholder="not measured"
             onEnter={(mm, typed) =>
-              putBar({ measured: { ...bar.measured, [side]: mm } }, `roll/measured/${side}`, typed)
+              putBar({ measured: { ...measured, [side]: mm } }, `roll/measured/${side}`, typed)
             }
           />
         ))}
       </div>
     </section>
   );
-}
+});

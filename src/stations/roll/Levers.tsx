@@ -24,12 +24,11 @@ const REACH: Record<LeverId, number> = {
   grip: 0.6,
 };
 
-const NAMES: Record<LeverId, string> = {
+const NAMES: Record<Exclude<LeverId, 'other'>, string> = {
   panhard: 'Bar across the car, both ends',
   springs: 'Springs',
   bar: 'Sway bar, thickness',
   hole: 'Links',
-  other: 'The other end, against roll',
   grip: 'Grip of the tyres',
 };
 
@@ -91,7 +90,14 @@ export function Levers({ tuning, without, corner }: Props) {
       )}
       <ul className="levers">
         {tuning.levers.map((lever) => (
-          <OneLever key={lever.id} id={lever.id} lever={lever} tape={job.tape} value={what[lever.id] ?? 0} />
+          <OneLever
+            key={lever.id}
+            id={lever.id}
+            lever={lever}
+            name={nameOf(lever.id, job.rig.end)}
+            tape={job.tape}
+            value={what[lever.id] ?? 0}
+          />
         ))}
       </ul>
       {without && (
@@ -109,26 +115,29 @@ const effect = (share: number): string =>
 
 const turn = (roll: number): string => `${Math.abs(roll).toFixed(2)}° ${roll > 0 ? 'more' : 'less'} lean`;
 
-type OneProps = { id: LeverId; lever: Lever; tape: Tape; value: number };
+type OneProps = { id: LeverId; name: string; lever: Lever; tape: Tape; value: number };
 
-function OneLever({ id, lever, tape, value }: OneProps) {
+const nameOf = (id: LeverId, end: 'front' | 'rear'): string =>
+  id === 'other' ? `${end === 'rear' ? 'Front' : 'Rear'} end, against roll` : NAMES[id];
+
+function OneLever({ id, name, lever, tape, value }: OneProps) {
   const step = stepOf(id, tape);
   const reach = REACH[id];
   const set = (v: number) => think({ [id]: Math.min(reach, Math.max(-reach, v)) });
   return (
     <li className="lever" data-lever={id}>
       <div className="line">
-        <b>{NAMES[id]}</b>
+        <b>{name}</b>
         <span data-effect={id}>
           {say(id, lever.step, tape)} = {effect(lever.share)}
         </span>
       </div>
-      <div className="rail">
-        <Button aria-label={`${NAMES[id]}: less`} onClick={() => set(value - step)}>
+      <div className="lever-rail">
+        <Button aria-label={`${name}: less`} onClick={() => set(value - step)}>
           −
         </Button>
         <Slider
-          aria-label={NAMES[id]}
+          aria-label={name}
           min={-reach}
           max={reach}
           step={step}
@@ -136,7 +145,7 @@ function OneLever({ id, lever, tape, value }: OneProps) {
           tooltip={{ open: false }}
           onChange={set}
         />
-        <Button aria-label={`${NAMES[id]}: more`} onClick={() => set(value + step)}>
+        <Button aria-label={`${name}: more`} onClick={() => set(value + step)}>
           +
         </Button>
         <output>{value === 0 ? 'as it is' : say(id, value, tape)}</output>

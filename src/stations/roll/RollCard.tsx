@@ -2,10 +2,9 @@
 import { Segmented } from 'antd';
 import { useEffect } from 'react';
 import { rollInput } from '@/core/job/job';
-import type { RollPart, RollResult } from '@/core/roll/analyse';
+import type { RollPart } from '@/core/roll/analyse';
 import { rollChecks } from '@/core/roll/checks';
-import type { Verdict } from '@/core/verdict';
-import { useJob } from '@/store/jobStore';
+import { useDragged, useJob } from '@/store/jobStore';
 import { useRocker } from '@/store/rocker';
 import { forget, useWhatIf } from '@/store/roll';
 import { setWays, useWays } from '@/store/ways';
@@ -24,9 +23,6 @@ const PARTS: { value: RollPart; label: string }[] = [
 ];
 const CARDS = { springs: SpringsPart, bar: BarPart, balance: BalancePart };
 
-/** What a part of Roll is given: what was worked out of this car, and what is to be said of it; nothing until it is in. */
-export type PartProps = { result: RollResult | null; verdicts: Verdict[] };
-
 /** Springs, sway bar and the balance of the car: whether it needs a bar, which, and what every change does. */
 export function RollCard() {
   const job = useJob();
@@ -35,6 +31,14 @@ export function RollCard() {
   const part = useWays((s) => s.roll);
   const { result, problem, job: about, part: asked } = useRoll();
   useEffect(() => void askForRoll({ job, rocker, part, whatIf }), [job, rocker, part, whatIf]);
+  // While something is dragged the worker is at it before the fields have been drawn.
+  useEffect(
+    () =>
+      useDragged.subscribe(
+        ({ job: dragged }) => dragged && void askForRoll({ job: dragged, rocker, part, whatIf }),
+      ),
+    [rocker, part, whatIf],
+  );
   // What was thought about belongs to one visit of one car.
   useEffect(() => forget, [job.id]);
   const current = about?.id === job.id && asked === part && !problem ? result : null;

@@ -1,5 +1,6 @@
 'use client';
-import type { RollSchool, School } from '@/core/roll/schools';
+import type { RollSchool } from '@/core/roll/rollDesign';
+import type { School } from '@/core/roll/schools';
 import { sayForce } from '@/core/units/force';
 import { sayRate } from '@/core/units/rates';
 import type { Tape } from '@/core/units/tape';
@@ -42,7 +43,8 @@ export function RollSchools({ schools }: { schools: School[] }) {
 /** What a school gives and what it costs, against how the car stands. */
 function costs({ id, numbers }: School, now: School, tape: Tape): string {
   if (!numbers) return 'This car would not stand up like that.';
-  const lean = `Leans ${numbers.rollDeg.toFixed(1)}°, front takes ${percent(numbers.frontShare)}`;
+  const off = numbers.lifted === null ? '' : ` with its inside ${numbers.lifted} wheel off the ground`;
+  const lean = `Leans ${numbers.rollDeg.toFixed(1)}°${off}, front takes ${percent(numbers.frontShare)}`;
   const bump = `one wheel’s bump meets ${sayRate(numbers.oneWheel, tape)}`;
   const both = numbers.springs === 1 ? '' : `, both wheels’ a quarter less than now`;
   const launch =

@@ -11,7 +11,7 @@ import { Verdicts } from '@/ui/Verdicts';
 import { AirHeights } from './AirHeights';
 import { AirFields, CoilFields, LeafFields } from './SpringFields';
 import { RideChart } from './RideChart';
-import type { PartProps } from './RollCard';
+import type { PartProps } from './part';
 import { ShockFields, StopFields } from './ShockAndStop';
 
 const KINDS: Record<SpringDesign['kind'], string> = { coil: 'Coil', leaf: 'Leaf', air: 'Air' };
