@@ -18,7 +18,8 @@ const VIEWS: View[] = [
   ['locate-forces', 4, 'Panhard bar', 1280, 800],
   ['locate-front', 4, 'Track bar', 1280, 800, 'demo-tinker'],
   ['locate-map', 4, 'Panhard bar', 1280, 800],
-  ['roll', 5, 'Roll', 1280, 800],
+  ['roll', 5, 'Roll', 1280, 800, 'demo-copperline'],
+  ['roll-balance', 5, 'Roll', 1280, 800, 'demo-copperline'],
   ['cut', 6, 'Cut', 1280, 800],
   ['weld', 7, 'Hold', 1280, 800],
   ['ride', 8, 'Centre', 1280, 800],
@@ -59,11 +60,14 @@ const BEFORE: Record<string, (hands: Hands) => Promise<void>> = {
     await hands.driver.sleep(2500);
   },
   roll: async (hands) => {
-    await hands.press('Fit a bar');
-    await hands.press('Start from a usual pair');
-    await hands.press('Start from a usual front end');
-    await hands.type('roll/dip', '8');
-    await hands.driver.executeScript('document.querySelector(".bench-card").scrollTop = 420');
+    await hands.part('Sway bar');
+    await hands.press('roll');
+    await hands.driver.executeScript('document.querySelector(".bench-card").scrollTop = 0');
+  },
+  'roll-balance': async (hands) => {
+    await hands.part('Balance');
+    await hands.press('Springs: more');
+    await hands.driver.executeScript('document.querySelector(".levers").scrollIntoView({ block: "center" })');
   },
   place: async (hands) => {
     await hands.type('place/held.left', '33 1/2');

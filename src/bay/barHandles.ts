@@ -16,6 +16,22 @@ export type BarHandle = {
 const LEAST = 20;
 
 export function barHandles(bar: BarDesign): BarHandle[] {
+  return bar.stow && !bar.hooked ? [stowHandle(bar, bar.stow)] : handlesAtRide(bar);
+}
+
+/** With the links off only the pin they are stowed on is where it is drawn. */
+const stowHandle = (bar: BarDesign, stow: NonNullable<BarDesign['stow']>): BarHandle => ({
+  id: 'stow',
+  label: 'Stow pin',
+  at: [stow.ahead, stow.out, stow.height],
+  move: (to, axes) => {
+    const keys = ['ahead', 'out', 'height'] as const;
+    const moved = Object.fromEntries(axes.map((axis) => [keys[axis], to[axis]]));
+    return { ...bar, stow: { ...stow, ...moved, out: Math.max(0, axes.includes(1) ? to[1] : stow.out) } };
+  },
+});
+
+function handlesAtRide(bar: BarDesign): BarHandle[] {
   const { centreline, links } = swayBarOf(bar);
   const eye = centreline[0]!;
   const foot = links.left;

@@ -2,7 +2,7 @@ import { carry, type Attitude } from '@/core/kinematics/attitude';
 import type { Job } from '@/core/job/schema';
 import type { Point } from '@/core/rig/schema';
 import { swayBarOf, type BarDesign } from '@/core/roll/barDesign';
-import { feetIn, lineAt, turningOf, turnsTo } from '@/core/roll/motion';
+import { feetIn, lineAt, turningOf, turnsTo, turnsToward } from '@/core/roll/motion';
 import { shockStands, standsOf } from '@/core/roll/springDesign';
 
 /** What holds the car up in roll, as it stands in a pose. */
@@ -46,7 +46,14 @@ function barFigures(
       : null;
   const loose = !hooked;
   const ends = stowed ?? feet;
-  const turns = turning && (hooked || stowed) ? turnsTo(turning, ends) : { left: 0, right: 0 };
+  const level = { left: 0, right: 0 };
+  const turns = !turning
+    ? level
+    : hooked
+      ? turnsTo(turning, ends)
+      : stowed
+        ? turnsToward(turning, ends)
+        : level;
   const line = turning
     ? lineAt(turning, { left: turns.left ?? 0, right: turns.right ?? 0 })
     : built.centreline;

@@ -3,6 +3,7 @@ import { Input, Modal } from 'antd';
 import { useRef, useState } from 'react';
 import { STATIONS, type StationId } from '@/core/build/stations';
 import { SPOTS, spotName } from '@/core/measure/quantities';
+import type { RollPart } from '@/core/roll/analyse';
 import { setWays, type Focus } from '@/store/ways';
 import { redo, undo, useJobStore } from '@/store/jobStore';
 import { startJob } from '@/store/shelf';
@@ -40,6 +41,20 @@ const PARTS: [name: string, focus: Focus][] = [
   ['Lengthwise: links, anti-squat, roll steer, pinion, bind', 'links'],
   ['Room: driveshaft, slip yoke, tank, exhaust, clearance', 'room'],
   ['Forces: loads, weight of the car', 'forces'],
+];
+
+/** What Roll is about, by the words it would be looked for, and the field that says it. */
+const ROLL: [name: string, part: RollPart, field?: string][] = [
+  ['Springs: coil, leaf, air, shocks, bump stops', 'springs'],
+  ['Rate of the springs', 'springs', 'field-roll/rate'],
+  ['Sway bar: size, arms, dips, end links, pins', 'bar'],
+  ['Sway bar, off the floor', 'bar', 'field-roll/height'],
+  ['Sway bar, length of its arms', 'bar', 'field-roll/arm'],
+  ['End link, eye to eye', 'bar', 'field-roll/link'],
+  ['Find a sway bar of stock size', 'bar', 'field-find/rate'],
+  ['Balance: lean, load transfer, tight or loose, schools', 'balance'],
+  ['How hard it corners, g', 'balance', 'field-roll/cornerG'],
+  ['Stiffness of the other end', 'balance', 'field-other/rollRate'],
 ];
 
 /** Finds any value or command by part of its name and goes there. */
@@ -82,6 +97,15 @@ export function Finder({ open, onClose, onGo }: Props) {
       go: () => {
         setWays({ focus });
         onGo('locate');
+      },
+    })),
+    ...ROLL.map(([name, part, field]) => ({
+      name,
+      where: 'roll',
+      go: () => {
+        setWays({ roll: part });
+        onGo('roll');
+        if (field) focusWhenThere(field);
       },
     })),
     { name: 'New job', where: 'command', go: () => void newJob() },

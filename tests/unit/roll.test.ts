@@ -15,13 +15,17 @@ import {
   usualStripBar,
   type BarDesign,
 } from '@/core/roll/barDesign';
+import { bendSheet, type Bend } from '@/core/roll/bending';
 import { rollChecks } from '@/core/roll/checks';
 import { changed, LEVERS } from '@/core/roll/levers';
 import { LINK_JOINT_NAMES } from '@/core/roll/linkJoints';
+import { turned } from '@/core/roll/motion';
+import { springFor } from '@/core/roll/ride';
 import { findBars } from '@/core/roll/search';
 import { geometryOf, type RollInput } from '@/core/roll/setUp';
 import { SPRING_KINDS, usualShock, usualSprings, usualStop, type Coil } from '@/core/roll/springDesign';
 import { STEEL_NAMES, STEELS, STOCK } from '@/core/roll/steel';
+import { distance, plus } from '@/core/vector';
 import { rideToCsv, rollToCsv } from '@/core/sweepCsv';
 import { readGrowth, readPressure, readVolume, showGrowth, showPressure, showVolume } from '@/core/units/air';
 import { sayForce } from '@/core/units/force';
@@ -65,6 +69,27 @@ const shaft = {
   pinion: [290, 0, 356] as Point,
   pinionAngleDeg: -2.5,
 };
+
+/** Follows a bend sheet through space: along, turn about the bar, bend, and on. */
+function walk(bends: Bend[], last: number): Point[] {
+  let [at, way, normal]: [Point, Point, Point] = [
+    [0, 0, 0],
+    [1, 0, 0],
+    [0, 0, 1],
+  ];
+  const points = [at];
+  const go = (leg: number) => {
+    at = plus(at, way.map((v) => v * leg) as Point);
+    points.push(at);
+  };
+  for (const { leg, angle, turn } of bends) {
+    go(leg);
+    normal = turned(normal, way, [0, 0, 0], (turn * Math.PI) / 180);
+    way = turned(way, normal, [0, 0, 0], (angle * Math.PI) / 180);
+  }
+  go(last);
+  return points;
+}
 
 describe('the bar', () => {
   test('heave asks nothing of it, one wheel half of what both against each other do', () => {
@@ -194,6 +219,40 @@ describe('the bar', () => {
     expect(rate({ bushingRate: 1e9 })).toBeCloseTo(rate({ bushingRate: null }), 3);
   });
 
+  test('the bend sheet, walked from the left eye, ends at the right one; a square bar is two right angles', () => {
+    const square = bendSheet({ ...usualBar(car().rig), eyes: 800, middle: 800, arm: 200, bendRadius: 50 });
+    expect(square.bends.map((b) => [b.leg, b.angle])).toEqual([
+      [200, expect.closeTo(90, 9)],
+      [800, expect.closeTo(90, 9)],
+    ]);
+    // A quarter turn saves 2R − Rπ/2 of each corner.
+    expect(square.blank).toBeCloseTo(1200 - 2 * (100 - 25 * Math.PI), 9);
+    const shapes = fc.record({
+      rise: fc.integer({ min: -150, max: 150 }),
+      eyes: fc.integer({ min: 700, max: 1000 }),
+      dips: fc.tuple(
+        fc.record({ at: fc.constant(120), depth: fc.integer({ min: 20, max: 80 }), width: fc.constant(60) }),
+        fc.record({
+          at: fc.constant(-150),
+          depth: fc.integer({ min: -80, max: -20 }),
+          width: fc.constant(60),
+        }),
+      ),
+    });
+    fc.assert(
+      fc.property(shapes, (shape) => {
+        const bar: BarDesign = { ...usualBar(car().rig), middle: 840, ...shape };
+        const { bends, last } = bendSheet(bar);
+        const line = swayBarOf(bar).centreline as Point[];
+        const walked = walk(bends, last);
+        const across = (points: Point[]) => distance(points[0]!, points.at(-1)!);
+        expect(across(walked)).toBeCloseTo(across(line), 6);
+        expect(distance(walked[1]!, walked.at(-2)!)).toBeCloseTo(distance(line[1]!, line.at(-2)!), 6);
+        expect(distance(walked[0]!, walked[4]!)).toBeCloseTo(distance(line[0]!, line[4]!), 6);
+      }),
+    );
+  });
+
   test('any bar that can be typed is answered or refused in words', () => {
     const mm = (min: number, max: number) => fc.integer({ min, max });
     const end = fc.record({
@@ -299,6 +358,16 @@ describe('the springs', () => {
     expect(high(wanted)).toBeCloseTo(0, 6);
     expect(high(wanted + 10)).toBeCloseTo(10, -1);
     expect(troubles(car({ springs: { ...coil, free: wanted + 30 } }), 'springs')).toContain('stands');
+  });
+
+  test('the spring that is found bounces as often as was wanted, and stands at ride height', () => {
+    const coil = usualSprings(car().rig, 'coil') as Coil;
+    for (const hertz of [1, 1.5, 2.2]) {
+      const springs = { ...coil, ...springFor(coil, asked(car(), 'springs').ride!, hertz) };
+      const { frequency, standsHigh } = asked(car({ springs }), 'springs').ride!;
+      expect(frequency).toBeCloseTo(hertz, 6);
+      expect(standsHigh).toBeCloseTo(0, 6);
+    }
   });
 
   test('what bottoms, binds, hangs or comes loose is said', () => {

@@ -50,6 +50,8 @@ export type BarDesign = {
   bushings: number;
   bushingRate: number | null;
   dips: Dip[];
+  /** to the bar's own middle, as it is bent */
+  bendRadius: number;
   /** end link, eye centre to eye centre; down to the other body where the bar is on the frame, up where it is on the axle */
   link: number;
   /** where the far end of a link stands from straight under or over its eye: outboard and ahead */
@@ -156,6 +158,7 @@ export function usualBar({ track, tireRadius }: Start): BarDesign {
     bushings: Math.round(0.46 * track),
     bushingRate: null,
     dips: [],
+    bendRadius: 57,
     link: 150,
     foot: { out: 0, ahead: 0 },
     ends: { bar: { joint: 'rod-end', bolt: 'across' }, foot: { joint: 'rod-end', bolt: 'along' } },

@@ -60,6 +60,15 @@ export const turnsTo = ({ circles, reach, branch }: Turning, feet: Record<Side, 
     return places && wrapped(places.toward + branch[side] * places.spread);
   });
 
+/** The same for loose links that may be swung either way round: by the smaller turn of the arm. */
+export const turnsToward = ({ circles, reach }: Turning, feet: Record<Side, Point>): ArmTurns =>
+  bySide((side) => {
+    const places = meeting(circles[side], feet[side], reach[side]);
+    if (!places) return null;
+    const turns = [1, -1].map((way) => wrapped(places.toward + way * places.spread));
+    return Math.abs(turns[0]!) <= Math.abs(turns[1]!) ? turns[0]! : turns[1]!;
+  });
+
 /** Where the circle of an eye is a link's length from its foot: |c + r(p cos α + q sin α) − foot| = L, as A cos α + B sin α = C. */
 function meeting(
   { centre, radius, p, q }: Circle,

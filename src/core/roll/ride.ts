@@ -8,6 +8,7 @@ import {
   rateOf,
   shockStands,
   standsOf,
+  type Coil,
   type ShockDesign,
   type SpringDesign,
   type StopDesign,
@@ -202,4 +203,17 @@ function liftUnder(rows: RideRow[], load: number): number | null {
     }
   }
   return null;
+}
+
+/**
+ * The coil that makes an end bounce as often as is wanted, and the free length with which it stands: the rate at the tyre goes
+ * with the square of the frequency; what the changing leverage gives of it does not come from the rate, and stays.
+ */
+export function springFor({ rate }: Coil, ride: RideAnswer, hertz: number): { rate: number; free: number } {
+  const { standing, ratio, wheelRate, wanted } = ride;
+  const leverage = wheelRate - rate * ratio ** 2;
+  const needed = ((2 * Math.PI * hertz) ** 2 * (standing / G)) / 1000;
+  const found = Math.max(0.1, (needed - leverage) / ratio ** 2);
+  const carried = standing / ratio;
+  return { rate: found, free: wanted.free! - carried / rate + carried / found };
 }

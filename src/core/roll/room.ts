@@ -6,7 +6,7 @@ import { memberName } from '@/core/layouts/names';
 import { linksOf } from '@/core/rig/members';
 import type { Point, Rig } from '@/core/rig/schema';
 import { LINK_OD } from './barDesign';
-import { feetIn, lineAt, turnsTo, type Turning } from './motion';
+import { feetIn, lineAt, turnsTo, turnsToward, type Turning } from './motion';
 import type { RollDesign } from './rollDesign';
 import { shockStands, standsOf } from './springDesign';
 import type { Place } from './travel';
@@ -70,7 +70,7 @@ function gapsIn(
 ) {
   const { bar } = turning;
   const feet = stowed ?? feetIn(turning, pose, rig.tireRadius);
-  const turns = turnsTo(turning, feet);
+  const turns = stowed ? turnsToward(turning, feet) : turnsTo(turning, feet);
   if (turns.left === null || turns.right === null) return;
   const onAxle = bar.mountedOn === 'axle';
   const [toChassis, toAxle] = [carry(pose, rig.tireRadius), seenFromAxle(pose, rig.tireRadius)];

@@ -76,6 +76,7 @@ const bar = z.strictObject({
   bushings: size,
   bushingRate: amount.nullable(),
   dips: z.array(z.strictObject({ at: mm, depth: mm, width: size })).max(MOST_DIPS),
+  bendRadius: mm.min(0),
   link: size,
   foot: z.strictObject({ out: mm, ahead: mm }),
   ends: z.strictObject({ bar: linkEnd, foot: linkEnd }),

@@ -8,6 +8,7 @@ import { Verdicts } from '@/ui/Verdicts';
 import { BarChart } from './BarChart';
 import { ArmFields, DipFields, LinkFields, MiddleFields, StockFields } from './BarFields';
 import { BarResults } from './BarResults';
+import { BendTable } from './BendTable';
 import { Clocking } from './Clocking';
 import { FindBar } from './FindBar';
 import type { PartProps } from './part';
@@ -56,6 +57,7 @@ export function BarPart({ result, verdicts }: PartProps) {
       <DipFields bar={bar} />
       <LinkFields bar={bar} made={made ?? null} />
       <Stow bar={bar} without={result?.without ?? null} />
+      {bar.made === 'one-piece' && <BendTable bar={bar} />}
       <Clocking measured={bar.measured} />
       <FindBar bar={bar} rollRate={made?.rollRate ?? null} />
       {bar.housing !== null && (

@@ -73,6 +73,12 @@ export function Levers({ tuning, without, corner }: Props) {
   return (
     <section className="section">
       <h2>What would it do?</h2>
+      {corner.lifted && (
+        <p className="hint">
+          At {corner.g} g the inside {corner.lifted} wheel is off the ground: stiffer or softer at that end
+          changes nothing more. Try a gentler corner above.
+        </p>
+      )}
       {thinking && tuning.whatIf && (
         <div className="thinking" data-readout="whatIf">
           <p>
@@ -153,7 +159,7 @@ function OneLever({ id, name, lever, tape, value }: OneProps) {
       <p className="hint">
         {turn(lever.roll)} a step.{' '}
         {lever.forOne !== null &&
-          Math.abs(lever.forOne) < 8 * reach &&
+          Math.abs(lever.forOne) <= reach &&
           `One per cent looser is about ${say(id, lever.forOne, tape)}.`}
       </p>
     </li>

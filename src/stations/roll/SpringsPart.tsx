@@ -10,6 +10,7 @@ import { CardHead, Readout, Readouts } from '@/ui/Card';
 import { Verdicts } from '@/ui/Verdicts';
 import { AirHeights } from './AirHeights';
 import { AirFields, CoilFields, LeafFields } from './SpringFields';
+import { FindSpring } from './FindSpring';
 import { RideChart } from './RideChart';
 import type { PartProps } from './part';
 import { ShockFields, StopFields } from './ShockAndStop';
@@ -94,6 +95,7 @@ export function SpringsPart({ result, verdicts }: PartProps) {
         {springs.kind === 'leaf' && <LeafFields springs={springs} />}
         {springs.kind === 'air' && <AirFields springs={springs} />}
       </section>
+      {ride && springs.kind === 'coil' && <FindSpring springs={springs} ride={ride} />}
       <ShockFields />
       <StopFields />
     </>

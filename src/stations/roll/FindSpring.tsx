@@ -1,0 +1,42 @@
+'use client';
+import { Button } from 'antd';
+import { useState } from 'react';
+import type { RideAnswer } from '@/core/roll/ride';
+import { springFor } from '@/core/roll/ride';
+import type { Coil } from '@/core/roll/springDesign';
+import { sayLength } from '@/core/units/format';
+import { sayRate } from '@/core/units/rates';
+import { useJobPart } from '@/store/jobStore';
+import { putRoll } from '@/store/roll';
+import { NumberField } from '@/ui/NumberField';
+
+/** The coil that makes this end bounce as often as is wanted, and stands at ride height. */
+export function FindSpring({ springs, ride }: { springs: Coil; ride: RideAnswer }) {
+  const tape = useJobPart((j) => j.tape);
+  const [hertz, setHertz] = useState(1.5);
+  const { rate, free } = springFor(springs, ride, hertz);
+  return (
+    <section className="section">
+      <h2>Find a spring</h2>
+      <div className="two-up">
+        <NumberField
+          field="find/hertz"
+          label="Bounces wanted, a second"
+          showLabel
+          value={hertz}
+          least={0.5}
+          most={4}
+          unit=""
+          decimals={2}
+          onEnter={setHertz}
+        />
+        <Button onClick={() => putRoll(() => ({ springs: { ...springs, rate, free } }))}>
+          Take {sayRate(rate, tape)}
+        </Button>
+      </div>
+      <p className="hint" data-readout="springFor">
+        {sayRate(rate, tape)}, {sayLength(free, tape)} long unloaded, stands at ride height and does that.
+      </p>
+    </section>
+  );
+}
