@@ -5,7 +5,7 @@ import type { BarDesign } from '@/core/roll/barDesign';
 import { snap, type Tape } from '@/core/units/tape';
 import { putBar } from '@/store/roll';
 import { useJobPart } from '@/store/jobStore';
-import { setRocker } from '@/store/rocker';
+import { setRocker, useRocker } from '@/store/rocker';
 import { barHandles, type BarHandle } from './barHandles';
 import { useGrip } from './grip';
 import { DRAGS, type Sheet } from './views';
@@ -13,10 +13,13 @@ import { DRAGS, type Sheet } from './views';
 /** The places of the sway bar that can be dragged in a view; where several lie on one spot, the first is on top. */
 export function BarHandles({ sheet, tape }: { sheet: Sheet; tape: Tape }) {
   const bar = useJobPart((j) => j.roll.bar);
+  const atRide = useRocker((s) => s.left === 0 && s.right === 0);
   if (!bar) return null;
   const seen: Point[] = [];
   const { across, down } = DRAGS[sheet.view];
-  const apart = barHandles(bar).filter(({ at }) => {
+  // Elsewhere in the travel the arms have turned away from where they are set.
+  const offered = barHandles(bar).filter(({ id }) => atRide || id === 'bushing' || id === 'stow');
+  const apart = offered.filter(({ at }) => {
     const hidden = seen.some((p) => Math.hypot(p[across] - at[across], p[down] - at[down]) * sheet.k < 9);
     seen.push(at);
     return !hidden;

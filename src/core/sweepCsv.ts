@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import type { CurvePoint } from '@/core/locate/types';
 import type { TravelMap } from '@/core/locate/map';
 import type { RideRow } from '@/core/roll/ride';
-import type { RollRow } from '@/core/roll/analyse';
+import type { RollRow } from '@/core/roll/barResult';
 
 /** A sweep as comma-separated text: one line a place, every column named with its unit, empty where there is no value. */
 function toCsv<T>(rows: T[], columns: [name: string, of: (row: T) => number | null | undefined][]): string {

@@ -2,6 +2,7 @@ import { create } from 'zustand';
 import type { Job } from '@/core/job/schema';
 import type { BarDesign } from '@/core/roll/barDesign';
 import type { WhatIf } from '@/core/roll/levers';
+import type { SpringDesign } from '@/core/roll/springDesign';
 import { edit, enter } from './jobStore';
 
 type Roll = Job['roll'];
@@ -16,6 +17,15 @@ export function putRoll(change: (roll: Roll) => Partial<Roll>, field?: string, t
 /** Changes the sway bar as it is meant. */
 export function putBar(change: Partial<BarDesign>, field?: string, typed?: string): void {
   putRoll(({ bar }) => (bar ? { bar: { ...bar, ...change } } : {}), field, typed);
+}
+
+/** Changes the springs as they are meant. */
+export function putSprings(change: Partial<SpringDesign>, field?: string, typed?: string): void {
+  putRoll(
+    ({ springs }) => (springs ? { springs: { ...springs, ...change } as SpringDesign } : {}),
+    field,
+    typed,
+  );
 }
 
 /** Changes that are being thought about: shown, not made. Gone with the page. */

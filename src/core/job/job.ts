@@ -17,6 +17,7 @@ import {
 import type { LinkMember, Obstacle, Point, Rig, Travel } from '@/core/rig/schema';
 import { USUAL_CASES } from '@/core/statics/usualCases';
 import type { RollInput } from '@/core/roll/setUp';
+import { springsOf } from '@/core/roll/springDesign';
 import { withoutOwners } from '@/core/without';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { layoutEnd, layOut, PANHARD, type LayoutId, type PatternSize } from '@/core/layouts/patterns';
@@ -215,6 +216,7 @@ export function travelOf(job: Job): { bump: number; droop: number } {
 export function locateInput(job: Job, rocker: Travel): LocateInput {
   return {
     rig: job.rig,
+    springs: job.roll.springs && springsOf(job.roll.springs, job.rig),
     ...travelOf(job),
     tireWidth: measured(job.readings, 'tireWidth').value,
     shiftLimit: job.locate.shiftLimit,

@@ -4,9 +4,12 @@ import type { LocateInput, LocateResult } from './types';
 
 /** The forces of the standard cases and of the builder's own, at ride height; null answers where nothing carries a case. */
 export function solveStandardLoads(
-  { rig, use, loads }: LocateInput,
+  { rig, springs, use, loads }: LocateInput,
   { under }: MovingRig,
 ): LocateResult['loads'] {
-  const cases = [...standardCases({ rig, use, ...loads }), ...(rig.loads ?? [])];
+  const cases = [
+    ...standardCases({ rig: springs ? { ...rig, springs } : rig, use, ...loads }),
+    ...(rig.loads ?? []),
+  ];
   return cases.map((load) => ({ load, answer: under(load) }));
 }

@@ -2,7 +2,7 @@ import type { Use } from '@/core/job/schema';
 import type { Clearance } from '@/core/clearance/clearance';
 import type { MemberJoints } from '@/core/joints/joints';
 import type { Pose, SweptPose } from '@/core/kinematics/pose';
-import type { Rig, Travel } from '@/core/rig/schema';
+import type { Rig, Spring, Travel } from '@/core/rig/schema';
 import type { LoadAnswer, LoadCase } from '@/core/statics/loads';
 import type { Tape } from '@/core/units/tape';
 import type { Verdict } from '@/core/verdict';
@@ -11,6 +11,8 @@ import type { School, SchoolComparison } from './schools';
 
 export type LocateInput = {
   rig: Rig;
+  /** as Roll has them: where their seats are */
+  springs: Spring[] | null;
   /** wheel travel from ride height to the stops, mm, both positive */
   bump: number;
   droop: number;

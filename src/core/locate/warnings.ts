@@ -30,6 +30,7 @@ function plainInput(rig: Rig): LocateInput {
   }
   return {
     rig,
+    springs: rig.springs ?? null,
     bump,
     droop,
     tireWidth: null,

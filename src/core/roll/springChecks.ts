@@ -5,6 +5,7 @@ import { sayLength } from '@/core/units/format';
 import type { Tape } from '@/core/units/tape';
 import type { Verdict } from '@/core/verdict';
 import type { RollResult } from './analyse';
+import type { Corner } from './corner';
 import type { RideAnswer } from './ride';
 import type { RollInput } from './setUp';
 
@@ -23,12 +24,13 @@ const LEVEL = 6;
 const AIR = { least: 0.17, most: 0.69 };
 
 /** What is to be said of springs, shocks and stops. */
-export function springChecks(input: RollInput, { ride }: RollResult, tape: Tape): Verdict[] {
+export function springChecks(input: RollInput, { ride, corner }: RollResult, tape: Tape): Verdict[] {
   if (!ride || !input.springs) return [];
   return [
     ...lengthChecks(input, ride, tape),
     ...shockChecks(input, ride, tape),
     ...stopChecks(input, ride, tape),
+    ...cornerChecks(input, corner, tape),
     ...standChecks(input, ride, tape),
     frequencyCheck(input.use, ride),
   ];
@@ -157,6 +159,27 @@ function stopChecks(
         },
   );
   return verdicts;
+}
+
+/** What the lean of the corner takes of the outside wheel's travel; a stop that is touched there makes the end hard at once. */
+function cornerChecks({ stop, rig, bump, cornerG }: RollInput, corner: Corner | null, tape: Tape): Verdict[] {
+  if (!corner) return [];
+  const rise = (rig.track / 2) * Math.tan((corner.rollDeg * Math.PI) / 180);
+  const room = Math.min(stop?.gap ?? bump, bump);
+  const touched = rise > room;
+  return [
+    {
+      id: 'cornerTravel',
+      state: touched ? 'look' : 'ok',
+      title: touched
+        ? `Leaning at ${cornerG} g it sits on its ${stop && stop.gap < bump ? 'bump stop' : 'last bit of travel'}.`
+        : `Leaning at ${cornerG} g takes ${sayLength(rise, tape)} of the ${sayLength(room, tape)} outside.`,
+      reason: touched
+        ? `The outside wheel rises ${sayLength(rise, tape)} and has ${sayLength(room, tape)}: this end goes hard at once in the middle of the corner, ${rig.end === 'rear' ? 'and the tail steps out' : 'and the front pushes'}.`
+        : 'What is left is for the bumps in it.',
+      remedies: touched ? [{ text: 'Stiffer against roll, a shorter stop, or more travel.' }] : [],
+    },
+  ];
 }
 
 function standChecks({ springs }: RollInput, ride: RideAnswer, tape: Tape): Verdict[] {

@@ -1,7 +1,7 @@
 'use client';
 import { Segmented } from 'antd';
 import { useState } from 'react';
-import type { BarResult, RollRow } from '@/core/roll/analyse';
+import type { BarResult, RollRow } from '@/core/roll/barResult';
 import { LINK_JOINTS } from '@/core/roll/linkJoints';
 import { STEELS } from '@/core/roll/steel';
 import { rollToCsv } from '@/core/sweepCsv';

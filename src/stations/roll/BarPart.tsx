@@ -6,11 +6,15 @@ import { putRoll } from '@/store/roll';
 import { CardHead } from '@/ui/Card';
 import { Verdicts } from '@/ui/Verdicts';
 import { BarChart } from './BarChart';
-import { ArmFields, DipFields, LinkFields, MiddleFields, StockFields } from './BarFields';
+import { ArmFields } from './ArmFields';
 import { BarResults } from './BarResults';
 import { BendTable } from './BendTable';
 import { Clocking } from './Clocking';
+import { DipFields } from './DipFields';
 import { FindBar } from './FindBar';
+import { LinkFields } from './LinkFields';
+import { MiddleFields } from './MiddleFields';
+import { StockFields } from './StockFields';
 import type { PartProps } from './part';
 import { Stow } from './Stow';
 

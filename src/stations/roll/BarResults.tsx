@@ -1,5 +1,5 @@
 'use client';
-import type { BarResult } from '@/core/roll/analyse';
+import type { BarResult } from '@/core/roll/barResult';
 import { armInUse } from '@/core/roll/barDesign';
 import type { Corner } from '@/core/roll/corner';
 import { massOf } from '@/core/roll/search';

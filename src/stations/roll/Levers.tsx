@@ -143,7 +143,7 @@ function OneLever({ id, name, lever, tape, value }: OneProps) {
           −
         </Button>
         <Slider
-          aria-label={name}
+          ariaLabelForHandle={name}
           min={-reach}
           max={reach}
           step={step}

@@ -6,7 +6,7 @@ import { useJob } from '@/store/jobStore';
 import { putRoll } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';
-import { StandFields } from './SpringFields';
+import { StandFields } from './StandFields';
 
 /** The shock: in the spring, as a coil-over, or on mounts of its own. */
 export function ShockFields() {

@@ -3,14 +3,16 @@ import { Button, Segmented } from 'antd';
 import { SPRING_KINDS, usualSprings, type SpringDesign } from '@/core/roll/springDesign';
 import { sayForce } from '@/core/units/force';
 import { sayLength } from '@/core/units/format';
-import { sayRate } from '@/core/units/rates';
+import { sayRate, sayRollRate } from '@/core/units/rates';
 import { useJob } from '@/store/jobStore';
 import { putRoll } from '@/store/roll';
 import { CardHead, Readout, Readouts } from '@/ui/Card';
 import { Verdicts } from '@/ui/Verdicts';
+import { AirFields } from './AirFields';
 import { AirHeights } from './AirHeights';
-import { AirFields, CoilFields, LeafFields } from './SpringFields';
+import { CoilFields } from './CoilFields';
 import { FindSpring } from './FindSpring';
+import { LeafFields } from './LeafFields';
 import { RideChart } from './RideChart';
 import type { PartProps } from './part';
 import { ShockFields, StopFields } from './ShockAndStop';
@@ -67,6 +69,14 @@ export function SpringsPart({ result, verdicts }: PartProps) {
               </Readout>
             )}
           </>
+        )}
+        {result && result.springs.length > 0 && (
+          <Readout name="Against roll, the pair" id="springsRollRate">
+            {sayRollRate(
+              result.springs.reduce((sum, s) => sum + s.rollRate, 0),
+              tape,
+            )}
+          </Readout>
         )}
         {!ride && answer && (
           <>

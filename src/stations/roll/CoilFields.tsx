@@ -1,0 +1,50 @@
+'use client';
+import type { Coil } from '@/core/roll/springDesign';
+import { rateUnit, readRate, showRate } from '@/core/units/rates';
+import { useJobPart } from '@/store/jobStore';
+import { putSprings } from '@/store/roll';
+import { LengthField } from '@/ui/LengthField';
+import { NumberField } from '@/ui/NumberField';
+import { StandFields } from './StandFields';
+
+export function CoilFields({ springs }: { springs: Coil }) {
+  const tape = useJobPart((j) => j.tape);
+  return (
+    <>
+      <div className="two-up">
+        <NumberField
+          field="roll/rate"
+          label="Rate"
+          showLabel
+          value={showRate(springs.rate, tape)}
+          least={1}
+          most={20_000}
+          unit={rateUnit(tape)}
+          decimals={tape === 'mm' ? 1 : 0}
+          onEnter={(shown) => putSprings({ rate: readRate(shown, tape) })}
+        />
+        <LengthField
+          field="roll/free"
+          label="Free length, unloaded"
+          showLabel
+          mm={springs.free}
+          least={30}
+          most={1500}
+          placeholder="not known"
+          onEnter={(free, typed) => putSprings({ free }, 'roll/free', typed)}
+        />
+        <LengthField
+          field="roll/solid"
+          label="Length with its coils closed"
+          showLabel
+          mm={springs.solid}
+          least={20}
+          most={1000}
+          placeholder="not known"
+          onEnter={(solid, typed) => putSprings({ solid }, 'roll/solid', typed)}
+        />
+      </div>
+      <StandFields name="roll/spring" stands={springs} onPut={putSprings} />
+    </>
+  );
+}

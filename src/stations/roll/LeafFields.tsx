@@ -1,0 +1,87 @@
+'use client';
+import { leafRate } from '@/core/roll/leaf';
+import type { Leaves } from '@/core/roll/springDesign';
+import { rateUnit, readRate, sayRate, showRate } from '@/core/units/rates';
+import { useJobPart } from '@/store/jobStore';
+import { putSprings } from '@/store/roll';
+import { LengthField } from '@/ui/LengthField';
+import { NumberField } from '@/ui/NumberField';
+
+const LEAF_LENGTHS: [
+  key: 'out' | 'front' | 'rear' | 'width' | 'thickness',
+  label: string,
+  least: number,
+  most: number,
+][] = [
+  ['front', 'Seat to front eye', 150, 1200],
+  ['rear', 'Seat to rear eye', 150, 1200],
+  ['width', 'Width of the leaves', 20, 150],
+  ['thickness', 'Thickness of a leaf', 2, 30],
+  ['out', 'Seat, from the centreline', 100, 900],
+];
+
+export function LeafFields({ springs }: { springs: Leaves }) {
+  const tape = useJobPart((j) => j.tape);
+  return (
+    <>
+      <div className="two-up">
+        {LEAF_LENGTHS.map(([key, label, least, most]) => (
+          <LengthField
+            key={key}
+            field={`roll/leaf/${key}`}
+            label={label}
+            showLabel
+            decimal={key === 'thickness'}
+            mm={springs[key]}
+            least={least}
+            most={most}
+            onEnter={(mm, typed) => putSprings({ [key]: mm }, `roll/leaf/${key}`, typed)}
+          />
+        ))}
+        <NumberField
+          field="roll/leaf/count"
+          label="Leaves in the pack"
+          showLabel
+          value={springs.count}
+          least={1}
+          most={20}
+          unit=""
+          decimals={0}
+          onEnter={(n) => putSprings({ count: Math.round(n), full: Math.min(springs.full, Math.round(n)) })}
+        />
+        <NumberField
+          field="roll/leaf/full"
+          label="of them full length"
+          showLabel
+          value={springs.full}
+          least={0}
+          most={springs.count}
+          unit=""
+          decimals={0}
+          onEnter={(n) => putSprings({ full: Math.round(n) })}
+        />
+        <NumberField
+          field="roll/leaf/measured"
+          label="Rate as weighed"
+          showLabel
+          value={springs.measured === null ? null : showRate(springs.measured, tape)}
+          least={1}
+          most={20_000}
+          unit={rateUnit(tape)}
+          decimals={tape === 'mm' ? 1 : 0}
+          placeholder="not weighed"
+          onEnter={(shown) => putSprings({ measured: readRate(shown, tape) })}
+        />
+      </div>
+      <p className="hint" data-readout="leafRate">
+        By its leaves it comes to {sayRate(leafRate(springs), tape)} at the seat. Friction makes a real pack
+        stiffer over small bumps: two weights on the bed and a tape tell its own rate.
+        {springs.measured !== null && (
+          <button type="button" className="quiet" onClick={() => putSprings({ measured: null })}>
+            go by the leaves
+          </button>
+        )}
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,84 @@
+'use client';
+import { Segmented, Select } from 'antd';
+import type { BarResult } from '@/core/roll/barResult';
+import { linkHeight, type BarDesign } from '@/core/roll/barDesign';
+import { BOLTS, LINK_JOINT_NAMES, LINK_JOINTS, type LinkEnd } from '@/core/roll/linkJoints';
+import { formatDegrees, sayLength } from '@/core/units/format';
+import { useJobPart } from '@/store/jobStore';
+import { putBar } from '@/store/roll';
+import { LengthField } from '@/ui/LengthField';
+import { BarLength, type BarProps } from './BarLength';
+
+/** The end links: how long, how they stand, what they are joined with, and what that comes to in travel. */
+export function LinkFields({ bar, made }: BarProps & { made: BarResult | null }) {
+  const tape = useJobPart((j) => j.tape);
+  const foot = (change: Partial<BarDesign['foot']>, field: string, typed: string) =>
+    putBar({ foot: { ...bar.foot, ...change } }, field, typed);
+  return (
+    <section className="section">
+      <h2>End links</h2>
+      <div className="two-up">
+        <BarLength bar={bar} of="link" label="Eye to eye, at ride height" least={30} most={600} />
+        <p className="hint">
+          {sayLength(linkHeight(bar), tape)} of it upright. Set it with the car on its wheels, arms about
+          level.
+        </p>
+        <LengthField
+          field="roll/foot/out"
+          label="Foot, from under its eye"
+          showLabel
+          mm={bar.foot.out}
+          least={-400}
+          most={400}
+          ways={['outboard', 'inboard']}
+          onEnter={(out, typed) => foot({ out }, 'roll/foot/out', typed)}
+        />
+        <LengthField
+          field="roll/foot/ahead"
+          label="Foot, from its eye"
+          showLabel
+          mm={bar.foot.ahead}
+          least={-400}
+          most={400}
+          ways={['ahead', 'behind']}
+          onEnter={(ahead, typed) => foot({ ahead }, 'roll/foot/ahead', typed)}
+        />
+      </div>
+      <div className="joints-of-link">
+        {(['bar', 'foot'] as const).map((end) => (
+          <LinkEndFields key={end} bar={bar} end={end} made={made} />
+        ))}
+      </div>
+    </section>
+  );
+}
+
+const END_NAMES = { bar: 'at the bar', foot: 'at its foot' };
+
+function LinkEndFields({ bar, end, made }: BarProps & { end: 'bar' | 'foot'; made: BarResult | null }) {
+  const put = (change: Partial<LinkEnd>) =>
+    putBar({ ends: { ...bar.ends, [end]: { ...bar.ends[end], ...change } } });
+  const cocked = made?.links?.cocked.find((c) => c.end === end);
+  return (
+    <div>
+      <h3>Joint {END_NAMES[end]}</h3>
+      <Select<LinkEnd['joint']>
+        aria-label={`Joint ${END_NAMES[end]}`}
+        value={bar.ends[end].joint}
+        options={LINK_JOINT_NAMES.map((value) => ({ value, label: LINK_JOINTS[value].name }))}
+        onChange={(joint) => put({ joint })}
+      />
+      <Segmented<LinkEnd['bolt']>
+        aria-label={`Bolt ${END_NAMES[end]}`}
+        options={BOLTS.map((value) => ({ value, label: `bolt ${value}` }))}
+        value={bar.ends[end].bolt}
+        onChange={(bolt) => put({ bolt })}
+      />
+      {cocked && (
+        <p className="hint" data-readout={`cocked-${end}`}>
+          Cocked {formatDegrees(cocked.most)} at most, {cocked.at}; takes {formatDegrees(cocked.allowed)}.
+        </p>
+      )}
+    </div>
+  );
+}
