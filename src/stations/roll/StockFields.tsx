@@ -7,6 +7,7 @@ import { formatDecimal, formatLength } from '@/core/units/format';
 import type { Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';
 import { putBar } from '@/store/roll';
+import { LengthField } from '@/ui/LengthField';
 import { barsAlikeIn, type BarProps } from './BarLength';
 
 const stockName = ({ od, wall }: { od: number; wall: number | null }, tape: Tape): string =>
@@ -39,6 +40,27 @@ export const StockFields = memo(
             value={bar.steel}
             options={STEEL_NAMES.map((value) => ({ value, label: STEELS[value].name }))}
             onChange={(steel) => putBar({ steel })}
+          />
+          <LengthField
+            field="roll/od"
+            label="Diameter"
+            showLabel
+            decimal
+            mm={bar.od}
+            least={6}
+            most={90}
+            onEnter={(od, typed) => putBar({ od }, 'roll/od', typed)}
+          />
+          <LengthField
+            field="roll/wall"
+            label="Wall"
+            showLabel
+            decimal
+            mm={bar.wall}
+            least={0.5}
+            most={bar.od / 2}
+            placeholder="solid"
+            onEnter={(wall, typed) => putBar({ wall: wall < bar.od / 2 ? wall : null }, 'roll/wall', typed)}
           />
           <Segmented<BarDesign['made']>
             aria-label="How it is made"
