@@ -130,7 +130,7 @@ test('cut: thread and ends give the tube; too little thread stops', async () => 
   expect(await hands.text('[data-readout=shorten]')).toContain('6 turns');
   const driver = hands.driver as unknown as { sendDevToolsCommand: (c: string, p: object) => Promise<void> };
   await driver.sendDevToolsCommand('Emulation.setEmulatedMedia', { media: 'print' });
-  expect(await hands.text('.cut-sheet')).toContain('Tube, 1 1/4 in');
+  expect(await hands.text('.paper-sheet')).toContain('Tube, 1 1/4 in');
   await driver.sendDevToolsCommand('Emulation.setEmulatedMedia', { media: '' });
 });
 

@@ -8,6 +8,7 @@ import { describeBar } from '@/core/locate/lateralBar';
 import { formatLength, sayLength } from '@/core/units/format';
 import { sayTurns } from '@/core/units/turns';
 import { Frac } from '@/ui/Frac';
+import '@/ui/sheet.css';
 
 /** The cut list on one sheet of plain paper. */
 export function CutSheet({ job, bar }: { job: Job; bar: BarResult }) {
@@ -29,7 +30,7 @@ export function CutSheet({ job, bar }: { job: Job; bar: BarResult }) {
     ['1 + 1', `Jam nuts, ${cut.thread}, right- and left-hand`, ''],
   ];
   return (
-    <section className="cut-sheet print-only" aria-label="Cut list">
+    <section className="paper-sheet print-only" aria-label="Cut list">
       <h1>Cut list: {memberName(workBar(job).id)}</h1>
       <p>
         {job.name} {job.car && `· ${job.car}`} · printed {dayjs().format('D MMMM YYYY')}
@@ -74,7 +75,7 @@ export function CutSheet({ job, bar }: { job: Job; bar: BarResult }) {
         </li>
         <li>Anti-seize on the threads; jam nuts with two wrenches once the axle is centred on the ground.</li>
       </ol>
-      <p className="cut-caution">
+      <p className="paper-caution">
         A bar that locates an axle is life-critical. Have its welds made or inspected by a qualified welder;
         the vehicle maker’s values and local inspection rules come before this sheet, which helps you judge
         and certifies nothing.

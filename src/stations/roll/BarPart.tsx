@@ -8,6 +8,7 @@ import { Verdicts } from '@/ui/Verdicts';
 import { BarChart } from './BarChart';
 import { ArmFields } from './ArmFields';
 import { BarResults } from './BarResults';
+import { BarSheet } from './BarSheet';
 import { BendTable } from './BendTable';
 import { Clocking } from './Clocking';
 import { DipFields } from './DipFields';
@@ -51,26 +52,32 @@ export function BarPart({ result, verdicts }: PartProps) {
   const made = result?.bar;
   return (
     <>
-      {head}
-      <Verdicts verdicts={verdicts} />
-      {made && <BarResults made={made} corner={result.corner} />}
-      {made && <BarChart made={made} />}
-      <StockFields bar={bar} />
-      <ArmFields bar={bar} />
-      <MiddleFields bar={bar} />
-      <DipFields bar={bar} />
-      <LinkFields bar={bar} made={made ?? null} />
-      <Stow bar={bar} without={result?.without ?? null} />
-      {bar.made === 'one-piece' && <BendTable bar={bar} />}
-      <Clocking measured={bar.measured} />
-      <FindBar bar={bar} rollRate={made?.rollRate ?? null} />
-      {bar.housing !== null && (
-        <p className="hint">
-          Order: the bar goes into its tube before the second arm goes on; the tube through the frame is
-          welded empty, trued, and only then takes the bar.
-        </p>
-      )}
-      <Button onClick={() => putRoll(() => ({ bar: null }))}>Run without a bar</Button>
+      <BarSheet job={job} bar={bar} />
+      <div className="no-print">
+        {head}
+        <Verdicts verdicts={verdicts} />
+        {made && <BarResults made={made} corner={result.corner} />}
+        {made && <BarChart made={made} />}
+        <StockFields bar={bar} />
+        <ArmFields bar={bar} />
+        <MiddleFields bar={bar} />
+        <DipFields bar={bar} />
+        <LinkFields bar={bar} made={made ?? null} />
+        <Stow bar={bar} without={result?.without ?? null} />
+        {bar.made === 'one-piece' && <BendTable bar={bar} />}
+        <Clocking measured={bar.measured} />
+        <FindBar bar={bar} rollRate={made?.rollRate ?? null} />
+        {bar.housing !== null && (
+          <p className="hint">
+            Order: the bar goes into its tube before the second arm goes on; the tube through the frame is
+            welded empty, trued, and only then takes the bar.
+          </p>
+        )}
+        <div className="starts">
+          <Button onClick={() => window.print()}>Print the bar sheet</Button>
+          <Button onClick={() => putRoll(() => ({ bar: null }))}>Run without a bar</Button>
+        </div>
+      </div>
     </>
   );
 }

@@ -1,6 +1,7 @@
 import type { BarDesign } from '@/core/roll/barDesign';
-import { bendSheet } from '@/core/roll/bending';
+import { bendSheet, type BendSheet } from '@/core/roll/bending';
 import { formatDegrees, sayLength } from '@/core/units/format';
+import type { Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';
 import { putBar } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
@@ -8,7 +9,8 @@ import { LengthField } from '@/ui/LengthField';
 /** What whoever bends the bar wants to know; from the left eye to the right one. */
 export function BendTable({ bar }: { bar: BarDesign }) {
   const tape = useJobPart((j) => j.tape);
-  const { bends, last, blank } = bendSheet(bar);
+  const sheet = bendSheet(bar);
+  const { bends, blank } = sheet;
   const crowded = bends.some((b) => b.straight < 0);
   return (
     <section className="section">
@@ -27,32 +29,7 @@ export function BendTable({ bar }: { bar: BarDesign }) {
           Eye to eye along the bar {sayLength(blank, tape)}; the eyes’ own stock comes on top.
         </p>
       </div>
-      <table className="school-table">
-        <thead>
-          <tr>
-            <th scope="col">bend</th>
-            <th scope="col">from the one before</th>
-            <th scope="col">angle</th>
-            <th scope="col">turned by</th>
-          </tr>
-        </thead>
-        <tbody>
-          {bends.map(({ leg, angle, turn }, i) => (
-            <tr key={i}>
-              <th scope="row">{i + 1}</th>
-              <td>{sayLength(leg, tape)}</td>
-              <td>{formatDegrees(angle)}</td>
-              <td>{i === 0 ? 'start' : formatDegrees(turn, 0)}</td>
-            </tr>
-          ))}
-          <tr>
-            <th scope="row">right eye</th>
-            <td>{sayLength(last, tape)}</td>
-            <td />
-            <td />
-          </tr>
-        </tbody>
-      </table>
+      <BendRows sheet={sheet} tape={tape} />
       {crowded && (
         <p className="field-problem" role="alert">
           Two bends run into each other at that radius: bend it tighter, or set them farther apart.
@@ -63,5 +40,37 @@ export function BendTable({ bar }: { bar: BarDesign }) {
         from the left eye. The stiffness is that of sharp corners; the bends make it a little stiffer.
       </p>
     </section>
+  );
+}
+
+/** Bend by bend, on screen and on paper. */
+export function BendRows({ sheet: { bends, last }, tape }: { sheet: BendSheet; tape: Tape }) {
+  return (
+    <table className="school-table">
+      <thead>
+        <tr>
+          <th scope="col">bend</th>
+          <th scope="col">from the one before</th>
+          <th scope="col">angle</th>
+          <th scope="col">turned by</th>
+        </tr>
+      </thead>
+      <tbody>
+        {bends.map(({ leg, angle, turn }, i) => (
+          <tr key={i}>
+            <th scope="row">{i + 1}</th>
+            <td>{sayLength(leg, tape)}</td>
+            <td>{formatDegrees(angle)}</td>
+            <td>{i === 0 ? 'start' : formatDegrees(turn, 0)}</td>
+          </tr>
+        ))}
+        <tr>
+          <th scope="row">right eye</th>
+          <td>{sayLength(last, tape)}</td>
+          <td />
+          <td />
+        </tr>
+      </tbody>
+    </table>
   );
 }

@@ -52,7 +52,7 @@ export function RollCard() {
         value={part}
         onChange={(next) => setWays({ roll: next })}
         options={PARTS}
-        className="roll-parts-of"
+        className="roll-parts-of no-print"
       />
       {problem && about?.id === job.id && (
         <p className="field-problem" role="alert">
