@@ -56,6 +56,7 @@ export function LengthField({
   }
 
   function sayWay(v: number): string {
+    if (decimal) return `${formatDecimal(v, tape)} ${tape === 'mm' ? 'mm' : 'in'}`;
     return ways ? `${sayLength(Math.abs(v), tape)} ${ways[v < 0 ? 1 : 0]}` : sayLength(v, tape);
   }
 

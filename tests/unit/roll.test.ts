@@ -135,6 +135,7 @@ describe('the bar', () => {
     expect(ids({ dips: [{ at: 330, depth: 60, width: 100 }] })).toContain('barBushings');
     expect(ids({ arm: 120, hole: 3 })).toContain('barArm');
     expect(ids({ bushings: 150 })).toContain('barOverhang');
+    expect(ids({ height: 90 })).toContain('barLow');
     expect(ids({ od: 34, arm: 120 })).toContain('barStress');
     for (const steel of STEEL_NAMES) {
       const full = asked(car(), 'bar').bar!.maxStress * asked(car(), 'bar').mostRoll;
@@ -383,6 +384,47 @@ describe('the springs', () => {
     expect(ids({ shock: usualShock })).not.toContain('frequency');
     const air = usualSprings(car().rig, 'air');
     expect(ids({ springs: { ...air, area: 2000 } as typeof air })).toContain('airPressure');
+  });
+
+  test('any springs that can be typed are answered in words', () => {
+    const mm = (min: number, max: number) => fc.integer({ min, max });
+    const stand = fc.record({ out: mm(50, 1000), ahead: mm(-1000, 1000), height: mm(30, 1600) });
+    const stands = { frame: stand, axle: stand };
+    const springs = fc.oneof(
+      fc.record({
+        kind: fc.constant('coil' as const),
+        ...stands,
+        rate: mm(1, 3000),
+        free: fc.option(mm(30, 1500)),
+        solid: fc.option(mm(20, 1000)),
+      }),
+      fc.record({
+        kind: fc.constant('leaf' as const),
+        ...{ out: mm(100, 900), front: mm(150, 1200), rear: mm(150, 1200), width: mm(20, 150) },
+        ...{ thickness: mm(2, 30), count: mm(1, 20), full: mm(0, 20), measured: fc.option(mm(1, 3000)) },
+      }),
+      fc.record({
+        kind: fc.constant('air' as const),
+        ...stands,
+        pressure: mm(1, 200).map((n) => n / 100),
+        area: mm(600, 200_000),
+        growth: mm(-500, 1000),
+        volume: mm(80_000, 5e7),
+      }),
+    );
+    const shock = fc.option(
+      fc.record({ closed: mm(50, 1500), open: mm(50, 1500), apart: fc.option(fc.record(stands)) }),
+    );
+    const stop = fc.option(fc.record({ gap: mm(0, 400), rate: mm(1, 3000), height: mm(5, 300) }));
+    fc.assert(
+      fc.property(springs, shock, stop, fc.constantFrom(...ROLL_PARTS), (made, shocks, stops, part) => {
+        const job = car({ springs: made, shock: shocks, stop: stops });
+        for (const v of found(job, part))
+          expect(`${v.title}${v.reason}`).not.toMatch(/NaN|Infinity|undefined/);
+        expect(readJob(writeJob(job)).roll).toEqual(job.roll);
+      }),
+      { numRuns: 300 },
+    );
   });
 
   test('air let up and down by its valve: another height, the same load, softer higher up', () => {

@@ -3,7 +3,7 @@ import type { Tape } from '@/core/units/tape';
 import type { Remedy, Verdict } from '@/core/verdict';
 import type { RollResult } from './analyse';
 import type { BarResult } from './barResult';
-import { armInUse, type BarDesign, type Dip } from './barDesign';
+import { armInUse, swayBarOf, type BarDesign, type Dip } from './barDesign';
 import { clockChecks, linkChecks, stowChecks } from './linkChecks';
 import type { Gap } from './room';
 import { CLEAR, ownBody } from './search';
@@ -15,6 +15,8 @@ const CLEAR_OWN = 3;
 /** A bushing needs this much straight bar on either side of its middle, mm. */
 const HALF_BUSHING = 20;
 const SHORTEST_ARM = 60;
+/** Lower than this a street car leaves parts on the road (common practice, no published source), mm. */
+const OFF_FLOOR = 110;
 /** What is to be said of a sway bar as it is meant. */
 export function barChecks(input: RollInput & { bar: BarDesign }, result: RollResult, tape: Tape): Verdict[] {
   const made = result.bar;
@@ -118,6 +120,15 @@ function madeChecks(bar: BarDesign, tape: Tape): Verdict[] {
       title: 'No arm is left at that hole.',
       reason: `${sayLength(Math.max(0, armInUse(bar)), tape)} from the middle to the link: a bar needs its levers.`,
       remedies: [{ text: 'Use a hole nearer to the end.' }],
+    });
+  const low = Math.min(...swayBarOf(bar).centreline.map((p) => p[2])) - bar.od / 2;
+  if (low < OFF_FLOOR)
+    verdicts.push({
+      id: 'barLow',
+      state: low <= 0 ? 'stop' : 'look',
+      title: low <= 0 ? 'The bar is in the floor.' : `The bar hangs ${sayLength(low, tape)} off the floor.`,
+      reason: 'At ride height; it comes lower over every bump and is the first thing a kerb finds.',
+      remedies: [{ text: 'Raise the middle, or hump it instead of dipping it.' }],
     });
   const onDip = bar.dips.some(
     ({ at, depth, width }) =>

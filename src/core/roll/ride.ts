@@ -18,6 +18,7 @@ const G = 9.80665;
 /** A hard bump asks for this many times what the wheel carries at rest (common practice, no published source). */
 const HARD_BUMP = 2;
 const STEPS = 24;
+const LEAST_RATIO = 0.05;
 
 /** One spring, shock and stop with both wheels lifted alike; mm, N, N/mm. */
 export type RideRow = {
@@ -80,7 +81,8 @@ export function rideOf(input: RideInput, moving: MovingRig): RideAnswer | null {
   const [up, at, down] = [span(small), span(0), span(-small)];
   if (!up || !at || !down) return null;
   const ratio = (down.length - up.length) / (2 * small);
-  if (!(Math.abs(ratio) > 0.02)) return null;
+  // A spring that lies flat, or stands upside down, carries nothing.
+  if (!(ratio > LEAST_RATIO)) return null;
   const carried = standing / ratio;
   const law = forceLaw(springs, at.length, carried);
   const stop = (lift: number) => (input.stop ? stopForce(input.stop, lift) : 0);
@@ -116,7 +118,7 @@ export function rideOf(input: RideInput, moving: MovingRig): RideAnswer | null {
     wheelRate,
     frequency: hertz(wheelRate),
     pushes,
-    standsHigh: pushes === null ? null : ((pushes - carried) * ratio) / wheelRate,
+    standsHigh: pushes === null || !(wheelRate > 0) ? null : ((pushes - carried) * ratio) / wheelRate,
     wanted: {
       free: springs.kind === 'coil' ? at.length + carried / springs.rate : null,
       pressure: springs.kind === 'air' ? carried / springs.area : null,

@@ -25,7 +25,19 @@ const AIR = { least: 0.17, most: 0.69 };
 
 /** What is to be said of springs, shocks and stops. */
 export function springChecks(input: RollInput, { ride, corner }: RollResult, tape: Tape): Verdict[] {
-  if (!ride || !input.springs) return [];
+  if (!input.springs) return [];
+  if (!ride)
+    return input.rig.masses
+      ? [
+          {
+            id: 'springFlat',
+            state: 'stop',
+            title: 'The spring carries nothing as it stands.',
+            reason: 'It lies flat or upside down: as the axle rises it does not get shorter.',
+            remedies: [{ text: 'Its frame end goes above its axle end, more upright than flat.' }],
+          },
+        ]
+      : [];
   return [
     ...lengthChecks(input, ride, tape),
     ...shockChecks(input, ride, tape),
