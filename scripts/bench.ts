@@ -2,7 +2,12 @@
  * Prints how fast the heavy parts of the core run on one core of this machine, and beside each layout the same work by a
  * Newton solve on a general matrix library (tests/support/independent.ts, on a coarser grid: it is slow).
  */
+import { rollInput } from '@/core/job/job';
+import { analyseRoll, ROLL_PARTS } from '@/core/roll/analyse';
 import { deflect } from '@/core/roll/frame';
+import { findBars } from '@/core/roll/search';
+import { geometryOf } from '@/core/roll/setUp';
+import { STOCK } from '@/core/roll/steel';
 import { trustOf } from '@/core/locate/trust';
 import { agreementOf } from '@/core/measure/agreement';
 import { demoJobs } from '@/store/demo';
@@ -84,17 +89,19 @@ function measureGrowth(rig: Rig): void {
   );
 }
 
+/** The least time of several runs, ms. */
+const best = (work: () => unknown, repeats = REPEATS): number =>
+  Math.min(
+    ...Array.from({ length: repeats }, () => {
+      const start = performance.now();
+      work();
+      return performance.now() - start;
+    }),
+  );
+
 /** What the builder waits for while measuring: the fit of all readings of a car, and how far its results can be trusted. */
 function measureMeasuring(): void {
   const [, car] = demoJobs();
-  const best = (work: () => unknown): number =>
-    Math.min(
-      ...Array.from({ length: REPEATS }, () => {
-        const start = performance.now();
-        work();
-        return performance.now() - start;
-      }),
-    );
   const fit = best(() => agreementOf(car!.readings, car!.record.method));
   console.log(
     `fit of ${Object.keys(car!.readings).length} read places with one wrong among them: ${fit.toFixed(0)} ms; trust in its results: ${best(() => trustOf(car!)).toFixed(0)} ms`,
@@ -113,12 +120,20 @@ function measureBar(): void {
     { node: 200, vertical: true as const },
   ];
   const section = { od: 22, wall: null, E: 205_000, G: 79_300 };
-  const runs = Array.from({ length: 30 }, () => {
-    const start = performance.now();
-    deflect(nodes, section, supports, [{ node: 0, force: [0, 0, 1] }]);
-    return performance.now() - start;
-  });
-  console.log(`sway bar of 200 beams: ${Math.min(...runs).toFixed(2)} ms`);
+  const once = () => deflect(nodes, section, supports, [{ node: 0, force: [0, 0, 1] }]);
+  console.log(`sway bar of 200 beams: ${best(once, 30).toFixed(2)} ms`);
+}
+
+/** What Roll waits for at every movement of a drag, by what is asked about; and the search of the stock sizes. */
+function measureRoll(): void {
+  const car = demoJobs().find((job) => job.roll.bar && job.rig.end === 'rear')!;
+  const input = rollInput(car, { left: 10, right: -10 });
+  const times = ROLL_PARTS.map(
+    (part) => `${part} ${best(() => analyseRoll(input, part), 200).toFixed(2)} ms`,
+  );
+  const wanted = { rollRate: analyseRoll(input, 'bar').bar!.rollRate, least: 150, most: 350 };
+  const search = best(() => findBars({ ...input, bar: car.roll.bar! }, wanted, geometryOf(car.rig)));
+  console.log(`roll: ${times.join(', ')}; search of ${STOCK.length} stock sizes: ${search.toFixed(0)} ms`);
 }
 
 const names: Partial<Record<LayoutId, string>> = { 'three-link-panhard': 'three-link' };
@@ -126,3 +141,4 @@ for (const id of LAYOUT_IDS) measure(names[id] ?? id, patternRig(id));
 measureGrowth(patternRig('three-link-panhard'));
 measureMeasuring();
 measureBar();
+measureRoll();
