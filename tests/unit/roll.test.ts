@@ -480,6 +480,9 @@ describe('the balance', () => {
     };
     expect(title(8)).toContain('tight');
     expect(title(120)).toContain('loose');
+    const limp = car({ springs: { ...usualSprings(car().rig, 'coil'), rate: 1 } as Coil, bar: null });
+    limp.rig.otherEnd!.rollRate = 1000;
+    expect(troubles(limp, 'balance')).toEqual(['cannotHold']);
     const unweighed = { ...car(), rig: { ...car().rig, masses: undefined } };
     expect(found(unweighed, 'balance')).toEqual([]);
   });

@@ -34,7 +34,21 @@ function leaning(frontShare: number, frontWeight: number): 'tight' | 'loose' | '
 export function balanceChecks(input: RollInput, result: RollResult, tape: Tape): Verdict[] {
   const weight = input.rig.masses?.frontFraction;
   const { balance, corner } = result;
-  if (!balance || weight === undefined) return [];
+  if (weight === undefined) return [];
+  if (!balance)
+    return input.springs && input.rig.otherEnd
+      ? [
+          {
+            id: 'cannotHold',
+            state: 'stop',
+            title: 'Springs and bars cannot hold this car upright.',
+            reason: 'The first lean tips it further than they push back.',
+            remedies: [
+              { text: 'Stiffer springs; or check the weight, the other end and the springs’ places.' },
+            ],
+          },
+        ]
+      : [];
   if (!corner)
     return [
       {

@@ -14,7 +14,12 @@ const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
 
 /** Where the load goes in a corner, what each change would do to it, and the schools. */
 export function BalancePart({ result, verdicts }: PartProps) {
-  const { tape, cornerG } = useJob();
+  const { tape, cornerG, rig, roll } = useJob();
+  const missing = [
+    ...(rig.masses ? [] : ['its weight (Locate, Forces)']),
+    ...(roll.springs ? [] : ['its springs']),
+    ...(rig.otherEnd ? [] : ['the other end, below']),
+  ];
   const balance = result?.balance;
   const corner = result?.corner;
   const tuning = result?.tuning;
@@ -37,11 +42,8 @@ export function BalancePart({ result, verdicts }: PartProps) {
           onEnter={(g) => edit((j) => ({ ...j, cornerG: g }))}
         />
         <p className="hint">A street tyre about 0.8, a soft one on a dry course 1.1 or more.</p>
-        {result && !balance && (
-          <p className="hint">
-            For the balance of the car, Pellik wants its weight (Locate, Forces), its springs, and the other
-            end below.
-          </p>
+        {missing.length > 0 && (
+          <p className="hint">For the balance of the car, Pellik wants {missing.join(', ')}.</p>
         )}
         {balance && corner && (
           <>
@@ -57,7 +59,8 @@ export function BalancePart({ result, verdicts }: PartProps) {
                   sayForce((corner.wheels[end].outside - corner.wheels[end].inside) / 2, tape),
                 ).join(' · ')}
               </Readout>
-              {ENDS.map((end) => (
+              {/* Once a wheel is off the ground the parts no longer grow with the corner. */}
+              {(corner.lifted ? [] : ENDS).map((end) => (
                 <Readout key={end} name={`of it ${end}: springs and bar · links · the axle`}>
                   {(['elastic', 'geometric', 'unsprung'] as const)
                     .map((part) => sayForce(balance.parts[end][part] * cornerG, tape).replace(/ \w+$/, ''))
