@@ -52,7 +52,6 @@ export function BarPart({ result, verdicts }: PartProps) {
   const made = result?.bar;
   return (
     <>
-      <BarSheet job={job} bar={bar} />
       <div className="no-print">
         {head}
         <Verdicts verdicts={verdicts} />
@@ -78,6 +77,7 @@ export function BarPart({ result, verdicts }: PartProps) {
           <Button onClick={() => putRoll(() => ({ bar: null }))}>Run without a bar</Button>
         </div>
       </div>
+      <BarSheet job={job} bar={bar} />
     </>
   );
 }
