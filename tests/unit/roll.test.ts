@@ -17,13 +17,20 @@ import {
 } from '@/core/roll/barDesign';
 import { bendSheet, type Bend } from '@/core/roll/bending';
 import { rollChecks } from '@/core/roll/checks';
-import { changed, LEVERS } from '@/core/roll/levers';
+import { changed, changedBy, LEVERS, type LeverId } from '@/core/roll/levers';
 import { LINK_JOINT_NAMES } from '@/core/roll/linkJoints';
 import { turned } from '@/core/roll/motion';
 import { springFor } from '@/core/roll/ride';
 import { findBars } from '@/core/roll/search';
 import { geometryOf, type RollInput } from '@/core/roll/setUp';
-import { SPRING_KINDS, usualShock, usualSprings, usualStop, type Coil } from '@/core/roll/springDesign';
+import {
+  rateOf,
+  SPRING_KINDS,
+  usualShock,
+  usualSprings,
+  usualStop,
+  type Coil,
+} from '@/core/roll/springDesign';
 import { STEEL_NAMES, STEELS, STOCK } from '@/core/roll/steel';
 import { distance, plus } from '@/core/vector';
 import { rideToCsv, rollToCsv } from '@/core/sweepCsv';
@@ -455,10 +462,47 @@ describe('the balance', () => {
       const thought = analyseRoll(input(car()), 'balance', { [id]: step }).tuning!.whatIf!;
       expect(thought.frontShare).toBeCloseTo(made.corner!.frontShare, 12);
       // One per cent through any of them is about one per cent.
-      if (forOne === null || Math.abs(forOne) > 2 * step) continue;
+      // (Links hang in whole holes.)
+      if (forOne === null || Math.abs(forOne) > 2 * Math.abs(step) || id === 'hole') continue;
       const one = analyseRoll(changed(input(car()), id, forOne)!, 'balance').corner!;
       expect(one.frontShare - corner!.frontShare).toBeCloseTo(-0.01, 2);
     }
+  });
+
+  test('whatever the rails are pushed to is a car that can be made and kept', () => {
+    const far = { panhard: 100, springs: 0.5, bar: 12, hole: 3, other: 0.5, grip: 0.6 };
+    const whats = fc.record(
+      Object.fromEntries(
+        Object.entries(far).map(([id, most]) => [id, fc.double({ min: -most, max: most, noNaN: true })]),
+      ) as Record<LeverId, fc.Arbitrary<number>>,
+      { requiredKeys: [] },
+    );
+    fc.assert(
+      fc.property(
+        whats,
+        fc.constantFrom(...SPRING_KINDS),
+        fc.integer({ min: 0, max: 3 }),
+        (what, kind, hole) => {
+          const job = car({
+            springs: usualSprings(car().rig, kind),
+            bar: { ...usualBar(car().rig), hole, od: 14 },
+          });
+          const { rig, springs, bar, cornerG } = changedBy(input(job), what);
+          const made = { ...job, cornerG, rig, roll: { ...job.roll, springs, bar } };
+          expect(readJob(writeJob(made)).roll).toEqual(made.roll);
+          const { whatIf } = analyseRoll(input(job), 'balance', what).tuning!;
+          if (whatIf) expect(whatIf.frontShare).toBeCloseTo(asked(made, 'balance').corner!.frontShare, 12);
+          if (what.springs && springs && kind !== 'coil')
+            expect(rateOf(springs) / rateOf(job.roll.springs!)).toBeCloseTo(1 + what.springs, 6);
+        },
+      ),
+      { numRuns: 60 },
+    );
+    // At the innermost hole there is only the way out.
+    const innermost = asked(withBar({ hole: 3, arm: 230 }), 'balance').tuning!.levers.find(
+      (l) => l.id === 'hole',
+    )!;
+    expect([innermost.step, innermost.share > 0]).toEqual([-1, true]);
   });
 
   test('up to the lift of an inside wheel all grows alike; past it that end takes no more and the share moves', () => {

@@ -30,8 +30,11 @@ const STEPS: Record<LeverId, number> = {
   grip: 0.1,
 };
 const NOTHING = 1e-6;
+/** A bar is no wire, mm; and what a corner may be asked to be, g. */
+const THINNEST = 6;
+const GRIP = { least: 0.1, most: 3 };
 
-/** A car with one thing changed; null where it has no such thing. */
+/** A car with one thing changed, as far as it can be; null where it has no such thing, or no more holes that way. */
 export function changed(input: RollInput, id: LeverId, by: number): RollInput | null {
   const { bar, springs, rig } = input;
   switch (id) {
@@ -42,9 +45,12 @@ export function changed(input: RollInput, id: LeverId, by: number): RollInput | 
     case 'springs':
       return springs && { ...input, springs: stiffened(springs, 1 + by) };
     case 'bar':
-      return bar && { ...input, bar: { ...bar, od: bar.od + by } };
-    case 'hole':
-      return bar && { ...input, bar: { ...bar, hole: bar.hole + by } };
+      return bar && { ...input, bar: { ...bar, od: Math.max(THINNEST, bar.od + by) } };
+    case 'hole': {
+      if (!bar) return null;
+      const hole = Math.min(bar.holes - 1, Math.max(0, bar.hole + Math.round(by)));
+      return hole === bar.hole ? null : { ...input, bar: { ...bar, hole } };
+    }
     case 'other': {
       const { otherEnd } = rig;
       return otherEnd
@@ -52,7 +58,7 @@ export function changed(input: RollInput, id: LeverId, by: number): RollInput | 
         : null;
     }
     case 'grip':
-      return { ...input, cornerG: input.cornerG + by };
+      return { ...input, cornerG: Math.min(GRIP.most, Math.max(GRIP.least, input.cornerG + by)) };
   }
 }
 
@@ -69,7 +75,8 @@ export function leversOf(input: RollInput, geometry: Geometry, now: SetUp): Leve
     return then ? { share: then.frontShare - corner.frontShare, roll: then.rollDeg - corner.rollDeg } : null;
   };
   return LEVERS.flatMap((id): Lever[] => {
-    const step = STEPS[id];
+    // At the innermost hole there is only the way out.
+    const step = changed(input, id, STEPS[id]) ? STEPS[id] : -STEPS[id];
     const made = effect(changed(input, id, step));
     if (!made) return [];
     const perStep = Math.abs(made.share) > NOTHING ? -0.01 / made.share : null;

@@ -111,7 +111,12 @@ export function stiffened(design: SpringDesign, times: number): SpringDesign {
       return { ...design, rate: design.rate * times };
     case 'leaf':
       return { ...design, measured: rateOf(design) * times };
-    case 'air':
-      return { ...design, volume: design.volume / times };
+    case 'air': {
+      // Only what comes from squeezing the air goes with its volume; the rest is the bag's own growth.
+      const rate = rateOf(design);
+      const grown = design.pressure * design.growth;
+      const squeezed = times * rate - grown;
+      return squeezed > 0 ? { ...design, volume: (design.volume * (rate - grown)) / squeezed } : design;
+    }
   }
 }

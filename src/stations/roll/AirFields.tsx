@@ -64,7 +64,7 @@ const AIR: {
     show: showGrowth,
     read: readGrowth,
     mm: [-20, 60, 2],
-    inch: [-20, 60, 1],
+    inch: [-20, 35, 1],
   },
 ];
 

@@ -10,6 +10,9 @@ import { useJobPart } from '@/store/jobStore';
 import { putRoll } from '@/store/roll';
 import { NumberField } from '@/ui/NumberField';
 
+/** Nobody winds a longer one for a car, mm. */
+const LONGEST = 1500;
+
 /** The coil that makes this end bounce as often as is wanted, and stands at ride height. */
 export function FindSpring({ springs, ride }: { springs: Coil; ride: RideAnswer }) {
   const tape = useJobPart((j) => j.tape);
@@ -30,7 +33,10 @@ export function FindSpring({ springs, ride }: { springs: Coil; ride: RideAnswer 
           decimals={2}
           onEnter={setHertz}
         />
-        <Button onClick={() => putRoll(() => ({ springs: { ...springs, rate, free } }))}>
+        <Button
+          disabled={!(free > 0 && free < LONGEST)}
+          onClick={() => putRoll(() => ({ springs: { ...springs, rate, free } }))}
+        >
           Take {sayRate(rate, tape)}
         </Button>
       </div>
