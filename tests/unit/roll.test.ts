@@ -541,6 +541,30 @@ describe('the balance', () => {
     expect(troubles(withBar({ od: 12 }), 'bar')).not.toContain('barWrong');
   });
 
+  test('whether a bar is wanted at all, how stiff, and that such a bar makes the car even', () => {
+    const title = (rate: number) => {
+      const job = car({ springs: { ...usualSprings(car().rig, 'coil'), rate } as Coil, bar: null });
+      return found(job, 'bar').find((v) => v.id === 'barNeeded')!.title;
+    };
+    expect(title(8)).toMatch(/A bar behind of about \d+ lb·ft\/° would make it even/);
+    expect(title(200)).toBe('A bar behind would make it worse.');
+    const bare = car({ springs: { ...usualSprings(car().rig, 'coil'), rate: 8 } as Coil });
+    const { even, bar } = asked(bare, 'bar');
+    const { candidates } = findBars(
+      { ...input(bare), bar: { ...bare.roll.bar!, dips: [{ at: 0, depth: 200, width: 240 }] } },
+      { rollRate: bar!.rollRate + even!, least: 100, most: 500 },
+      geometryOf(bare.rig),
+    );
+    for (const { design } of candidates) {
+      const fitted = { ...bare, roll: { ...bare.roll, bar: design } };
+      expect(asked(fitted, 'bar').even! / bar!.rollRate).toBeCloseTo(0, 3);
+      expect(found(fitted, 'balance').find((v) => v.id === 'balance')!.title).toBe(
+        'Neither tight nor loose.',
+      );
+    }
+    expect(candidates.length).toBeGreaterThan(0);
+  });
+
   test('links that bind hold the car against roll by themselves, and that is said', () => {
     const bound = withLayout(car(), 'ladder-bars-panhard');
     const job = { ...bound, rig: { ...bound.rig, masses: MASSES, otherEnd: car().rig.otherEnd } };

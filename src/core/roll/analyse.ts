@@ -2,6 +2,7 @@ import { standardCases } from '@/core/statics/standardCases';
 import type { Balance } from './balance';
 import { barResult, type BarResult } from './barResult';
 import { liftsAt, type Corner } from './corner';
+import { evenBy } from './even';
 import { preloadFor, type Launch } from './launch';
 import { changedBy, leversOf, type Lever, type WhatIf } from './levers';
 import { rideOf, type RideAnswer } from './ride';
@@ -33,6 +34,8 @@ export type RollResult = {
   lifts: { front: number; rear: number } | null;
   /** with the sway bar off; null where there is none, or it is off */
   without: Leaning | null;
+  /** how much more of it at this end makes the car even, N·mm for a degree; negative: so much less */
+  even: number | null;
   /** against roll, N·mm for a degree: what springs and bar give, and what members that are too many for the axle's motions give by their bind */
   stiffness: { sprung: number; bind: number };
   /** the farthest the axle can roll against the car, degrees */
@@ -71,6 +74,7 @@ export function analyseRoll(input: RollInput, part: RollPart, whatIf: WhatIf = {
     corner: car?.corner ?? null,
     lifts: car && liftsAt(car.front, car.rear, car.balance),
     without: bar?.hooked ? lean(setUpIfAny({ ...input, bar: null }, geometry)) : null,
+    even: evenHere(input, car),
     stiffness: { sprung: end.sprungRate, bind: end.rollStiffness * (Math.PI / 180) - end.sprungRate },
     mostRoll: farthestRoll(input),
     ride:
@@ -96,6 +100,11 @@ function tuningOf(input: RollInput, geometry: Geometry, setUp: SetUp, whatIf: Wh
         ? preloadFor(torque, rate, bar.eyes + 2 * bar.foot.out)
         : null,
   };
+}
+
+function evenHere({ rig }: RollInput, car: SetUp['car']): number | null {
+  const by = car && rig.masses ? evenBy(car, rig.end, rig.masses.frontFraction) : null;
+  return by === null ? null : by * (Math.PI / 180);
 }
 
 const lean = (setUp: SetUp | null): Leaning | null => {

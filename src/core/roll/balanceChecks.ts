@@ -5,6 +5,7 @@ import { sayRollRate } from '@/core/units/rates';
 import type { Tape } from '@/core/units/tape';
 import type { Verdict } from '@/core/verdict';
 import type { RollResult } from './analyse';
+import { NEUTRAL } from './even';
 import type { RollInput } from './setUp';
 
 /** Lean at 1 g that each use is mostly run with, degrees (common practice, no published source). */
@@ -15,8 +16,6 @@ const ROLL: Record<Use, [least: number, most: number]> = {
   offroad: [2, 9],
   tow: [1.5, 6],
 };
-/** The front carries about this much more of the transfer than of the weight on a car that is neither tight nor loose (common practice). */
-const NEUTRAL = 0.05;
 const BAND = 0.03;
 /** Of what the driven tyres carry: more than this between them, and one spins first. */
 const UNEVEN = 0.06;
@@ -135,6 +134,40 @@ export function barChoice(
         { text: 'Run without it', roll: { bar: null } },
         { text: 'If it leans too much then: stiffer springs, or a bar in front.' },
       ],
+    },
+  ];
+}
+
+/** Without a bar: whether this end asks for one, and how stiff it would have to be. */
+export function barNeeded({ rig, use, bar }: RollInput, { corner, even }: RollResult, tape: Tape): Verdict[] {
+  const weight = rig.masses?.frontFraction;
+  if (bar || !corner || weight === undefined) return [];
+  const way = leaning(corner.frontShare, weight);
+  // A bar here helps where the other end does too little: a pushing car wants one behind, a loose one in front.
+  const helps = way === (rig.end === 'rear' ? 'tight' : 'loose') && even !== null && even > 0;
+  const here = rig.end === 'rear' ? 'behind' : 'in front';
+  const reason = `It leans ${corner.rollDeg.toFixed(1)}° at ${corner.g} g and the front takes ${say(corner.frontShare)} of the load transfer.`;
+  if (use === 'drag' && rig.end === 'rear')
+    return [
+      {
+        id: 'barNeeded',
+        state: 'look',
+        title: 'A strip car is given a stiff bar behind.',
+        reason: 'Not for corners: to carry the driveshaft’s torque, so that both rear tyres push alike.',
+        remedies: [{ text: 'Balance tells what stands between the tyres at a launch.' }],
+      },
+    ];
+  return [
+    {
+      id: 'barNeeded',
+      state: helps ? 'look' : 'ok',
+      title: helps
+        ? `A bar ${here} of about ${sayRollRate(even, tape)} would make it even.`
+        : way === 'even'
+          ? 'It needs no bar at this end.'
+          : `A bar ${here} would make it worse.`,
+      reason: `${reason} ${helps ? `It is ${way} as it stands.` : way === 'even' ? 'That is neither tight nor loose.' : `It is ${way} already.`}`,
+      remedies: helps ? [{ text: 'Fit one below, and look through the stock sizes for it.' }] : [],
     },
   ];
 }

@@ -1,7 +1,7 @@
 import type { Tape } from '@/core/units/tape';
 import type { Verdict } from '@/core/verdict';
 import type { RollPart, RollResult } from './analyse';
-import { balanceChecks, barChoice } from './balanceChecks';
+import { balanceChecks, barChoice, barNeeded } from './balanceChecks';
 import { barChecks } from './barChecks';
 import type { RollInput } from './setUp';
 import { springChecks } from './springChecks';
@@ -13,7 +13,9 @@ export function rollChecks(input: RollInput, part: RollPart, result: RollResult,
     case 'springs':
       return springChecks(input, result, tape);
     case 'bar':
-      return bar ? [...barChoice(input, result), ...barChecks({ ...input, bar }, result, tape)] : [];
+      return bar
+        ? [...barChoice(input, result), ...barChecks({ ...input, bar }, result, tape)]
+        : barNeeded(input, result, tape);
     case 'balance':
       return balanceChecks(input, result, tape);
   }

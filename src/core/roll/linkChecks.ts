@@ -104,9 +104,7 @@ export function stowChecks(
       remedies: [{ text: 'Put the stow pin nearer to the path of the eye.' }],
     });
   else {
-    const hit = made.stowed.gaps.find(
-      (gap) => gap.distance < CLEAR && !ownBody(input, gap) && gap.thing !== 'driveshaft',
-    );
+    const hit = made.stowed.gaps.find((gap) => gap.distance < CLEAR && !ownBody(input, gap));
     verdicts.push(
       hit
         ? {

@@ -20,48 +20,66 @@ export type LinkAnswer = {
   lost: string[];
 };
 
-/** The two links over the travel: their joints, and how square they stand to their arms. */
+/** How a link stands in a pose: degrees between arm and link, and by which its joints are cocked. */
+type Standing = { at: string; between: number; bar: number; foot: number };
+
+/** The two links over the travel, ride height first: their joints, and how square they stand to their arms. */
 export function linksOver(rig: Rig, design: BarDesign, turning: Turning, places: Place[]): LinkAnswer {
-  const cocked: Cocked[] = (['bar', 'foot'] as const).map((end) => ({
-    end,
-    allowed: LINK_JOINTS[design.ends[end].joint].swing,
-    atRide: 0,
-    most: 0,
-    at: 'at ride height',
-  }));
-  const square = { least: 90, at: 'at ride height' };
-  const lost: string[] = [];
-  places.forEach(({ at, pose }, i) => {
-    const feet = feetIn(turning, pose, rig.tireRadius);
-    const turns = turnsTo(turning, feet);
-    const [left, right] = [turns.left, turns.right];
-    if (left === null || right === null) {
-      lost.push(at);
-      return;
-    }
-    const line = lineAt(turning, { left, right });
-    const other =
-      design.mountedOn === 'chassis' ? carry(pose, rig.tireRadius) : seenFromAxle(pose, rig.tireRadius);
-    SIDES.forEach((side, k) => {
-      const eye = k === 0 ? line[0]! : line.at(-1)!;
-      const along = unit(minus(feet[side], eye));
-      const arm = unit(minus(eye, turning.circles[side].centre));
-      const between = Math.acos(Math.min(1, Math.abs(dot(along, arm)))) * DEGREES;
-      if (between < square.least) Object.assign(square, { least: between, at });
-      const foot = turning.bar.links[side];
-      const bolts = {
-        bar: turned(boltOf(design.ends.bar), turning.axis, [0, 0, 0], k === 0 ? left : right),
-        foot: minus(other(plus(foot, boltOf(design.ends.foot))), other(foot)),
-      };
-      for (const c of cocked) {
-        const lean = Math.asin(Math.min(1, Math.abs(dot(along, bolts[c.end])))) * DEGREES;
-        if (i === 0) c.atRide = Math.max(c.atRide, lean);
-        if (lean > c.most) Object.assign(c, { most: lean, at });
-      }
-    });
+  const stood = places.map((place) => ({ at: place.at, links: linksIn(rig, design, turning, place) }));
+  const all = stood.flatMap(({ links }) => links ?? []);
+  const atRide = stood[0]?.links ?? [];
+  const worst = (of: (s: Standing) => number): Standing | undefined =>
+    all.reduce<Standing | undefined>((a, b) => (a && of(a) >= of(b) ? a : b), undefined);
+  const cocked = (['bar', 'foot'] as const).map((end): Cocked => {
+    const most = worst((s) => s[end]);
+    return {
+      end,
+      allowed: LINK_JOINTS[design.ends[end].joint].swing,
+      atRide: Math.max(0, ...atRide.map((s) => s[end])),
+      most: most?.[end] ?? 0,
+      at: most?.at ?? 'at ride height',
+    };
   });
-  return { cocked, square, lost };
+  const least = worst((s) => -s.between);
+  return {
+    cocked,
+    square: { least: least?.between ?? 90, at: least?.at ?? 'at ride height' },
+    lost: stood.filter(({ links }) => links === null).map(({ at }) => at),
+  };
 }
+
+/** Both links in a pose; null where one of them cannot follow. */
+function linksIn(
+  { tireRadius }: Rig,
+  { mountedOn, ends }: BarDesign,
+  turning: Turning,
+  { at, pose }: Place,
+): Standing[] | null {
+  const feet = feetIn(turning, pose, tireRadius);
+  const { left, right } = turnsTo(turning, feet);
+  if (left === null || right === null) return null;
+  const turns = { left, right };
+  const line = lineAt(turning, turns);
+  const eyes = { left: line[0]!, right: line.at(-1)! };
+  const other = mountedOn === 'chassis' ? carry(pose, tireRadius) : seenFromAxle(pose, tireRadius);
+  return SIDES.map((side) => {
+    const along = unit(minus(feet[side], eyes[side]));
+    const arm = unit(minus(eyes[side], turning.circles[side].centre));
+    // A bolt goes with the arm at the bar, and with the other body at the foot.
+    const atBar = turned(boltOf(ends.bar), turning.axis, [0, 0, 0], turns[side]);
+    const foot = turning.bar.links[side];
+    const atFoot = minus(other(plus(foot, boltOf(ends.foot))), other(foot));
+    return {
+      at,
+      between: Math.acos(Math.min(1, Math.abs(dot(along, arm)))) * DEGREES,
+      bar: outOfPlane(along, atBar),
+      foot: outOfPlane(along, atFoot),
+    };
+  });
+}
+
+const outOfPlane = (along: Point, bolt: Point): number =>
+  Math.asin(Math.min(1, Math.abs(dot(along, bolt)))) * DEGREES;
 
 const boltOf = ({ bolt }: LinkEnd): Point => (bolt === 'across' ? [0, 1, 0] : [1, 0, 0]);
 

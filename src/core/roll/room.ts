@@ -2,6 +2,7 @@ import { trimmed, toObstacle } from '@/core/clearance/clearance';
 import { segmentToSegment } from '@/core/clearance/distance';
 import { pathAt } from '@/core/clearance/path';
 import { carry, seenFromAxle } from '@/core/kinematics/attitude';
+import type { Pose } from '@/core/kinematics/pose';
 import { memberName } from '@/core/layouts/names';
 import { linksOf } from '@/core/rig/members';
 import type { Point, Rig } from '@/core/rig/schema';
@@ -35,12 +36,11 @@ const BRACKET = 70;
 /** The least distance of a bar and its links from each thing, over the places of the travel; the nearest first. */
 export function barRoom(input: RoomInput, turning: Turning, places: Place[]): Gap[] {
   const least = new Map<string, Gap>();
-  const found = (part: Gap['part'], thing: string, distance: number, at: string) => {
-    const key = `${part}|${thing}`;
+  for (const gap of places.flatMap((place) => gapsIn(input, turning, place))) {
+    const key = `${gap.part}|${gap.thing}`;
     const before = least.get(key);
-    if (!before || distance < before.distance) least.set(key, { part, thing, distance, at });
-  };
-  for (const place of places) gapsIn(input, turning, place, found);
+    if (!before || gap.distance < before.distance) least.set(key, gap);
+  }
   return [...least.values()].sort((a, b) => a.distance - b.distance);
 }
 
@@ -60,70 +60,71 @@ export function shaftRoom(rig: Rig, turning: Turning, places: Place[]): number |
   }, Infinity);
 }
 
-type Found = (part: Gap['part'], thing: string, distance: number, at: string) => void;
+/** The bar or a link in a pose, in the axes of the body that carries the bar; how thick it is from its middle. */
+type Part = { part: Gap['part']; path: Point[]; thick: number };
 
-function gapsIn(
-  { rig, struts, tireWidth, housing, stowed }: RoomInput,
-  turning: Turning,
-  { at, pose }: Place,
-  found: Found,
-) {
-  const { bar } = turning;
-  const feet = stowed ?? feetIn(turning, pose, rig.tireRadius);
-  const turns = stowed ? turnsToward(turning, feet) : turnsTo(turning, feet);
-  if (turns.left === null || turns.right === null) return;
-  const onAxle = bar.mountedOn === 'axle';
+/** All distances in one pose; none where the links cannot follow. */
+function gapsIn(input: RoomInput, turning: Turning, { at, pose }: Place): Gap[] {
+  const { rig, tireWidth, stowed } = input;
+  const onAxle = turning.bar.mountedOn === 'axle';
   const [toChassis, toAxle] = [carry(pose, rig.tireRadius), seenFromAxle(pose, rig.tireRadius)];
-  const line = lineAt(turning, { left: turns.left, right: turns.right });
-  const own = {
-    bar: line,
-    links: [
-      [line[0]!, feet.left],
-      [line.at(-1)!, feet.right],
-    ] as [Point, Point][],
-  };
-  // Both in the axes of either body, so that each thing is looked at where it stands still.
-  const chassis = (path: Point[]) => (onAxle ? path.map(toChassis) : path);
-  const axle = (path: Point[]) => (onAxle ? path : path.map(toAxle));
-  const thick = (housing ?? bar.od) / 2;
+  // In the axes of either body, so that each thing is looked at where it stands still.
+  const inChassis = (path: Point[]) => (onAxle ? path.map(toChassis) : path);
+  const inAxle = (path: Point[]) => (onAxle ? path : path.map(toAxle));
+  const rounds = roundsIn(input, toChassis);
+  return partsIn(input, turning, pose).flatMap(({ part, path, thick }): Gap[] => {
+    const gap = (thing: string, distance: number): Gap => ({ part, thing, distance: distance - thick, at });
+    const seen = { chassis: inChassis(path), axle: inAxle(path) };
+    return [
+      ...(rig.obstacles ?? []).map((o) => {
+        // A link is bolted to the other body at its foot: that end is meant to be near.
+        const bolted = part === 'end link' && !stowed && (o.on === 'axle') !== onAxle;
+        return gap(o.id, toObstacle(bolted ? trimmed(seen[o.on], 'end', BRACKET) : seen[o.on], o));
+      }),
+      ...rounds.map(({ name, line, radius }) => gap(name, between(seen.chassis, line) - radius)),
+      ...[1, -1].map((side) =>
+        gap(
+          side > 0 ? 'left tyre' : 'right tyre',
+          toTyre(seen.axle, { y: (side * rig.track) / 2, width: tireWidth, radius: rig.tireRadius }),
+        ),
+      ),
+    ];
+  });
+}
 
-  for (const o of rig.obstacles ?? []) {
-    const view = o.on === 'axle' ? axle : chassis;
-    found('bar', o.id, toObstacle(view(own.bar), o) - thick, at);
-    // A link is bolted to the other body at its foot: that end is meant to be near.
-    for (const link of own.links) {
-      const onOther = (o.on === 'axle') !== onAxle && !stowed;
-      found(
-        'end link',
-        o.id,
-        toObstacle(view(onOther ? trimmed(link, 'end', BRACKET) : link), o) - LINK_OD / 2,
-        at,
-      );
-    }
-  }
-  const inChassis = chassis(own.bar);
-  const shaft = rig.driveshaft && [rig.driveshaft.transmission, toChassis(rig.driveshaft.pinion)];
-  if (shaft) found('bar', 'driveshaft', between(inChassis, shaft) - thick - SHAFT_RADIUS, at);
-  for (const member of linksOf(rig)) {
-    if (member.od === undefined) continue;
-    const path = pathAt(member, toChassis(member.axle));
-    const name = memberName(member.id);
-    found('bar', name, between(inChassis, path) - thick - member.od / 2, at);
-    for (const link of own.links)
-      found('end link', name, between(chassis(link), path) - LINK_OD / 2 - member.od / 2, at);
-  }
-  for (const { name, frame, axle: end, radius } of struts) {
-    const path = [frame, toChassis(end)];
-    found('bar', name, between(inChassis, path) - thick - radius, at);
-    for (const link of own.links)
-      found('end link', name, between(chassis(link), path) - LINK_OD / 2 - radius, at);
-  }
-  for (const side of [1, -1]) {
-    const tyre = { y: (side * rig.track) / 2, width: tireWidth, radius: rig.tireRadius };
-    const name = side > 0 ? 'left tyre' : 'right tyre';
-    found('bar', name, toTyre(axle(own.bar), tyre) - thick, at);
-    for (const link of own.links) found('end link', name, toTyre(axle(link), tyre) - LINK_OD / 2, at);
-  }
+function partsIn({ rig, housing, stowed }: RoomInput, turning: Turning, pose: Pose): Part[] {
+  const feet = stowed ?? feetIn(turning, pose, rig.tireRadius);
+  const { left, right } = stowed ? turnsToward(turning, feet) : turnsTo(turning, feet);
+  if (left === null || right === null) return [];
+  const line = lineAt(turning, { left, right });
+  const link = (path: Point[]): Part => ({ part: 'end link', path, thick: LINK_OD / 2 });
+  return [
+    { part: 'bar', path: line, thick: (housing ?? turning.bar.od) / 2 },
+    link([line[0]!, feet.left]),
+    link([line.at(-1)!, feet.right]),
+  ];
+}
+
+/** What is round and long and stands between the two bodies, in chassis axes: driveshaft, bars, springs and shocks. */
+function roundsIn({ rig, struts }: RoomInput, toChassis: (p: Point) => Point) {
+  const { driveshaft } = rig;
+  return [
+    ...(driveshaft
+      ? [
+          {
+            name: 'driveshaft',
+            line: [driveshaft.transmission, toChassis(driveshaft.pinion)],
+            radius: SHAFT_RADIUS,
+          },
+        ]
+      : []),
+    ...linksOf(rig).flatMap((m) =>
+      m.od === undefined
+        ? []
+        : [{ name: memberName(m.id), line: pathAt(m, toChassis(m.axle)), radius: m.od / 2 }],
+    ),
+    ...struts.map(({ name, frame, axle, radius }) => ({ name, line: [frame, toChassis(axle)], radius })),
+  ];
 }
 
 /** Coils, bags and shocks are reckoned as thick as this, mm. */

@@ -33,6 +33,7 @@ export function BarPart({ result, verdicts }: PartProps) {
     return (
       <>
         {head}
+        <Verdicts verdicts={verdicts} />
         <section className="section">
           <h2>No sway bar</h2>
           <p>
@@ -65,7 +66,7 @@ export function BarPart({ result, verdicts }: PartProps) {
         <Stow bar={bar} without={result?.without ?? null} />
         {bar.made === 'one-piece' && <BendTable bar={bar} />}
         <Clocking measured={bar.measured} />
-        <FindBar bar={bar} rollRate={made?.rollRate ?? null} />
+        <FindBar bar={bar} rollRate={made?.rollRate ?? null} even={result?.even ?? null} />
         {bar.housing !== null && (
           <p className="hint">
             Order: the bar goes into its tube before the second arm goes on; the tube through the frame is

@@ -6,7 +6,7 @@ import type { BarDesign } from '@/core/roll/barDesign';
 import type { Candidate, Found } from '@/core/roll/search';
 import { massUnit, toMass } from '@/core/units/force';
 import { formatDecimal, formatLength, sayLength } from '@/core/units/format';
-import { readRollRate, rollRateUnit, showRollRate } from '@/core/units/rates';
+import { readRollRate, rollRateUnit, sayRollRate, showRollRate } from '@/core/units/rates';
 import { useJob } from '@/store/jobStore';
 import { putBar } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
@@ -15,13 +15,21 @@ import { searchBars } from '@/workers/analysis';
 
 type Search = { of: Job; found: Found } | 'going' | null;
 
+type Props = {
+  bar: BarDesign;
+  rollRate: number | null;
+  /** how much more of it would make the car even */
+  even: number | null;
+};
+
 /** Looks through the stock sizes for bars of a wanted stiffness that clear, and last. */
-export function FindBar({ bar, rollRate }: { bar: BarDesign; rollRate: number | null }) {
+export function FindBar({ bar, rollRate, even }: Props) {
   const job = useJob();
   const [wanted, setWanted] = useState<number | null>(null);
   const [arms, setArms] = useState({ least: 150, most: 350 });
   const [search, setSearch] = useState<Search>(null);
   const aim = wanted ?? rollRate;
+  const evenRate = rollRate !== null && even !== null && rollRate + even > 0 ? rollRate + even : null;
   const { tape } = job;
   async function look() {
     if (aim === null) return;
@@ -44,6 +52,11 @@ export function FindBar({ bar, rollRate }: { bar: BarDesign; rollRate: number | 
           decimals={0}
           onEnter={(shown) => setWanted(readRollRate(shown, tape))}
         />
+        {evenRate !== null && (
+          <Button onClick={() => setWanted(evenRate)}>
+            As an even car wants: {sayRollRate(evenRate, tape)}
+          </Button>
+        )}
         {(['least', 'most'] as const).map((key) => (
           <LengthField
             key={key}
