@@ -101,6 +101,28 @@ test('the search offers stock bars; one is taken; the chart is kept as figures a
   expect([png.readUInt32BE(16), png.readUInt32BE(20)]).toEqual([1200, 540]);
 });
 
+test('the bend sheet follows the bar; a curve and a map of Locate are kept with their figures', async () => {
+  const blank = await hands.text('[data-readout=blank]');
+  await hands.type('roll/arm', '9');
+  await hands.until(async () => (await hands.text('[data-readout=blank]')) !== blank);
+  await hands.undo();
+  await hands.station(4, 'Panhard bar');
+  await hands.press('Keep the figures as CSV');
+  const curve = readFileSync(await hands.downloaded('axle-sideways.csv'), 'utf8')
+    .trim()
+    .split('\n');
+  expect(curve[0]).toMatch(/^lift_mm,axle_left_mm,roll_centre_height_mm/);
+  await hands.press('as a map');
+  await hands.find('[data-readout=probe]');
+  await hands.press('Keep the figures as CSV');
+  const map = readFileSync(await hands.downloaded('axle-sideways-map.csv'), 'utf8')
+    .trim()
+    .split('\n');
+  expect(map).toHaveLength(1 + 25 * 25);
+  await hands.press('as a curve');
+  await hands.station(5, 'Roll');
+});
+
 test('rails are tried before they are made; a school sets the car up and undo takes it back', async () => {
   await hands.part('Balance');
   await hands.until(async () => (await count('[data-lever=springs]')) === 1);

@@ -85,7 +85,16 @@ function Results({ found, stale }: { found: Found; stale: boolean }) {
   const { candidates, outOfReach, overworked, inTheWay } = found;
   return (
     <>
-      {candidates.length === 0 && <p data-readout="noBar">No stock size does it with such arms.</p>}
+      {candidates.length === 0 && (
+        <p data-readout="noBar">
+          No stock size does it with such arms.{' '}
+          {overworked > inTheWay
+            ? 'Most would be worked too hard: allow longer arms, or ask for less.'
+            : inTheWay > 0
+              ? 'They hit something: move the bar or dip it first.'
+              : 'Allow longer or shorter ones.'}
+        </p>
+      )}
       {candidates.length > 0 && (
         <table className="candidates">
           <thead>

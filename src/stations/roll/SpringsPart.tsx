@@ -59,7 +59,7 @@ export function SpringsPart({ result, verdicts }: PartProps) {
             <Readout name="At the tyre, each" id="wheelRate">
               {sayRate(ride.wheelRate, tape)}
             </Readout>
-            <Readout name="Spring moves, for an inch of both wheels">{ride.ratio.toFixed(2)}</Readout>
+            <Readout name="Spring moves, for one of both wheels">{ride.ratio.toFixed(2)}</Readout>
             <Readout name="Carries at rest, each tyre" id="standing">
               {sayForce(ride.standing, tape)}
             </Readout>
@@ -81,7 +81,7 @@ export function SpringsPart({ result, verdicts }: PartProps) {
         {!ride && answer && (
           <>
             <Readout name="At the tyre, each">{sayRate(answer.wheelRate, tape)}</Readout>
-            <Readout name="Spring moves, for an inch of both wheels">{answer.motionRatio.toFixed(2)}</Readout>
+            <Readout name="Spring moves, for one of both wheels">{answer.motionRatio.toFixed(2)}</Readout>
           </>
         )}
       </Readouts>
