@@ -1,5 +1,6 @@
 'use client';
 import type { MouseEvent } from 'react';
+import { useJobPart } from '@/store/jobStore';
 import './curve.css';
 import { pngOf, svgText } from './picture';
 import { saveBlob, saveText } from './saveText';
@@ -7,6 +8,8 @@ import { saveBlob, saveText } from './saveText';
 type Props = {
   /** of the files, without their ending */
   name: string;
+  /** what the chart shows, in words */
+  title: string;
   /** what the chart is drawn from */
   csv: () => string;
 };
@@ -18,7 +21,9 @@ const withDrawing = (keep: (svg: SVGSVGElement) => void) => (e: MouseEvent) => {
 };
 
 /** Takes a chart along: its figures, or a picture of it. Stands inside the chart's own figure. */
-export function Keep({ name, csv }: Props) {
+export function Keep({ name, title, csv }: Props) {
+  const car = useJobPart((j) => j.name);
+  const head = `${title} · ${car}`;
   return (
     <div className="keep no-print">
       Keep it as
@@ -34,7 +39,7 @@ export function Keep({ name, csv }: Props) {
         type="button"
         className="quiet"
         aria-label="Keep the chart as SVG"
-        onClick={withDrawing((svg) => saveText(`${name}.svg`, svgText(svg), 'image/svg+xml'))}
+        onClick={withDrawing((svg) => saveText(`${name}.svg`, svgText(svg, head), 'image/svg+xml'))}
       >
         SVG
       </button>
@@ -42,7 +47,7 @@ export function Keep({ name, csv }: Props) {
         type="button"
         className="quiet"
         aria-label="Keep the chart as PNG"
-        onClick={withDrawing((svg) => void pngOf(svg).then((png) => saveBlob(`${name}.png`, png)))}
+        onClick={withDrawing((svg) => void pngOf(svg, head).then((png) => saveBlob(`${name}.png`, png)))}
       >
         PNG
       </button>

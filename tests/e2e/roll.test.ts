@@ -94,11 +94,11 @@ test('the search offers stock bars; one is taken; the chart is kept as figures a
   await hands.press('Keep the chart as SVG');
   const svg = readFileSync(await hands.downloaded('sway-bar.svg'), 'utf8');
   expect(svg).toMatch(/^<svg[^>]* width="400"/);
-  expect(svg).toContain('stroke:');
+  expect(svg).toContain('Sway bar over roll: pull · Marigold, rear axle</text>');
   await hands.press('Keep the chart as PNG');
   const png = readFileSync(await hands.downloaded('sway-bar.png'));
   expect(png.subarray(1, 4).toString()).toBe('PNG');
-  expect([png.readUInt32BE(16), png.readUInt32BE(20)]).toEqual([1200, 540]);
+  expect([png.readUInt32BE(16), png.readUInt32BE(20)]).toEqual([1200, 618]);
 });
 
 test('the bend sheet follows the bar; a curve and a map of Locate are kept with their figures', async () => {

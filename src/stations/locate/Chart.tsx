@@ -24,6 +24,7 @@ export function Chart({ focus, offered }: { focus: Focus; offered: CurveName[] }
       {result && (
         <Keep
           name={`${CURVES[which].name.toLowerCase().replaceAll(' ', '-')}${asMap ? '-map' : ''}`}
+          title={`${CURVES[which].name} over ${asMap ? 'heave and roll' : 'the travel'}`}
           csv={() => figuresOf(which, result.curve, asMap)}
         />
       )}

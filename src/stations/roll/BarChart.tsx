@@ -61,7 +61,11 @@ export function BarChart({ made }: { made: BarResult }) {
       >
         {note}
       </SweepChart>
-      <Keep name="sway-bar" csv={() => rollToCsv(made.rows)} />
+      <Keep
+        name="sway-bar"
+        title={`Sway bar over roll: ${name.toLowerCase()}`}
+        csv={() => rollToCsv(made.rows)}
+      />
     </figure>
   );
 }

@@ -85,7 +85,11 @@ export function RideChart({ ride }: { ride: RideAnswer }) {
       >
         {note}
       </SweepChart>
-      <Keep name="springs" csv={() => rideToCsv(ride.rows)} />
+      <Keep
+        name="springs"
+        title={`Springs over the travel: ${name.toLowerCase()}`}
+        csv={() => rideToCsv(ride.rows)}
+      />
     </figure>
   );
 }
