@@ -201,6 +201,75 @@ export const TERMS = {
       </>
     ),
   },
+  againstRoll: {
+    lines: [
+      'How hard this pushes back, for each degree that the body leans.',
+      'Springs and bar of an end add up; so do both ends.',
+    ],
+    drawing: (
+      <>
+        {behind}
+        <path className="frame" d="M38 40 L104 26" />
+        <path d="M44 40 l5 -3 l-8 4 l10 2 l-8 4 l6 4 M98 28 l-5 4 l10 4 l-9 5 l9 5 l-5 5" />
+        <path className="mark" d="M112 18 A40 40 0 0 1 116 34 l-5 -4 m5 4 l3 -6" />
+      </>
+    ),
+  },
+  goesOver: {
+    lines: [
+      'In a corner load goes from the inside tyre to the outside one.',
+      'The end that shifts more of it lets go first.',
+    ],
+    drawing: (
+      <>
+        {behind}
+        <path className="soft dash" d="M19 72 V58" />
+        <path className="mark" d="M19 30 V22 l-3 4 m3 -4 l3 4 M121 8 V28 l-4 -5 m4 5 l4 -5" />
+        <path className="mark dash" d="M28 18 Q70 2 112 14" />
+      </>
+    ),
+  },
+  leverage: {
+    lines: [
+      'How far the spring moves while the wheels move by one.',
+      'What it does at the tyre goes with the square of that.',
+    ],
+    drawing: (
+      <>
+        <circle className="frame" cx="14" cy="50" r="4" />
+        <path className="axle" d="M18 50 H106" />
+        <circle className="axle" cx="112" cy="50" r="12" />
+        <path d="M70 12 v6 l8 4 l-16 6 l16 6 l-16 6 l8 4 v6" />
+        <path className="mark" d="M84 50 V36 m-3 4 l3 -4 l3 4 M130 50 V22 m-3 4 l3 -4 l3 4" />
+      </>
+    ),
+  },
+  bounces: {
+    lines: ['How often this end goes up and down by itself in a second.', 'About one is soft, two is hard.'],
+    drawing: (
+      <>
+        <path className="soft" d="M6 40 H134" />
+        <path className="mark" d="M8 40 Q20 8 32 40 T56 40 T80 40 T104 40 T128 40" />
+      </>
+    ),
+  },
+  twist: {
+    lines: [
+      'What of the bar’s give is twist of its middle, and what bending.',
+      'Much bending: long overhang, weak arms, or a deep dip.',
+    ],
+    drawing: (
+      <>
+        <path className="frame" d="M22 62 L34 30 H106 L118 62" />
+        <circle className="frame" cx="46" cy="30" r="4" />
+        <circle className="frame" cx="94" cy="30" r="4" />
+        <path
+          className="mark"
+          d="M62 22 A10 12 0 0 1 62 40 l5 -1 m-5 1 l1 -5 M80 40 A10 12 0 0 1 80 22 l-5 1 m5 -1 l-1 5"
+        />
+      </>
+    ),
+  },
 } as const satisfies Record<string, Explained>;
 
 export type TermName = keyof typeof TERMS;

@@ -51,7 +51,7 @@ export function BalancePart({ result, verdicts }: PartProps) {
               <Readout name={`Leans, at ${cornerG} g`} id="rollAngle">
                 {corner.rollDeg.toFixed(1)}°
               </Readout>
-              <Readout name="Front’s share of what goes over" id="frontShare">
+              <Readout name="Front’s share of what goes over" id="frontShare" term="goesOver">
                 {percent(corner.frontShare)}
               </Readout>
               <Readout name="Goes over, front · rear" id="transfers">

@@ -21,7 +21,7 @@ export function BarResults({ made, corner }: { made: BarResult; corner: Corner |
   return (
     <section className="section">
       <Readouts>
-        <Readout name="Against roll" id="barRollRate">
+        <Readout name="Against roll" id="barRollRate" term="againstRoll">
           {sayRollRate(made.rollRate, tape)}
         </Readout>
         {corner && (
@@ -46,7 +46,7 @@ export function BarResults({ made, corner }: { made: BarResult; corner: Corner |
         <Readout name="Worked, for a degree of roll" id="barStress">
           {made.maxStress.toFixed(0)} N/mm²
         </Readout>
-        <Readout name="Twist of the middle · bending" id="barShare">
+        <Readout name="Twist of the middle · bending" id="barShare" term="twist">
           {Math.round(100 * made.torsionShare)} % · {Math.round(100 * (1 - made.torsionShare))} %
         </Readout>
         <Readout name="Weight of the bar">

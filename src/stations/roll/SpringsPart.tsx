@@ -53,13 +53,15 @@ export function SpringsPart({ result, verdicts }: PartProps) {
       <Readouts>
         {ride && (
           <>
-            <Readout name="Bounces, a second" id="frequency">
+            <Readout name="Bounces, a second" id="frequency" term="bounces">
               {ride.frequency.toFixed(2)}
             </Readout>
             <Readout name="At the tyre, each" id="wheelRate">
               {sayRate(ride.wheelRate, tape)}
             </Readout>
-            <Readout name="Spring moves, for one of both wheels">{ride.ratio.toFixed(2)}</Readout>
+            <Readout name="Spring moves, for one of both wheels" term="leverage">
+              {ride.ratio.toFixed(2)}
+            </Readout>
             <Readout name="Carries at rest, each tyre" id="standing">
               {sayForce(ride.standing, tape)}
             </Readout>
@@ -71,7 +73,7 @@ export function SpringsPart({ result, verdicts }: PartProps) {
           </>
         )}
         {result && result.springs.length > 0 && (
-          <Readout name="Against roll, the pair" id="springsRollRate">
+          <Readout name="Against roll, the pair" id="springsRollRate" term="againstRoll">
             {sayRollRate(
               result.springs.reduce((sum, s) => sum + s.rollRate, 0),
               tape,
