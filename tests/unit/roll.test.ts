@@ -579,6 +579,10 @@ describe('the balance', () => {
     expect(of('soft').oneWheel).toBeLessThan(of('now').oneWheel);
     expect(of('none').frontShare).toBeGreaterThan(of('now').frontShare);
     expect(of('strip').launch!).toBeLessThan(0.5 * of('none').launch!);
+    // Where the front is what is built, behind alone is no choice.
+    const front = withLayout(car(), 'front-four-link');
+    const frontCar = { ...front, rig: { ...front.rig, masses: MASSES, otherEnd: car().rig.otherEnd } };
+    expect(asked(frontCar, 'balance').tuning!.schools.map((s) => s.id)).toEqual(['now', 'soft', 'none']);
     // The other end's bar comes off with it.
     const barred = asked(car({ otherBar: 300_000 }), 'balance').tuning!.schools.find(
       (s) => s.id === 'strip',

@@ -98,8 +98,17 @@ function partsIn({ rig, housing, stowed }: RoomInput, turning: Turning, pose: Po
   if (left === null || right === null) return [];
   const line = lineAt(turning, { left, right });
   const link = (path: Point[]): Part => ({ part: 'end link', path, thick: LINK_OD / 2 });
+  const { od, plates } = turning.bar;
+  // A flat arm is reckoned as thick as it is high, whichever way it is turned.
+  const arm = (path: Point[]): Part => ({
+    part: 'bar',
+    path,
+    thick: (plates ? Math.max(plates.left.height, plates.left.thickness) : od) / 2,
+  });
   return [
-    { part: 'bar', path: line, thick: (housing ?? turning.bar.od) / 2 },
+    { part: 'bar', path: line.slice(1, -1), thick: (housing ?? od) / 2 },
+    arm(line.slice(0, 2)),
+    arm(line.slice(-2)),
     link([line[0]!, feet.left]),
     link([line.at(-1)!, feet.right]),
   ];

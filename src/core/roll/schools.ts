@@ -48,7 +48,8 @@ export function schoolsOf(input: RollInput, geometry: Geometry, now: SetUp, torq
     { id: 'now', change: null, numbers: numbers(input, now) },
     as('soft', softened(input, geometry, now), SOFTER),
     as('none', { bar: null }),
-    as('strip', withoutOtherBar(input)),
+    // Behind alone: where that is the end that is built.
+    ...(input.rig.end === 'rear' ? [as('strip', withoutOtherBar(input))] : []),
   ];
 }
 

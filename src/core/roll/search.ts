@@ -33,7 +33,8 @@ export const CLEAR = 12.7;
 
 /**
  * Of every stock size the arm that gives the wanted stiffness: longer arms are softer, so halving finds it. The middle
- * stays where it is; where that does not go, the eyes do, and the middle moves. Kept are those that are worked within what their steel lasts at the farthest roll, and clear everything over the travel.
+ * stays where it is; where that does not go, the eyes do, and the middle moves. Kept are those that are worked within what
+ * their steel lasts at the farthest roll, and clear everything over the travel.
  */
 export function findBars(
   input: RollInput & { bar: BarDesign },
