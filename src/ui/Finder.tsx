@@ -53,6 +53,7 @@ const ROLL: [name: string, part: RollPart, field?: string][] = [
   ['End link, eye to eye', 'bar', 'field-roll/link'],
   ['Find a sway bar of stock size', 'bar', 'field-find/rate'],
   ['Balance: lean, load transfer, tight or loose, schools', 'balance'],
+  ['After the first laps: it pushed, the tail came out', 'balance'],
   ['How hard it corners, g', 'balance', 'field-roll/cornerG'],
   ['Stiffness of the other end', 'balance', 'field-other/rollRate'],
 ];

@@ -131,6 +131,16 @@ test('rails are tried before they are made; a school sets the car up and undo ta
   await hands.press('Springs: more');
   const thought = await hands.text('[data-readout=whatIf]');
   expect(await share()).toBe(before);
+  await hands.press('Forget it');
+  await hands.until(async () => (await count('[data-readout=whatIf]')) === 0);
+  // What the driver felt, cured by the easiest lever.
+  await hands.part('tail came out');
+  await hands.click(await hands.find('[data-cure=panhard] button'));
+  await hands.until(async () => (await hands.text('[data-readout=whatIf]')).includes('tighter'));
+  await hands.press('Forget it');
+  await hands.press('Springs: more');
+  await hands.press('Springs: more');
+  await hands.until(async () => (await hands.text('[data-readout=whatIf]')) === thought);
   await hands.press('Make it so');
   await hands.until(async () => (await share()) !== before);
   expect(thought).toContain(`${(await share()).toFixed(1)} %`);

@@ -17,7 +17,7 @@ import {
 } from '@/core/roll/barDesign';
 import { bendSheet, type Bend } from '@/core/roll/bending';
 import { rollChecks } from '@/core/roll/checks';
-import { changed, changedBy, LEVERS, type LeverId } from '@/core/roll/levers';
+import { changed, changedBy, curesFor, LEVERS, type LeverId } from '@/core/roll/levers';
 import { LINK_JOINT_NAMES } from '@/core/roll/linkJoints';
 import { turned } from '@/core/roll/motion';
 import { springFor } from '@/core/roll/ride';
@@ -467,6 +467,23 @@ describe('the balance', () => {
       const one = analyseRoll(changed(input(car()), id, forOne)!, 'balance').corner!;
       expect(one.frontShare - corner!.frontShare).toBeCloseTo(-0.01, 2);
     }
+  });
+
+  test('after the laps: every cure that is offered goes the right way by about what was asked, the easiest first', () => {
+    const { tuning, corner } = asked(car(), 'balance');
+    const { levers } = tuning!;
+    expect(curesFor(levers, 0.02).map((c) => c.id)).toEqual(['hole', 'panhard', 'bar', 'springs', 'other']);
+    for (const looser of [0.01, 0.02, -0.02])
+      for (const { id, by } of curesFor(levers, looser)) {
+        const then = analyseRoll(changed(input(car()), id, by)!, 'balance').corner!;
+        const made = corner!.frontShare - then.frontShare;
+        // Whole holes and large steps are coarse.
+        expect(made / looser).toBeGreaterThan(0.4);
+        expect(made / looser).toBeLessThan(2.5);
+      }
+    expect(curesFor(levers, 5)).toEqual([]);
+    // In the last hole there is no way out.
+    expect(curesFor(levers, -0.02).map((c) => c.id)).not.toContain('hole');
   });
 
   test('whatever the rails are pushed to is a car that can be made and kept', () => {

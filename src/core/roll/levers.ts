@@ -12,6 +12,8 @@ export type WhatIf = Partial<Record<LeverId, number>>;
 export type Lever = {
   id: LeverId;
   step: number;
+  /** how far it can go, down and up */
+  reach: [least: number, most: number];
   /** change of the front's share of the load transfer, 0 to 1 */
   share: number;
   /** degrees of lean */
@@ -28,6 +30,14 @@ const STEPS: Record<LeverId, number> = {
   hole: 1,
   other: 0.1,
   grip: 0.1,
+};
+/** How far each may be turned either way before it is another car. */
+const REACH: Record<Exclude<LeverId, 'hole'>, number> = {
+  panhard: 4 * 25.4,
+  springs: 0.5,
+  bar: 25.4 / 2,
+  other: 0.5,
+  grip: 0.6,
 };
 const NOTHING = 1e-6;
 /** A bar is no wire, mm; and what a corner may be asked to be, g. */
@@ -80,6 +90,34 @@ export function leversOf(input: RollInput, geometry: Geometry, now: SetUp): Leve
     const made = effect(changed(input, id, step));
     if (!made) return [];
     const perStep = Math.abs(made.share) > NOTHING ? -0.01 / made.share : null;
-    return [{ id, step, ...made, forOne: perStep === null ? null : perStep * step }];
+    return [
+      {
+        id,
+        step,
+        reach: reachOf(input, id),
+        ...made,
+        forOne: perStep === null ? null : perStep * step,
+      },
+    ];
+  });
+}
+
+function reachOf({ bar }: RollInput, id: LeverId): Lever['reach'] {
+  if (id === 'hole') return bar ? [-bar.hole, bar.holes - 1 - bar.hole] : [0, 0];
+  return [-REACH[id], REACH[id]];
+}
+
+/** The easiest first: a bolt, a bracket's holes, then parts to buy. */
+const EASE: LeverId[] = ['hole', 'panhard', 'bar', 'springs', 'other'];
+
+/** What each lever by itself would have to do to make the car so much looser (negative: tighter), as a share; about, from its step. Those that do not reach are left out. */
+export function curesFor(levers: Lever[], looserBy: number): { id: LeverId; by: number }[] {
+  return EASE.flatMap((id) => {
+    const lever = levers.find((l) => l.id === id);
+    if (!lever || lever.forOne === null) return [];
+    const exact = (lever.forOne * looserBy) / 0.01;
+    const by = id === 'hole' ? Math.round(exact) : exact;
+    const [least, most] = lever.reach;
+    return by !== 0 && by >= least && by <= most ? [{ id, by }] : [];
   });
 }

@@ -4,6 +4,7 @@ import { sayForce } from '@/core/units/force';
 import { CardHead, Readout, Readouts } from '@/ui/Card';
 import { NumberField } from '@/ui/NumberField';
 import { Verdicts } from '@/ui/Verdicts';
+import { AfterLaps } from './AfterLaps';
 import { Levers } from './Levers';
 import { OtherEnd } from './OtherEnd';
 import type { PartProps } from './part';
@@ -90,6 +91,7 @@ export function BalancePart({ result, verdicts }: PartProps) {
           </>
         )}
       </section>
+      {tuning && corner && <AfterLaps tuning={tuning} />}
       {tuning && corner && <Levers tuning={tuning} without={result.without} corner={corner} />}
       {tuning && corner && <RollSchools schools={tuning.schools} />}
       <OtherEnd />

@@ -4,60 +4,19 @@ import { rollInput } from '@/core/job/job';
 import type { Leaning, Tuning } from '@/core/roll/analyse';
 import type { Corner } from '@/core/roll/corner';
 import { changedBy, type Lever, type LeverId, type WhatIf } from '@/core/roll/levers';
-import { sayLength } from '@/core/units/format';
-import { division, type Tape } from '@/core/units/tape';
+import { division, MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { edit, useJob } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
 import { forget, think, useWhatIf } from '@/store/roll';
+import { leverName, sayLever } from './leverWords';
 
 const percent = (share: number) => `${(100 * Math.abs(share)).toFixed(1)} %`;
-
-const INCH = 25.4;
-
-/** How far a rail goes either way. */
-const REACH: Record<LeverId, number> = {
-  panhard: 4 * INCH,
-  springs: 0.5,
-  bar: INCH / 2,
-  hole: 3,
-  other: 0.5,
-  grip: 0.6,
-};
-
-const NAMES: Record<Exclude<LeverId, 'other'>, string> = {
-  panhard: 'Bar across the car, both ends',
-  springs: 'Springs',
-  bar: 'Sway bar, thickness',
-  hole: 'Links',
-  grip: 'Grip of the tyres',
-};
-
-/** An amount of a lever in words. */
-function say(id: LeverId, by: number, tape: Tape): string {
-  const size = Math.abs(by);
-  const more = by > 0;
-  switch (id) {
-    case 'panhard':
-      return `${sayLength(size, tape)} ${more ? 'up' : 'down'}`;
-    case 'springs':
-    case 'other':
-      return `${Math.round(100 * size)} % ${more ? 'stiffer' : 'softer'}`;
-    case 'bar':
-      return `${sayLength(size, tape === 'mm' ? 'mm' : 'in32')} ${more ? 'thicker' : 'thinner'}`;
-    case 'hole': {
-      const holes = Number(size.toFixed(1));
-      return `${holes} ${holes === 1 ? 'hole' : 'holes'} ${more ? 'inward' : 'outward'}`;
-    }
-    case 'grip':
-      return `${size.toFixed(2)} g ${more ? 'more' : 'less'}`;
-  }
-}
 
 const stepOf = (id: LeverId, tape: Tape): number =>
   ({
     panhard: division(tape) * (tape === 'mm' ? 5 : 4),
     springs: 0.05,
-    bar: tape === 'mm' ? 1 : INCH / 16,
+    bar: tape === 'mm' ? 1 : MM_PER_INCH / 16,
     hole: 1,
     other: 0.05,
     grip: 0.05,
@@ -100,7 +59,7 @@ export function Levers({ tuning, without, corner }: Props) {
             key={lever.id}
             id={lever.id}
             lever={lever}
-            name={nameOf(lever.id, job.rig.end)}
+            name={leverName(lever.id, job.rig.end)}
             tape={job.tape}
             value={what[lever.id] ?? 0}
           />
@@ -123,19 +82,16 @@ const turn = (roll: number): string => `${Math.abs(roll).toFixed(2)}° ${roll > 
 
 type OneProps = { id: LeverId; name: string; lever: Lever; tape: Tape; value: number };
 
-const nameOf = (id: LeverId, end: 'front' | 'rear'): string =>
-  id === 'other' ? `${end === 'rear' ? 'Front' : 'Rear'} end, against roll` : NAMES[id];
-
 function OneLever({ id, name, lever, tape, value }: OneProps) {
   const step = stepOf(id, tape);
-  const reach = REACH[id];
-  const set = (v: number) => think({ [id]: Math.min(reach, Math.max(-reach, v)) });
+  const [least, most] = lever.reach;
+  const set = (v: number) => think({ [id]: Math.min(most, Math.max(least, v)) });
   return (
     <li className="lever" data-lever={id}>
       <div className="line">
         <b>{name}</b>
         <span data-effect={id}>
-          {say(id, lever.step, tape)} = {effect(lever.share)}
+          {sayLever(id, lever.step, tape)} = {effect(lever.share)}
         </span>
       </div>
       <div className="lever-rail">
@@ -144,8 +100,8 @@ function OneLever({ id, name, lever, tape, value }: OneProps) {
         </Button>
         <Slider
           ariaLabelForHandle={name}
-          min={-reach}
-          max={reach}
+          min={least}
+          max={most}
           step={step}
           value={value}
           tooltip={{ open: false }}
@@ -154,13 +110,14 @@ function OneLever({ id, name, lever, tape, value }: OneProps) {
         <Button aria-label={`${name}: more`} onClick={() => set(value + step)}>
           +
         </Button>
-        <output>{value === 0 ? 'as it is' : say(id, value, tape)}</output>
+        <output>{value === 0 ? 'as it is' : sayLever(id, value, tape)}</output>
       </div>
       <p className="hint">
         {turn(lever.roll)} a step.{' '}
         {lever.forOne !== null &&
-          Math.abs(lever.forOne) <= reach &&
-          `One per cent looser is about ${say(id, lever.forOne, tape)}.`}
+          lever.forOne >= least &&
+          lever.forOne <= most &&
+          `One per cent looser is about ${sayLever(id, lever.forOne, tape)}.`}
       </p>
     </li>
   );
