@@ -50,7 +50,7 @@ export function AfterLaps({ tuning }: { tuning: Tuning }) {
               {leverName(id, rig.end)}: <b>{sayLever(id, by, tape)}</b>
             </span>
             <Button
-              aria-label={`Try ${leverName(id, rig.end)}, ${sayLever(id, by, tape)}`}
+              aria-label={`Try it: ${leverName(id, rig.end)}, ${sayLever(id, by, tape)}`}
               onClick={() => {
                 forget();
                 think({ [id]: by });

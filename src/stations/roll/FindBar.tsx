@@ -137,7 +137,7 @@ function Row({ candidate: { design, stress, mass, nearest } }: { candidate: Cand
       <td>{nearest ? `${nearest.thing}, ${sayLength(nearest.distance, tape)}` : ''}</td>
       <td>
         <Button
-          aria-label={`Take ${size} ${design.wall === null ? 'solid' : 'tube'}`}
+          aria-label={`Take it: ${size} ${design.wall === null ? 'solid' : 'tube'}`}
           onClick={() =>
             putBar({ od: design.od, wall: design.wall, arm: design.arm, ahead: design.ahead, hole: 0 })
           }
