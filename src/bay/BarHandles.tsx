@@ -33,17 +33,17 @@ type Props = { sheet: Sheet; tape: Tape; bar: BarDesign; handle: BarHandle };
 
 function OneHandle({ sheet, tape, bar, handle }: Props) {
   const { across, down } = DRAGS[sheet.view];
-  const held = useRef({ handle, dx: 0, dy: 0 });
+  const held = useRef(handle);
   const grip = useGrip({
     sheet,
     tape,
     onHold: () => {
       setRocker(0, 0);
-      held.current = { handle, dx: 0, dy: 0 };
+      held.current = handle;
     },
     /** From where it was taken hold of, so that what is rounded does not add up. */
     onDrag: (dx, dy) => {
-      const { handle: from } = held.current;
+      const from = held.current;
       const to = [...from.at] as Point;
       if (dx) to[across] = snap(to[across] - sheet.toMm(dx), tape);
       if (dy) to[down] = snap(to[down] - sheet.toMm(dy), tape);

@@ -1,13 +1,9 @@
 import type { Point } from '@/core/rig/schema';
+import { RADIUS } from '@/core/roll/room';
 import type { RollFigures } from './rollFigures';
-import type { Flat, Sheet } from './views';
+import { path, type Flat, type Sheet } from './views';
 
-/** A spring's coils and a bag are drawn as wide as they usually are, mm. */
-const COIL = 62;
-const BAG = 75;
 const TURNS = 7;
-
-const path = (points: Flat[]) => `M${points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join('L')}`;
 
 /** Springs, shocks, sway bar and its end links, as they stand. */
 export function RollParts({ sheet, parts }: { sheet: Sheet; parts: RollFigures }) {
@@ -44,7 +40,7 @@ export function RollParts({ sheet, parts }: { sheet: Sheet; parts: RollFigures }
 
 /** A coil as the zigzag that every draughtsman draws, a bag as a box; end on, either is a ring. */
 function SpringShape({ kind, ends: [a, b], k }: { kind: 'coil' | 'air'; ends: [Flat, Flat]; k: number }) {
-  const half = (kind === 'coil' ? COIL : BAG) * k;
+  const half = RADIUS[kind] * k;
   const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
   if (length < half) return <circle className="shape spring" cx={a[0]} cy={a[1]} r={half} />;
   const [ux, uy] = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];

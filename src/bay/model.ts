@@ -28,11 +28,7 @@ export type Bar = {
 export type Thing = { obstacle: Obstacle; points: Point[] };
 
 /** A member that is not a plain bar: the lines it is drawn with. Arms are rigid to the axle, leaves are sprung. */
-type Shape = {
-  id: string;
-  kind: 'arm' | 'leaf' | 'crank';
-  lines: Point[][];
-};
+type Shape = { id: string; kind: 'arm' | 'leaf' | 'crank'; lines: Point[][] };
 
 /** A point by which a member is mounted, as it stands now and where it is at ride height. */
 type DrawnMount = Mount & { member: string; now: Point };

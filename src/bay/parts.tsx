@@ -2,9 +2,7 @@ import { curveCatmullRom, line } from 'd3';
 import { memo } from 'react';
 import type { Point } from '@/core/rig/schema';
 import type { Bar, BayModel, Figure, GhostFigure } from './model';
-import { samePlaces, type Flat, type Sheet } from './views';
-
-const path = (points: Flat[]) => `M${points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join('L')}`;
+import { path, samePlaces, type Flat, type Sheet } from './views';
 
 /** A driveshaft's tube as it is drawn, mm. */
 const SHAFT_OD = 64;

@@ -1,8 +1,8 @@
 import { carry, type Attitude } from '@/core/kinematics/attitude';
 import type { Job } from '@/core/job/schema';
 import type { Point } from '@/core/rig/schema';
-import { swayBarOf, type BarDesign } from '@/core/roll/barDesign';
-import { feetIn, lineAt, turningOf, turnsTo, turnsToward } from '@/core/roll/motion';
+import { stowedFeet, swayBarOf, type BarDesign } from '@/core/roll/barDesign';
+import { feetIn, lineAt, turningOf, turnsTo } from '@/core/roll/motion';
 import { shockStands, standsOf } from '@/core/roll/springDesign';
 
 /** What holds the car up in roll, as it stands in a pose. */
@@ -38,22 +38,11 @@ function barFigures(
 ): Pick<RollFigures, 'bar' | 'links'> {
   const built = swayBarOf(design);
   const turning = turningOf(built);
-  const { stow, hooked } = design;
-  const feet = turning ? feetIn(turning, pose, tireRadius) : built.links;
-  const stowed: typeof feet | null =
-    stow && !hooked
-      ? { left: [stow.ahead, stow.out, stow.height], right: [stow.ahead, -stow.out, stow.height] }
-      : null;
-  const loose = !hooked;
-  const ends = stowed ?? feet;
-  const level = { left: 0, right: 0 };
-  const turns = !turning
-    ? level
-    : hooked
-      ? turnsTo(turning, ends)
-      : stowed
-        ? turnsToward(turning, ends)
-        : level;
+  const loose = !design.hooked;
+  const stowed = loose ? stowedFeet(design) : null;
+  const ends = stowed ?? (turning ? feetIn(turning, pose, tireRadius) : built.links);
+  const hung = !loose || stowed !== null;
+  const turns = hung && turning ? turnsTo(turning, ends, loose) : { left: null, right: null };
   const line = turning
     ? lineAt(turning, { left: turns.left ?? 0, right: turns.right ?? 0 })
     : built.centreline;
@@ -66,12 +55,11 @@ function barFigures(
       od: design.od,
       housing: design.housing === null ? null : built.bushings.map(carried),
     },
-    links:
-      loose && !stowed
-        ? []
-        : [
-            { line: [carried(left), carried(ends.left)], loose },
-            { line: [carried(right), carried(ends.right)], loose },
-          ],
+    links: hung
+      ? [
+          { line: [carried(left), carried(ends.left)], loose },
+          { line: [carried(right), carried(ends.right)], loose },
+        ]
+      : [],
   };
 }

@@ -18,6 +18,10 @@ export const DRAGS: Record<ViewName, { across: 0 | 1; down: 0 | 2 }> = {
   plan: { across: 1, down: 0 },
 };
 
+/** Points of a sheet, one after another, as a path of SVG. */
+export const path = (points: Flat[]) =>
+  `M${points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join('L')}`;
+
 export type Box = { x: number; y: number; width: number; height: number };
 export type Extent = { left: number; right: number; top: number; bottom: number };
 

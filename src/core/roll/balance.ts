@@ -1,6 +1,6 @@
 import type { Rig } from '@/core/rig/schema';
+import { G } from '@/core/units/gravity';
 
-const G = 9.80665;
 const DEGREES = 180 / Math.PI;
 
 /** One end of a car in a corner: N·mm/rad, mm, N. */
@@ -23,6 +23,13 @@ export type Balance = {
   parts: Record<'front' | 'rear', { elastic: number; geometric: number; unsprung: number }>;
 };
 
+/** What the leaning sprung mass takes off the stiffness against roll: its weight times its height over the roll axis, N·mm/rad. */
+export function tippingOf(front: End, rear: End, height: number): number {
+  const sprung = front.sprung + rear.sprung;
+  const axis = front.rollCentre + (rear.rollCentre - front.rollCentre) * (rear.sprung / sprung);
+  return sprung * (height - axis);
+}
+
 /**
  * Roll and load transfer in a steady corner of 1 g: φ = W_s·H/(K_f + K_r − W_s·H), H the height of the sprung mass over the
  * roll axis; transfer of an end = (K·φ + W_s,end·z_rc + W_u·z_u)/track (Milliken and Milliken, *Race Car Vehicle Dynamics*, ch.
@@ -32,9 +39,7 @@ export type Balance = {
  * @returns null where springs and bars together cannot hold the car up
  */
 export function balanceOf(front: End, rear: End, height: number): Balance | null {
-  const sprung = front.sprung + rear.sprung;
-  const axis = front.rollCentre + (rear.rollCentre - front.rollCentre) * (rear.sprung / sprung);
-  const tipping = sprung * (height - axis);
+  const tipping = tippingOf(front, rear, height);
   const left = front.rollStiffness + rear.rollStiffness - tipping;
   if (!(left > 0)) return null;
   const roll = tipping / left;

@@ -1,3 +1,4 @@
+import { G } from '@/core/units/gravity';
 import type { Use } from '@/core/job/schema';
 import { sayForce } from '@/core/units/force';
 import { sayLength } from '@/core/units/format';
@@ -19,7 +20,6 @@ const ROLL: Record<Use, [least: number, most: number]> = {
 const BAND = 0.03;
 /** Of what the driven tyres carry: more than this between them, and one spins first. */
 const UNEVEN = 0.06;
-const G = 9.80665;
 
 const say = (share: number) => `${(100 * share).toFixed(0)} %`;
 

@@ -5,8 +5,7 @@ import type { RollResult } from './analyse';
 import type { BarResult } from './barResult';
 import { armInUse, swayBarOf, type BarDesign, type Dip } from './barDesign';
 import { clockChecks, linkChecks, stowChecks } from './linkChecks';
-import type { Gap } from './room';
-import { CLEAR, ownBody } from './search';
+import { CLEAR, ownBody, type Gap } from './room';
 import type { RollInput } from './setUp';
 import { STEELS } from './steel';
 
@@ -17,6 +16,7 @@ const HALF_BUSHING = 20;
 const SHORTEST_ARM = 60;
 /** Lower than this a street car leaves parts on the road (common practice, no published source), mm. */
 const OFF_FLOOR = 110;
+
 /** What is to be said of a sway bar as it is meant. */
 export function barChecks(input: RollInput & { bar: BarDesign }, result: RollResult, tape: Tape): Verdict[] {
   const made = result.bar;

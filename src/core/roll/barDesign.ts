@@ -133,6 +133,10 @@ function platesOf({ arms: { height, thickness, turned } }: BarDesign): ArmPlates
   return { left: plate(1), right: plate(-1) };
 }
 
+/** Where the loose ends of both links are pinned; null for links that do not come off. */
+export const stowedFeet = ({ stow }: BarDesign): Record<'left' | 'right', Point> | null =>
+  stow && { left: [stow.ahead, stow.out, stow.height], right: [stow.ahead, -stow.out, stow.height] };
+
 type Start = Pick<Rig, 'track' | 'tireRadius'>;
 
 /** A bent bar to start from, of a size that suits the rig. */

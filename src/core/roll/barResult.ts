@@ -1,13 +1,12 @@
 import { isReached } from '@/core/kinematics/pose';
 import { InputError } from '@/core/rig/read';
 import type { Point, Rig, Travel } from '@/core/rig/schema';
-import { swayBarOf, type BarDesign, type BuiltBar, type Dip } from './barDesign';
+import { stowedFeet, swayBarOf, type BarDesign, type BuiltBar, type Dip } from './barDesign';
 import { linksOver, type LinkAnswer } from './links';
 import { turningOf, type Turning } from './motion';
-import { barRoom, shaftRoom, strutsOf, type Gap, type RoomInput } from './room';
-import { CLEAR } from './search';
+import { barRoom, CLEAR, shaftRoom, strutsOf, type Gap, type RoomInput } from './room';
 import type { Geometry, RollInput } from './setUp';
-import { barTwisted, eyeTravels, swayBar, type SwayBarAnswer } from './swayBar';
+import { barTwisted, eyeTravels, swayBar, type SwayBarAnswer, type Twisted } from './swayBar';
 import { placesOf, type Place } from './travel';
 
 /** The bar over the roll of the axle: how far its eyes part, what pulls at each, what it is worked to, how its links stand. */
@@ -38,7 +37,8 @@ export function barResult(input: RollInput, design: BarDesign, geometry: Geometr
   const { rig, bump, droop, tireWidth } = input;
   const { moving, rolls } = geometry;
   const built = swayBarOf(design);
-  const answer = swayBar(rig, built, rolls, 'swayBars[0]');
+  const twisted = barTwisted(built, 'swayBars[0]');
+  const answer = swayBar(rig, built, rolls, 'swayBars[0]', twisted);
   const places = placesOf(moving, bump, droop);
   const turning = turningOf(built);
   const room = { rig, struts: strutsOf(input, rig.tireRadius), tireWidth, housing: design.housing };
@@ -50,7 +50,7 @@ export function barResult(input: RollInput, design: BarDesign, geometry: Geometr
     gaps: turning ? barRoom({ ...room, stowed: null }, turning, places) : [],
     stowed: turning && stowedIn(room, design, turning, places),
     clearing: turning && design.dips.length === 0 ? clearingDip(rig, design, turning, places) : null,
-    rows: turning ? rollRows(input, design, turning, geometry, rate) : [],
+    rows: turning ? rollRows(input, design, turning, geometry, twisted) : [],
   };
 }
 
@@ -79,12 +79,8 @@ function stowedIn(
   turning: Turning,
   places: Place[],
 ): BarResult['stowed'] {
-  if (!design.stow) return null;
-  const { out, ahead, height } = design.stow;
-  const stowed: Record<'left' | 'right', Point> = {
-    left: [ahead, out, height],
-    right: [ahead, -out, height],
-  };
+  const stowed = stowedFeet(design);
+  if (!stowed) return null;
   const gaps = barRoom({ ...room, stowed }, turning, places);
   return { gaps, reaches: gaps.length > 0 };
 }
@@ -116,10 +112,9 @@ function rollRows(
   design: BarDesign,
   turning: Turning,
   geometry: Geometry,
-  rate: number,
+  { rate, stress }: Twisted,
 ): RollRow[] {
   const { rig, bump, droop } = input;
-  const { stress } = barTwisted(turning.bar, 'swayBars[0]');
   return Array.from({ length: 2 * HALF_STEPS + 1 }, (_, i) => (i - HALF_STEPS) / HALF_STEPS).flatMap(
     (share): RollRow[] => {
       const travel =

@@ -1,4 +1,4 @@
-import type { Balance, End } from './balance';
+import { tippingOf, type Balance, type End } from './balance';
 
 const DEGREES = 180 / Math.PI;
 
@@ -34,12 +34,10 @@ export function cornerOf(front: End, rear: End, height: number, balance: Balance
     return cornerWith(roll, { front: g * balance.transferFront, rear: g * balance.transferRear }, null);
 
   const [light, heavy] = first === 'front' ? [front, rear] : [rear, front];
-  const sprung = front.sprung + rear.sprung;
-  const axis = front.rollCentre + (rear.rollCentre - front.rollCentre) * (rear.sprung / sprung);
   const rigid = (end: End) => end.sprung * end.rollCentre + end.unsprung * end.unsprungHeight;
   const most = weightOn(light) / 2;
   const held = most * light.track - g * rigid(light);
-  const tipping = sprung * (height - axis);
+  const tipping = tippingOf(front, rear, height);
   const left = heavy.rollStiffness - tipping;
   if (!(left > 0)) return null;
   const more = (g * tipping - held) / left;

@@ -7,7 +7,7 @@ import type { BarResult } from './barResult';
 import { armInUse, linkHeight, type BarDesign } from './barDesign';
 import { LINK_JOINTS } from './linkJoints';
 import { oneWayOnly } from './links';
-import { CLEAR, ownBody } from './search';
+import { CLEAR, ownBody } from './room';
 import type { RollInput } from './setUp';
 
 /** Between arm and link, degrees: past the first the arm loses its leverage, past the second it is about to go over. */

@@ -3,7 +3,7 @@ import type { Point, Rig } from '@/core/rig/schema';
 import { dot, minus, plus, unit } from '@/core/vector';
 import type { BarDesign } from './barDesign';
 import { LINK_JOINTS, type LinkEnd } from './linkJoints';
-import { feetIn, lineAt, turned, turnsTo, type Turning } from './motion';
+import { feetIn, stand, turned, type Turning } from './motion';
 import type { Place } from './travel';
 
 const DEGREES = 180 / Math.PI;
@@ -56,10 +56,9 @@ function linksIn(
   { at, pose }: Place,
 ): Standing[] | null {
   const feet = feetIn(turning, pose, tireRadius);
-  const { left, right } = turnsTo(turning, feet);
-  if (left === null || right === null) return null;
-  const turns = { left, right };
-  const line = lineAt(turning, turns);
+  const stood = stand(turning, feet);
+  if (!stood) return null;
+  const { turns, line } = stood;
   const eyes = { left: line[0]!, right: line.at(-1)! };
   const other = mountedOn === 'chassis' ? carry(pose, tireRadius) : seenFromAxle(pose, tireRadius);
   return SIDES.map((side) => {

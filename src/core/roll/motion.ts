@@ -53,21 +53,35 @@ export function feetIn({ bar }: Turning, pose: Attitude, tireRadius: number): Re
   return { left: moved(bar.links.left), right: moved(bar.links.right) };
 }
 
-/** How far each arm turns for its link to reach a foot; the links keep their length. */
-export const turnsTo = ({ circles, reach, branch }: Turning, feet: Record<Side, Point>): ArmTurns =>
-  bySide((side) => {
-    const places = meeting(circles[side], feet[side], reach[side]);
-    return places && wrapped(places.toward + branch[side] * places.spread);
-  });
-
-/** The same for loose links that may be swung either way round: by the smaller turn of the arm. */
-export const turnsToward = ({ circles, reach }: Turning, feet: Record<Side, Point>): ArmTurns =>
+/**
+ * How far each arm turns for its link to reach a foot; the links keep their length. Loose links may be swung either way round,
+ * and take the smaller turn of the arm.
+ */
+export const turnsTo = (
+  { circles, reach, branch }: Turning,
+  feet: Record<Side, Point>,
+  loose = false,
+): ArmTurns =>
   bySide((side) => {
     const places = meeting(circles[side], feet[side], reach[side]);
     if (!places) return null;
-    const turns = [1, -1].map((way) => wrapped(places.toward + way * places.spread));
-    return Math.abs(turns[0]!) <= Math.abs(turns[1]!) ? turns[0]! : turns[1]!;
+    const turn = (way: number) => wrapped(places.toward + way * places.spread);
+    if (!loose) return turn(branch[side]);
+    const [up, down] = [turn(1), turn(-1)];
+    return Math.abs(up) <= Math.abs(down) ? up : down;
   });
+
+/** The bar with its links at some feet: how far its arms have turned, and its line; null where a link does not reach. */
+export function stand(
+  turning: Turning,
+  feet: Record<Side, Point>,
+  loose = false,
+): { turns: Record<Side, number>; line: Point[] } | null {
+  const { left, right } = turnsTo(turning, feet, loose);
+  if (left === null || right === null) return null;
+  const turns = { left, right };
+  return { turns, line: lineAt(turning, turns) };
+}
 
 /** Where the circle of an eye is a link's length from its foot: |c + r(p cos α + q sin α) − foot| = L, as A cos α + B sin α = C. */
 function meeting(

@@ -1,3 +1,4 @@
+import { G } from '@/core/units/gravity';
 import type { MovingRig } from '@/core/kinematics/answer';
 import { carry } from '@/core/kinematics/attitude';
 import { isReached } from '@/core/kinematics/pose';
@@ -14,7 +15,6 @@ import {
   type StopDesign,
 } from './springDesign';
 
-const G = 9.80665;
 /** A hard bump asks for this many times what the wheel carries at rest (common practice, no published source). */
 const HARD_BUMP = 2;
 const STEPS = 24;

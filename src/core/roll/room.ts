@@ -6,8 +6,8 @@ import type { Pose } from '@/core/kinematics/pose';
 import { memberName } from '@/core/layouts/names';
 import { linksOf } from '@/core/rig/members';
 import type { Point, Rig } from '@/core/rig/schema';
-import { LINK_OD } from './barDesign';
-import { feetIn, lineAt, turnsTo, turnsToward, type Turning } from './motion';
+import { LINK_OD, type BarDesign } from './barDesign';
+import { feetIn, stand, type Turning } from './motion';
 import type { RollDesign } from './rollDesign';
 import { shockStands, standsOf } from './springDesign';
 import type { Place } from './travel';
@@ -30,6 +30,8 @@ export type RoomInput = {
 
 /** A driveshaft's tube as it is reckoned with, mm. */
 const SHAFT_RADIUS = 38;
+/** Fingers fit, mm. */
+export const CLEAR = 12.7;
 /** What a link's bracket takes of it, mm: that piece is meant to be near. */
 const BRACKET = 70;
 
@@ -44,16 +46,19 @@ export function barRoom(input: RoomInput, turning: Turning, places: Place[]): Ga
   return [...least.values()].sort((a, b) => a.distance - b.distance);
 }
 
+/** Whether the bar and what it comes near are carried by one body: they do not move against each other. */
+export const ownBody = ({ rig, bar }: { rig: Rig; bar: BarDesign | null }, { part, thing }: Gap): boolean =>
+  part === 'bar' && (rig.obstacles ?? []).some((o) => o.id === thing && o.on === bar?.mountedOn);
+
 /** The least distance of a bar from the driveshaft alone, over the places of the travel, mm; null where there is none. */
 export function shaftRoom(rig: Rig, turning: Turning, places: Place[]): number | null {
   const { driveshaft, tireRadius } = rig;
   if (!driveshaft) return null;
   const { bar } = turning;
   return places.reduce((least, { pose }) => {
-    const { left, right } = turnsTo(turning, feetIn(turning, pose, tireRadius));
-    if (left === null || right === null) return least;
+    const line = stand(turning, feetIn(turning, pose, tireRadius))?.line;
+    if (!line) return least;
     const toChassis = carry(pose, tireRadius);
-    const line = lineAt(turning, { left, right });
     const seen = bar.mountedOn === 'axle' ? line.map(toChassis) : line;
     const shaft = [driveshaft.transmission, toChassis(driveshaft.pinion)];
     return Math.min(least, between(seen, shaft) - bar.od / 2 - SHAFT_RADIUS);
@@ -94,9 +99,8 @@ function gapsIn(input: RoomInput, turning: Turning, { at, pose }: Place): Gap[] 
 
 function partsIn({ rig, housing, stowed }: RoomInput, turning: Turning, pose: Pose): Part[] {
   const feet = stowed ?? feetIn(turning, pose, rig.tireRadius);
-  const { left, right } = stowed ? turnsToward(turning, feet) : turnsTo(turning, feet);
-  if (left === null || right === null) return [];
-  const line = lineAt(turning, { left, right });
+  const line = stand(turning, feet, stowed !== null)?.line;
+  if (!line) return [];
   const link = (path: Point[]): Part => ({ part: 'end link', path, thick: LINK_OD / 2 });
   const { od, plates } = turning.bar;
   // A flat arm is reckoned as thick as it is high, whichever way it is turned.
@@ -137,7 +141,7 @@ function roundsIn({ rig, struts }: RoomInput, toChassis: (p: Point) => Point) {
 }
 
 /** Coils, bags and shocks are reckoned as thick as this, mm. */
-const RADIUS = { coil: 62, air: 75, shock: 28 };
+export const RADIUS = { coil: 62, air: 75, shock: 28 };
 
 /** The springs and shocks of a design that stand on ends of their own. */
 export function strutsOf(

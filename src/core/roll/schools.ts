@@ -1,3 +1,4 @@
+import { tippingOf } from './balance';
 import { usualBar, usualStripBar } from './barDesign';
 import type { Corner } from './corner';
 import { launchOf, type Launch } from './launch';
@@ -92,7 +93,5 @@ function oneWheelRate({ rig }: RollInput, { end }: SetUp): number {
 export function launchIn({ rig }: RollInput, { car }: SetUp, torque: number | null): Launch | null {
   if (!car || torque === null || rig.end !== 'rear' || !rig.otherEnd) return null;
   const { front, rear, height } = car;
-  const sprung = front.sprung + rear.sprung;
-  const axis = front.rollCentre + (rear.rollCentre - front.rollCentre) * (rear.sprung / sprung);
-  return launchOf(rear, front, torque, sprung * (height - axis));
+  return launchOf(rear, front, torque, tippingOf(front, rear, height));
 }

@@ -1,14 +1,12 @@
-import type { BarDesign } from './barDesign';
-import { armInUse, swayBarOf } from './barDesign';
-import { turningOf } from './motion';
-import { barRoom, strutsOf, type Gap } from './room';
-import { farthestRoll, type Geometry, type RollInput } from './setUp';
-import { DENSITY, STEELS, STOCK } from './steel';
-import { swayBar } from './swayBar';
-import { sectionOf } from './section';
-import { placesOf } from './travel';
 import { InputError } from '@/core/rig/read';
-import { distance } from '@/core/vector';
+import { armInUse, swayBarOf, type BarDesign } from './barDesign';
+import { massOf } from './mass';
+import { turningOf } from './motion';
+import { barRoom, CLEAR, ownBody, strutsOf, type Gap } from './room';
+import { farthestRoll, type Geometry, type RollInput } from './setUp';
+import { STEELS, STOCK } from './steel';
+import { swayBar } from './swayBar';
+import { placesOf } from './travel';
 
 /** What is asked of a bar: stiffness against roll, N·mm for a degree; how short and how long its arms may be, mm. */
 export type Wanted = { rollRate: number; least: number; most: number };
@@ -28,8 +26,6 @@ export type Candidate = {
 export type Found = { candidates: Candidate[] } & Record<Reason, number>;
 
 const HALVINGS = 26;
-/** Fingers fit, mm. */
-export const CLEAR = 12.7;
 
 /**
  * Of every stock size the arm that gives the wanted stiffness: longer arms are softer, so halving finds it. The middle
@@ -101,19 +97,4 @@ function armFor({ rollRate, least, most }: Wanted, rateAt: (arm: number) => numb
     else high = middle;
   }
   return (low + high) / 2;
-}
-
-/** Whether the bar and what it comes near are carried by one body: they do not move against each other. */
-export const ownBody = ({ rig, bar }: Pick<RollInput, 'rig' | 'bar'>, { part, thing }: Gap): boolean =>
-  part === 'bar' && (rig.obstacles ?? []).some((o) => o.id === thing && o.on === bar?.mountedOn);
-
-/** kg: the line of the bar, or its straight middle and two flat arms. */
-export function massOf(design: BarDesign): number {
-  const line = swayBarOf(design).centreline;
-  const pieces = line.slice(1).map((p, i) => distance(line[i]!, p));
-  const { A } = sectionOf(design);
-  if (design.made === 'one-piece') return pieces.reduce((a, b) => a + b, 0) * A * DENSITY;
-  const middle = pieces.slice(1, -1).reduce((a, b) => a + b, 0);
-  const arms = 2 * (armInUse(design) + design.hole * design.pitch);
-  return (middle * A + arms * design.arms.height * design.arms.thickness) * DENSITY;
 }

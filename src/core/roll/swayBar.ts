@@ -28,10 +28,16 @@ export type SwayBarAnswer = {
  * Under equal and opposite forces at the eyes the bar would still be free to swing about its bushings; the right eye is held,
  * which for arms alike takes just that opposite force, and the left eye's movement is the relative travel.
  *
+ * @param twisted the bar by itself, where it has been worked out already
  * @throws InputError where the bar cannot be held, or an end link lies flat
  */
-export function swayBar(rig: Rig, bar: BuiltBar, rolls: Rolls, path: string): SwayBarAnswer {
-  const twisted = barTwisted(bar, path);
+export function swayBar(
+  rig: Rig,
+  bar: BuiltBar,
+  rolls: Rolls,
+  path: string,
+  twisted = barTwisted(bar, path),
+): SwayBarAnswer {
   const { rate, eyes, stress, stressAt, torsionShare } = twisted;
   const apart = perRadian(rolls, (pose) => {
     const [left, right] = eyeTravels(rig, bar, eyes, pose, path);

@@ -1,8 +1,7 @@
+import { G } from '@/core/units/gravity';
 import type { Use } from '@/core/job/schema';
 import type { Point, Rig } from '@/core/rig/schema';
 import type { LoadCase } from './loads';
-
-const G = 9.80665;
 
 /** Grip of the tyres that each use is reckoned with (common practice, no published source). */
 const GRIP: Record<Use, number> = { street: 0.9, autocross: 1.2, drag: 1.6, offroad: 0.8, tow: 0.8 };

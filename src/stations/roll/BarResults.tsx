@@ -2,7 +2,7 @@
 import type { BarResult } from '@/core/roll/barResult';
 import { armInUse } from '@/core/roll/barDesign';
 import type { Corner } from '@/core/roll/corner';
-import { massOf } from '@/core/roll/search';
+import { massOf } from '@/core/roll/mass';
 import { handbookRate } from '@/core/roll/swayBar';
 import { massUnit, sayForce, toMass } from '@/core/units/force';
 import { formatLength } from '@/core/units/format';
