@@ -2,16 +2,9 @@ import { setInMotion } from '@/core/kinematics/answer';
 import type { Rig } from '@/core/rig/schema';
 import { standardCases } from '@/core/statics/standardCases';
 import { everyLayout } from '../support/layouts';
+import { MASSES } from '../support/masses';
 
 const G = 9.80665;
-const MASSES: NonNullable<Rig['masses']> = {
-  total: 1500,
-  frontFraction: 0.54,
-  unsprungFront: 90,
-  unsprungRear: 150,
-  unsprungHeightFront: 315,
-  unsprungHeightRear: 330,
-};
 const rear = everyLayout.filter(
   ([, rig]) => rig.end === 'rear' && rig.members.every((m) => m.type !== 'leaf'),
 );

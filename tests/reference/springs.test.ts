@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { setInMotion } from '@/core/kinematics/answer';
 import type { Point, SwayBar } from '@/core/rig/schema';
 import { airAt, airUnder, type AirBag } from '@/core/roll/air';
-import { balanceOf, type End } from '@/core/roll/balance';
+import { balanceOf } from '@/core/roll/balance';
 import { cornerOf, liftsAt } from '@/core/roll/corner';
 import { deflect } from '@/core/roll/frame';
 import { launchOf, preloadFor } from '@/core/roll/launch';
@@ -15,6 +15,7 @@ import { barTwisted } from '@/core/roll/swayBar';
 import { solveRig } from '@/core/solve';
 import { distance } from '@/core/vector';
 import { patternRig } from '../support/layouts';
+import { ends, MASSES } from '../support/masses';
 
 const STEEL = { E: 205_000, G: 79_300 };
 const G = 9.80665;
@@ -164,14 +165,7 @@ describe('flat arms', () => {
 describe('wheel rate and frequency', () => {
   const rig = {
     ...patternRig('three-link-panhard'),
-    masses: {
-      total: 1500,
-      frontFraction: 0.54,
-      unsprungFront: 90,
-      unsprungRear: 150,
-      unsprungHeightFront: 315,
-      unsprungHeightRear: 330,
-    },
+    masses: MASSES,
   };
   const coil = (lean: number): Coil => ({
     kind: 'coil',
@@ -220,15 +214,6 @@ describe('wheel rate and frequency', () => {
     expect(stopForce(stop, 65) / (60 * 25)).toBeCloseTo(2, 9);
   });
 });
-
-const ends = fc.record({
-  rollStiffness: fc.integer({ min: 15, max: 90 }).map((n) => n * 1e6),
-  rollCentre: fc.integer({ min: -50, max: 400 }),
-  track: fc.integer({ min: 1300, max: 1700 }),
-  sprung: fc.integer({ min: 4000, max: 9000 }),
-  unsprung: fc.integer({ min: 500, max: 2000 }),
-  unsprungHeight: fc.integer({ min: 280, max: 380 }),
-}) as fc.Arbitrary<End>;
 
 describe('at the limit', () => {
   // Milliken and Milliken ch. 18, from memory: moments about the ground hold in every corner, a wheel in the air or not.

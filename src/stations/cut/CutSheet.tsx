@@ -1,5 +1,3 @@
-import dayjs from 'dayjs';
-import type { ReactNode } from 'react';
 import type { BarResult } from '@/core/fabricate/bar';
 import { workBar } from '@/core/job/job';
 import type { Job } from '@/core/job/schema';
@@ -8,7 +6,10 @@ import { describeBar } from '@/core/locate/lateralBar';
 import { formatLength, sayLength } from '@/core/units/format';
 import { sayTurns } from '@/core/units/turns';
 import { Frac } from '@/ui/Frac';
-import '@/ui/sheet.css';
+import { PaperSheet, type SheetPart } from '@/ui/PaperSheet';
+
+const CAUTION =
+  'A bar that locates an axle is life-critical. Have its welds made or inspected by a qualified welder; the vehicle maker’s values and local inspection rules come before this sheet, which helps you judge and certifies nothing.';
 
 /** The cut list on one sheet of plain paper. */
 export function CutSheet({ job, bar }: { job: Job; bar: BarResult }) {
@@ -17,7 +18,7 @@ export function CutSheet({ job, bar }: { job: Job; bar: BarResult }) {
   const left = cut.leftHandEnd;
   const right = left === 'frame' ? 'axle' : 'frame';
   const longestShank = Math.max(cut.ends.frame.shank, cut.ends.axle.shank);
-  const rows: [string, string, ReactNode][] = [
+  const rows: SheetPart[] = [
     [
       '1',
       `Tube, ${say(cut.tube.od)} × ${cut.tube.wall.toFixed(2)} mm (${(cut.tube.wall / 25.4).toFixed(3)} in) wall, ends square`,
@@ -30,32 +31,14 @@ export function CutSheet({ job, bar }: { job: Job; bar: BarResult }) {
     ['1 + 1', `Jam nuts, ${cut.thread}, right- and left-hand`, ''],
   ];
   return (
-    <section className="paper-sheet print-only" aria-label="Cut list">
-      <h1>Cut list: {memberName(workBar(job).id)}</h1>
-      <p>
-        {job.name} {job.car && `· ${job.car}`} · printed {dayjs().format('D MMMM YYYY')}
-      </p>
-      <BarDrawing job={job} bar={bar} />
-      <table>
-        <thead>
-          <tr>
-            <th>Qty</th>
-            <th>Part</th>
-            <th>Size</th>
-            <th>Done</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(([quantity, part, size]) => (
-            <tr key={part}>
-              <td>{quantity}</td>
-              <td>{part}</td>
-              <td>{size}</td>
-              <td className="box" />
-            </tr>
-          ))}
-        </tbody>
-      </table>
+    <PaperSheet
+      job={job}
+      label="Cut list"
+      title={`Cut list: ${memberName(workBar(job).id)}`}
+      drawing={<BarDrawing job={job} bar={bar} />}
+      parts={rows}
+      caution={CAUTION}
+    >
       <h2>In this order</h2>
       <ol>
         <li>Cut long, square the ends, trim to {say(Math.max(0, bar.tubeLength))}. Bevel before welding.</li>
@@ -75,12 +58,7 @@ export function CutSheet({ job, bar }: { job: Job; bar: BarResult }) {
         </li>
         <li>Anti-seize on the threads; jam nuts with two wrenches once the axle is centred on the ground.</li>
       </ol>
-      <p className="paper-caution">
-        A bar that locates an axle is life-critical. Have its welds made or inspected by a qualified welder;
-        the vehicle maker’s values and local inspection rules come before this sheet, which helps you judge
-        and certifies nothing.
-      </p>
-    </section>
+    </PaperSheet>
   );
 }
 

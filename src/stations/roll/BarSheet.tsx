@@ -1,5 +1,3 @@
-import dayjs from 'dayjs';
-import type { ReactNode } from 'react';
 import type { Job } from '@/core/job/schema';
 import type { Point } from '@/core/rig/schema';
 import { armInUse, swayBarOf, type BarDesign } from '@/core/roll/barDesign';
@@ -7,8 +5,11 @@ import { bendSheet } from '@/core/roll/bending';
 import { LINK_JOINTS, type LinkEnd } from '@/core/roll/linkJoints';
 import { STEELS } from '@/core/roll/steel';
 import { formatDecimal, sayLength } from '@/core/units/format';
-import '@/ui/sheet.css';
+import { PaperSheet, type SheetPart } from '@/ui/PaperSheet';
 import { BendRows } from './BendTable';
+
+const CAUTION =
+  'A sway bar is a spring: undo its links first, with the car on its wheels, and never weld to spring steel. This sheet helps you judge and certifies nothing.';
 
 /** The sway bar on one sheet of plain paper: what to make, how to bend it, how to hang it. */
 export function BarSheet({ job, bar }: { job: Job; bar: BarDesign }) {
@@ -19,7 +20,7 @@ export function BarSheet({ job, bar }: { job: Job; bar: BarDesign }) {
   const sheet = bendSheet(bar);
   const carrier = bar.mountedOn === 'chassis' ? 'frame' : 'axle';
   const joint = ({ joint: name, bolt }: LinkEnd) => `${LINK_JOINTS[name].name.toLowerCase()}, bolt ${bolt}`;
-  const parts: [string, string, ReactNode][] = [
+  const parts: SheetPart[] = [
     [
       '1',
       `Bar, ${formatDecimal(bar.od, tape)} ${unit} ${bar.wall === null ? 'solid' : `× ${formatDecimal(bar.wall, tape)} tube`}, ${STEELS[bar.steel].name.toLowerCase()}`,
@@ -33,43 +34,23 @@ export function BarSheet({ job, bar }: { job: Job; bar: BarDesign }) {
             `Flat arms, ${say(bar.arms.height)} × ${formatDecimal(bar.arms.thickness, tape)} ${unit}, turned ${bar.arms.turned}° from on edge${bar.arms.teeth ? `, ${bar.arms.teeth} teeth` : ''}`,
             `${say(bar.arm)} to the last hole`,
           ],
-        ] as [string, string, string][])),
+        ] as SheetPart[])),
     ...(bar.housing === null
       ? []
-      : ([['1', 'Tube through the frame', `${say(bar.housing)} outside`]] as [string, string, string][])),
+      : ([['1', 'Tube through the frame', `${say(bar.housing)} outside`]] as SheetPart[])),
     ['2', `Bushings, on the ${carrier}`, `${say(bar.bushings)} apart`],
     ['2', `End links: at the bar ${joint(bar.ends.bar)}; at the foot ${joint(bar.ends.foot)}`, say(bar.link)],
-    ...(bar.stow
-      ? ([['2', 'Pins with clips, and a stow pin for each link', '']] as [string, string, string][])
-      : []),
+    ...(bar.stow ? ([['2', 'Pins with clips, and a stow pin for each link', '']] as SheetPart[]) : []),
   ];
   return (
-    <section className="paper-sheet print-only" aria-label="Bar sheet">
-      <h1>Sway bar</h1>
-      <p>
-        {job.name} {job.car && `· ${job.car}`} · printed {dayjs().format('D MMMM YYYY')}
-      </p>
-      <BarDrawing bar={bar} />
-      <table>
-        <thead>
-          <tr>
-            <th>Qty</th>
-            <th>Part</th>
-            <th>Size</th>
-            <th>Done</th>
-          </tr>
-        </thead>
-        <tbody>
-          {parts.map(([quantity, part, size]) => (
-            <tr key={part}>
-              <td>{quantity}</td>
-              <td>{part}</td>
-              <td>{size}</td>
-              <td className="box" />
-            </tr>
-          ))}
-        </tbody>
-      </table>
+    <PaperSheet
+      job={job}
+      label="Bar sheet"
+      title="Sway bar"
+      drawing={<BarDrawing bar={bar} />}
+      parts={parts}
+      caution={CAUTION}
+    >
       {bent && (
         <>
           <h2>Bends, radius {say(bar.bendRadius)} to the middle</h2>
@@ -95,11 +76,7 @@ export function BarSheet({ job, bar }: { job: Job; bar: BarDesign }) {
           Cycle the axle, bump to droop and one wheel up, and look all along it before anything is final.
         </li>
       </ol>
-      <p className="paper-caution">
-        A sway bar is a spring: undo its links first, with the car on its wheels, and never weld to spring
-        steel. This sheet helps you judge and certifies nothing.
-      </p>
-    </section>
+    </PaperSheet>
   );
 }
 
