@@ -23,7 +23,7 @@ test.each([
       await expectNoFaults(hands, title);
     }
     // Roll shows most of itself only where something is fitted.
-    await hands.driver.executeScript('location.hash = "/demo-copperline/roll"');
+    await hands.go('copperline', 'roll');
     for (const part of ['Springs', 'Sway bar', 'Balance']) {
       await hands.part(part);
       await hands.find('.verdict');

@@ -1,4 +1,4 @@
-import { By, Key } from 'selenium-webdriver';
+import { Key } from 'selenium-webdriver';
 import { Hands, serve } from '../support/browser';
 
 let server: Awaited<ReturnType<typeof serve>>;
@@ -20,7 +20,7 @@ const state = (id: string) => hands.find(`[data-verdict="${id}"]`).then((e) => e
 test('a word of the trade is explained on focus, and goes away', async () => {
   const term = await hands.button('Roll centre, at the axle');
   await hands.driver.executeScript('arguments[0].focus()', term);
-  await hands.until(async () => (await hands.text('.term-card')).includes('the body leans about'));
+  await hands.reads('.term-card', 'the body leans about');
   await hands.driver.executeScript('arguments[0].blur()', term);
 });
 
@@ -41,7 +41,7 @@ test('the map is probed by keys, and sends the axle where it is read', async () 
 test('what is in the way is found, dragged clear, and put back by undo', async () => {
   await hands.part('Room');
   await hands.until(async () => (await state('clearance')) === 'look');
-  expect(await hands.text('[data-verdict=clearance]')).toContain('axle tube to tailpipe at full bump');
+  await hands.reads('[data-verdict=clearance]', 'axle tube to tailpipe at full bump');
   await hands.drag('[data-thing="rear-tailpipe"]', 0, -40);
   await hands.until(async () => (await state('clearance')) === 'ok');
   await hands.undo();
@@ -59,18 +59,18 @@ test('the slip yoke is judged by the room typed for it', async () => {
 test('forces of a case are listed and shown in the bay', async () => {
   await hands.part('Forces');
   await hands.part('Left turn at 0.8 g');
-  await hands.until(async () => (await hands.text('[data-force=panhard]')).includes('pushed'));
-  await hands.until(async () => (await hands.text('.forces')).includes('pushed'));
+  await hands.reads('[data-force=panhard]', 'pushed');
+  await hands.reads('.forces', 'pushed');
   await hands.type('cornerG', '1.1');
-  await hands.until(async () => (await hands.text('.cases')).includes('Left turn at 1.1 g'));
+  await hands.reads('.cases', 'Left turn at 1.1 g');
   await hands.undo();
 });
 
 test('a view is enlarged, zoomed by the wheel, pushed, and fitted again', async () => {
   await hands.part('Sideways');
-  const views = async () => (await hands.driver.findElements(By.css('[data-view]'))).length;
+  const views = () => hands.count('[data-view]');
   expect(await views()).toBe(3);
-  await hands.click((await hands.driver.findElements(By.xpath('//button[text()="large"]')))[0]!);
+  await hands.clickOn('(//button[text()="large"])[1]');
   await hands.until(async () => (await views()) === 1);
   const x = async () => Number(await (await hands.find('[data-mount="rear-axle"] .eye')).getAttribute('cx'));
   const fitted = await x();
@@ -88,21 +88,9 @@ test('a view is enlarged, zoomed by the wheel, pushed, and fitted again', async 
 test('a member is taken off and put on: what is then free is said, and what is held again moves', async () => {
   await hands.part('Lengthwise');
   await hands.press('Take off: upper link');
-  await hands.until(async () => (await hands.text('.bench-card')).includes('nothing stops the axle'));
+  await hands.reads('.bench-card', 'nothing stops the axle');
   await hands.press('Put on another member');
-  await hands.click(
-    await hands.driver
-      .wait(
-        async () =>
-          (
-            await hands.driver.findElements(
-              By.xpath('//li[contains(@class,"menu-item")]//*[text()="Torque arm"]'),
-            )
-          )[0] ?? null,
-        5000,
-      )
-      .then((e) => e!),
-  );
+  await hands.clickOn('//li[contains(@class,"menu-item")]//*[text()="Torque arm"]');
   await hands.until(async () => !(await hands.text('.bench-card')).includes('nothing stops the axle'));
   await hands.undo();
   await hands.undo();

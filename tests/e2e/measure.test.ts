@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { By, Key } from 'selenium-webdriver';
+import { Key } from 'selenium-webdriver';
 import { formatValue } from '@/core/units/values';
 import { spotAt } from '@/core/measure/quantities';
 import { usualValue } from '../support/car';
@@ -25,18 +25,16 @@ const keys = (...k: string[]) =>
     .sendKeys(...k)
     .perform();
 const step = async () => (await hands.find('[data-step]')).getAttribute('data-step');
-const tick = async (text: string) =>
-  hands.click(await hands.driver.findElement(By.xpath(`//label[contains(., "${text}")]/input`)));
-const open = async (text: string) =>
-  hands.click(await hands.driver.findElement(By.xpath(`//summary[contains(., "${text}")]`)));
+const tick = async (text: string) => hands.clickOn(`//label[contains(., "${text}")]/input`);
+const open = async (text: string) => hands.clickOn(`//summary[contains(., "${text}")]`);
 
 /** A new job at its first reading, by keys alone. */
 async function newJob(): Promise<void> {
   await hands.keys('/');
   await (await hands.find('[aria-label="What to find"]')).sendKeys('new job', Key.ENTER);
-  await hands.until(async () => (await hands.text('.masthead-job')).includes('New job'));
+  await hands.reads('.masthead-job', 'New job');
   await hands.dialogGone();
-  await hands.until(async () => (await hands.text('.bench-card h1')).includes('Record'));
+  await hands.reads('.bench-card h1', 'Record');
 }
 
 test('a car is measured from nothing with the keyboard alone: every reading, Enter, Enter', async () => {
@@ -51,20 +49,18 @@ test('a car is measured from nothing with the keyboard alone: every reading, Ent
         (await hands.driver.switchTo().activeElement().getAttribute('id')) === `field-reading/${key}`,
     );
     await keys(formatValue(usualValue(key), spotAt(key)!.quantity.unit, 'in16'), Key.ENTER);
-    await hands.until(
-      async () => (await hands.driver.findElements(By.css('.reading-list button'))).length === 1,
-    );
+    await hands.until(async () => (await hands.count('.reading-list button')) === 1);
     await keys(Key.ENTER);
     if (i < count - 1) await hands.until(async () => (await step()) !== key);
   }
   expect(new Set(seen).size).toBe(count);
-  expect(await hands.text('.step-place')).toContain(`${count} read`);
+  await hands.reads('.step-place', `${count} read`);
   await hands.keys('4');
-  await hands.until(async () => (await hands.text('.bench-card h1')).includes('Panhard bar'));
-  await hands.until(async () => (await hands.text('[data-readout=rollCentre]')).includes('±'));
+  await hands.reads('.bench-card h1', 'Panhard bar');
+  await hands.reads('[data-readout=rollCentre]', '±');
   await hands.keys('2');
   await hands.part('As found');
-  await hands.until(async () => (await hands.text('[data-finding=offset]')).includes('±'));
+  await hands.reads('[data-finding=offset]', '±');
 });
 
 test('another by its gauges: readings are taken as they hold still; one link drops, and nothing false is taken', async () => {
@@ -76,7 +72,7 @@ test('another by its gauges: readings are taken as they hold still; one link dro
   await tick('dropped links');
   const count = Number(/of (\d+)/.exec(await hands.text('.step-place'))![1]);
   const link = async () => (await hands.find('.instrument-bar')).getAttribute('data-link');
-  const taken = async () => (await hands.driver.findElements(By.css('.reading-list button'))).length;
+  const taken = () => hands.count('.reading-list button');
   let dropped = 0;
   for (let i = 0; i < count; i++) {
     const key = (await step())!;
@@ -86,26 +82,25 @@ test('another by its gauges: readings are taken as they hold still; one link dro
     await hands.until(async () => (await taken()) === 1 || (await link()) === 'lost');
     if ((await taken()) === 0) {
       dropped++;
-      expect(await hands.text('.gauge-state')).toContain('nothing was taken');
+      await hands.reads('.gauge-state', 'nothing was taken');
       expect(await (await hands.find('.take')).isEnabled()).toBe(false);
       await hands.until(async () => (await link()) === 'steady');
       expect(await taken()).toBe(0);
       await keys(Key.F2);
       await hands.until(async () => (await taken()) === 1);
     }
-    expect(await hands.text('.reading-list')).toContain('laser');
+    await hands.reads('.reading-list', 'laser');
     await keys(Key.ENTER);
     if (i < count - 1) await hands.until(async () => (await step()) !== key);
   }
   expect(dropped).toBeGreaterThan(0);
   expect(dropped).toBeLessThan(count);
-  expect(await hands.text('.step-place')).toContain(`${count} read`);
+  await hands.reads('.step-place', `${count} read`);
   await hands.press('gauges');
 });
 
 test('readings go out to a table and come in again; bad rows are named and the good ones taken on request', async () => {
-  await hands.driver.get(`${server.address}/#/demo-marigold/record`);
-  await hands.until(async () => (await hands.text('.masthead-job')).includes('Marigold'));
+  await hands.go('marigold', 'record');
   await hands.part('Measure');
   await hands.press('Readings to CSV');
   const file = await hands.downloaded('marigold-rear-axle-readings.csv');
@@ -116,24 +111,21 @@ test('readings go out to a table and come in again; bad rows are named and the g
     changed,
     `${text}track,,1460,mm,57 1/2,,,2026-03-15T09:00:00.000Z\ntrack,,wide,mm,57,,,2026-03-15T09:00:00.000Z\n`,
   );
-  await hands.driver.findElement(By.css('[data-input=csv]')).sendKeys(changed);
-  await hands.until(async () => (await hands.text('.bad-rows')).includes('value: expected a number'));
-  expect(await hands.text('.bad-rows')).toContain(`Line ${text.trim().split('\n').length + 2}`);
+  await (await hands.find('[data-input=csv]')).sendKeys(changed);
+  await hands.reads('.bad-rows', 'value: expected a number');
+  await hands.reads('.bad-rows', `Line ${text.trim().split('\n').length + 2}`);
   const good = text.trim().split('\n').length;
   await hands.press(`Bring in the ${good} good ones`);
   await hands.dialogGone();
   await hands.press('Whole sheet');
-  await hands.until(async () => (await hands.text('[data-reading=track] .reading-list')).includes('57 1/2'));
-  expect((await hands.driver.findElements(By.css('[data-reading=track] .reading-list button'))).length).toBe(
-    3,
-  );
+  await hands.reads('[data-reading=track] .reading-list', '57 1/2');
+  expect(await hands.count('[data-reading=track] .reading-list button')).toBe(3);
   await hands.undo();
   await hands.until(async () => !(await hands.text('[data-reading=track] .reading-list')).includes('57 1/2'));
 });
 
 test('the demo car with one wrong reading: it is named, struck, and the rest agree; another datum tells it anew', async () => {
-  await hands.driver.get(`${server.address}/#/demo-pewter/record`);
-  await hands.until(async () => (await hands.text('.masthead-job')).includes('Pewter'));
+  await hands.go('pewter', 'record');
   await hands.part('Agree?');
   const verdict = await hands.text('[data-verdict="wrong-cab.diagonal.right"]');
   expect(verdict).toContain('1/2 in more than everything else says');
@@ -141,48 +133,41 @@ test('the demo car with one wrong reading: it is named, struck, and the rest agr
   await hands.until(async () => (await step()) === 'cab.diagonal.right');
   await hands.click(await hands.find('.reading-list button'));
   await hands.part('Agree?');
-  await hands.until(async () => (await hands.text('.agree-sum')).includes('All readings agree'));
+  await hands.reads('.agree-sum', 'All readings agree');
   const from = async () => hands.text('[data-datum]');
   const before = await from();
-  await hands.click(
-    await hands.driver.findElement(By.xpath('//label[contains(., "Rear end of the frame rails")]/input')),
-  );
+  await hands.clickOn('//label[contains(., "Rear end of the frame rails")]/input');
   await hands.until(async () => (await from()).includes('From the rail ends'));
   expect(await from()).not.toBe(before);
 });
 
 test('inspection: what must be mended holds the tack until it is; a photo is kept, a text file is not', async () => {
   await hands.part('Inspect');
-  await hands.click(
-    await hands.driver.findElement(By.xpath('//li[@data-inspect="brackets"]//button[text()="mend first"]')),
-  );
-  await hands.until(async () => (await hands.text('[data-verdict=inspection-brackets]')).includes('stop'));
+  await hands.clickOn('//li[@data-inspect="brackets"]//button[text()="mend first"]');
+  await hands.reads('[data-verdict=inspection-brackets]', 'stop');
   const picture = join(hands.downloads, 'crack.png');
   const pixel =
     'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mP8z8BQDwAEhQGAhKmMIQAAAABJRU5ErkJggg==';
   writeFileSync(picture, Buffer.from(pixel, 'base64'));
-  const upload = () => hands.driver.findElement(By.css('[data-photo=brackets]'));
+  const upload = () => hands.find('[data-photo=brackets]');
   await (await upload()).sendKeys(picture);
   await hands.find('[data-inspect=brackets] .photos img[src^="blob:"]');
   const text = join(hands.downloads, 'note.txt');
   writeFileSync(text, 'no picture');
   await (await upload()).sendKeys(text);
-  await hands.until(async () => (await hands.text('.ant-notification')).includes('is not a picture'));
+  await hands.reads('.ant-notification', 'is not a picture');
   await hands.keys('7');
-  await hands.until(async () => (await hands.text('[data-condition=sound]')).includes('Brackets welded'));
+  await hands.reads('[data-condition=sound]', 'Brackets welded');
   await hands.reload();
   await hands.keys('2');
   await hands.find('[data-inspect=brackets] .photos img[src^="blob:"]');
-  await hands.click(
-    await hands.driver.findElement(By.xpath('//li[@data-inspect="brackets"]//button[text()="mended"]')),
-  );
+  await hands.clickOn('//li[@data-inspect="brackets"]//button[text()="mended"]');
   await hands.station(7, 'Hold before welding');
-  expect(await hands.driver.findElements(By.css('[data-condition=sound]'))).toHaveLength(0);
+  expect(await hands.count('[data-condition=sound]')).toBe(0);
 });
 
 test('place: stands, rests and squareness; the stripe breaks when the frame is raised', async () => {
-  await hands.driver.get(`${server.address}/#/demo-marigold/place`);
-  await hands.until(async () => (await hands.text('.masthead-job')).includes('Marigold'));
+  await hands.go('marigold', 'place');
   await hands.type('place/held.left', '33 1/2');
   await hands.type('place/held.right', '33 1/2');
   await hands.type('place/rideHeight', '17 1/2');
@@ -193,7 +178,7 @@ test('place: stands, rests and squareness; the stripe breaks when the frame is r
   expect(await rest('top.left')).toBe('27 1/2');
   await hands.type('place/rest.left', '27 1/2');
   await hands.type('place/rest.right', '27 3/4');
-  await hands.until(async () => (await hands.text('[data-verdict=rest-right]')).includes('1/4 in too high'));
+  await hands.reads('[data-verdict=rest-right]', '1/4 in too high');
   await hands.type('place/rest.right', '27 1/2');
   await hands.click(await hands.find('.stripe-row .stripe-button'));
   await hands.find('[data-station=place] .stripe-mark.whole');
@@ -211,11 +196,11 @@ test('ride: gaps, squareness and pinion are set in one round, in order, and writ
   await hands.type('ride/ahead.left', '112 1/4');
   await hands.type('ride/ahead.right', '112');
   await hands.type('ride/pinion', '-1.5');
-  await hands.until(async () => (await hands.driver.findElements(By.css('.ride-step'))).length === 3);
-  expect(await hands.text('[data-task=square]')).toMatch(/left lower link: shorten/i);
-  expect(await hands.text('[data-as-set=pinion]')).toContain('not yet');
+  await hands.until(async () => (await hands.count('.ride-step')) === 3);
+  await hands.reads('[data-task=square]', /left lower link: shorten/i);
+  await hands.reads('[data-as-set=pinion]', 'not yet');
   await hands.press('Done: roll it, measure again');
-  await hands.until(async () => (await hands.text('.rounds')).includes('lower link'));
+  await hands.reads('.rounds', 'lower link');
   await open('More to read');
   await hands.type('ride/left', '5 5/16');
   await hands.type('ride/right', '5 5/16');
@@ -225,7 +210,7 @@ test('ride: gaps, squareness and pinion are set in one round, in order, and writ
   await hands.until(
     async () => (await (await hands.find('.advice-box')).getAttribute('data-centred')) === 'true',
   );
-  expect(await hands.text('.as-set')).toMatch(/panhard bar, eye to eye/i);
+  await hands.reads('.as-set', /panhard bar, eye to eye/i);
   await hands.click(await hands.find('.stripe-row .stripe-button'));
   await hands.find('[data-station=ride] .stripe-mark.whole');
 });
@@ -236,25 +221,25 @@ describe('nothing typed is lost', () => {
   test('two tabs on one job follow each other, and keep what each half-typed', async () => {
     const address = `${server.address}/#/demo-copperline/record`;
     await hands.driver.get(address);
-    await hands.until(async () => (await hands.text('.masthead-job')).includes('Copperline'));
+    await hands.reads('.masthead-job', 'Copperline');
     await hands.part('Measure');
-    if ((await hands.driver.findElements(By.css('.readings'))).length === 0) await hands.press('Whole sheet');
+    if ((await hands.count('.readings')) === 0) await hands.press('Whole sheet');
     const first = await hands.driver.getWindowHandle();
     await (await hands.field(draft)).sendKeys('6 3/');
     await hands.saved();
     await hands.driver.switchTo().newWindow('tab');
     await hands.driver.get(address);
-    await hands.until(async () => (await hands.value(draft)) === '6 3/');
+    await hands.holds(draft, '6 3/');
     await hands.type('reading/track', '1525');
     await hands.saved();
     const second = await hands.driver.getWindowHandle();
     await hands.driver.switchTo().window(first);
-    await hands.until(async () => (await hands.text('[data-reading=track]')).includes('1525'));
-    expect(await hands.text('.masthead-save')).toContain('another tab');
+    await hands.reads('[data-reading=track]', '1525');
+    await hands.reads('.masthead-save', 'another tab');
     await hands.type(draft, '6 3/4', '');
     await hands.saved();
     await hands.driver.switchTo().window(second);
-    await hands.until(async () => (await hands.value(draft)) === '6 3/4');
+    await hands.holds(draft, '6 3/4');
     await hands.driver.close();
     await hands.driver.switchTo().window(first);
   });
@@ -270,7 +255,7 @@ describe('nothing typed is lost', () => {
     await hands.driver.get('chrome://crash').catch(() => {});
     await hands.driver.switchTo().window(second);
     await hands.driver.get(`${server.address}/#/demo-copperline/record`);
-    await hands.until(async () => (await hands.value(draft)) === '7 1/');
+    await hands.holds(draft, '7 1/');
   });
 
   test('a full disk is said plainly, with a way out; room again, and it is saved', async () => {
@@ -286,7 +271,7 @@ describe('nothing typed is lost', () => {
       );
     await full(true);
     await hands.type('reading/track', '1530');
-    await hands.until(async () => (await hands.text('.masthead-save')).includes('full'));
+    await hands.reads('.masthead-save', 'full');
     await hands.press('export now');
     const file = await hands.downloaded('copperline-rear-axle.pellik.json');
     expect(readFileSync(file, 'utf8')).toContain('1530');

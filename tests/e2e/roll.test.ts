@@ -16,32 +16,28 @@ afterAll(async () => {
 
 const number = async (css: string) => Number.parseFloat((await hands.text(css)).replace(',', ''));
 const share = () => number('[data-readout=frontShare]');
-const count = (css: string) =>
-  hands.driver.executeScript<number>('return document.querySelectorAll(arguments[0]).length', css);
-const goTo = async (path: string) => {
-  await hands.driver.executeScript('location.hash = arguments[0]', `/${path}`);
-  await hands.until(async () => (await hands.text('.bench-card h1')).startsWith('Roll'));
+/** One part of Roll, of any job: every test starts by going where it begins. */
+const goTo = async (part: string, job = 'marigold') => {
+  await hands.go(job, 'roll');
+  await hands.part(part);
 };
 
 test('a bar is fitted, caught hitting the driveshaft, mended with a dip; a hole changes the balance as it said; undo', async () => {
-  await hands.station(5, 'Roll');
-  await hands.part('Balance');
+  await goTo('Balance');
   await hands.press('Start from a usual front end');
   await hands.part('Springs');
   await hands.press('Start from a usual pair');
   await hands.find('[data-readout=frequency]');
   await hands.part('Sway bar');
   await hands.press('Fit a bar');
-  await hands.until(async () =>
-    (await hands.text('[data-verdict=barShaft]')).includes('hits the driveshaft'),
-  );
+  await hands.reads('[data-verdict=barShaft]', 'hits the driveshaft');
   await hands.press('Dip the middle');
   await hands.type('roll/dip/0/width', '9');
   await hands.type('roll/dip/0/depth', '8');
-  await hands.until(async () => (await count('[data-verdict=barShaft]')) === 0);
+  await hands.until(async () => (await hands.count('[data-verdict=barShaft]')) === 0);
 
   await hands.part('Balance');
-  await hands.until(async () => (await hands.text('[data-effect=hole]')).includes('looser'));
+  await hands.reads('[data-effect=hole]', 'looser');
   const before = await share();
   const promised = Number.parseFloat((await hands.text('[data-effect=hole]')).split('=')[1]!);
   await hands.part('Sway bar');
@@ -54,13 +50,13 @@ test('a bar is fitted, caught hitting the driveshaft, mended with a dip; a hole 
 });
 
 test('a bend dragged in the bay changes rate and balance while it moves, and is one step of undo', async () => {
-  await hands.part('Sway bar');
+  await goTo('Sway bar');
   await hands.find('[data-readout=barRollRate]');
   const before = await hands.text('[data-readout=barRollRate]');
   const balance = await hands.text('[data-readout=barBalance]');
   await hands.drag('[data-bar=plan-eye]', 0, 14);
   await hands.until(async () => (await hands.text('[data-readout=barRollRate]')) !== before);
-  expect(await hands.text('[data-readout=barBalance]')).not.toBe(balance);
+  await hands.until(async () => (await hands.text('[data-readout=barBalance]')) !== balance);
   await hands.undo();
   await hands.until(async () => (await hands.text('[data-readout=barRollRate]')) === before);
 });
@@ -68,15 +64,17 @@ test('a bend dragged in the bay changes rate and balance while it moves, and is 
 test('the rocker shows it: both wheels nothing, one wheel something', async () => {
   const pull = async () =>
     Number.parseInt((await hands.text('[data-readout=barNow]')).split('·')[1]!.replace(',', ''));
+  await goTo('Sway bar');
   await hands.keys('\uE013');
   await hands.keys('\uE013');
-  expect(await pull()).toBeLessThan(5);
+  await hands.until(async () => (await pull()) < 5);
   await hands.keys('\uE012');
   await hands.keys('\uE012');
   await hands.until(async () => (await pull()) > 20);
 });
 
 test('the search offers stock bars; one is taken; the chart is kept as figures and as pictures', async () => {
+  await goTo('Sway bar');
   await hands.type('find/least', '6');
   await hands.type('find/most', '14');
   await hands.type('find/rate', '110');
@@ -102,6 +100,7 @@ test('the search offers stock bars; one is taken; the chart is kept as figures a
 });
 
 test('the bend sheet follows the bar; a curve and a map of Locate are kept with their figures', async () => {
+  await goTo('Sway bar');
   const blank = await hands.text('[data-readout=blank]');
   await hands.type('roll/arm', '9');
   await hands.until(async () => (await hands.text('[data-readout=blank]')) !== blank);
@@ -120,23 +119,24 @@ test('the bend sheet follows the bar; a curve and a map of Locate are kept with 
     .split('\n');
   expect(map).toHaveLength(1 + 25 * 25);
   await hands.press('as a curve');
-  await hands.station(5, 'Roll');
 });
 
 test('rails are tried before they are made; a school sets the car up and undo takes it back', async () => {
-  await hands.part('Balance');
-  await hands.until(async () => (await count('[data-lever=springs]')) === 1);
+  await goTo('Balance');
+  await hands.until(async () => (await hands.count('[data-lever=springs]')) === 1);
   const before = await share();
   await hands.press('Springs: more');
+  const once = await hands.text('[data-readout=whatIf]');
   await hands.press('Springs: more');
+  await hands.until(async () => (await hands.text('[data-readout=whatIf]')) !== once);
   const thought = await hands.text('[data-readout=whatIf]');
   expect(await share()).toBe(before);
   await hands.press('Forget it');
-  await hands.until(async () => (await count('[data-readout=whatIf]')) === 0);
+  await hands.until(async () => (await hands.count('[data-readout=whatIf]')) === 0);
   // What the driver felt, cured by the easiest lever.
   await hands.part('tail came out');
   await hands.click(await hands.find('[data-cure=panhard] button'));
-  await hands.until(async () => (await hands.text('[data-readout=whatIf]')).includes('tighter'));
+  await hands.reads('[data-readout=whatIf]', 'tighter');
   await hands.press('Forget it');
   await hands.press('Springs: more');
   await hands.press('Springs: more');
@@ -144,38 +144,34 @@ test('rails are tried before they are made; a school sets the car up and undo ta
   await hands.press('Make it so');
   await hands.until(async () => (await share()) !== before);
   expect(thought).toContain(`${(await share()).toFixed(1)} %`);
-  expect(await count('[data-readout=whatIf]')).toBe(0);
+  await hands.until(async () => (await hands.count('[data-readout=whatIf]')) === 0);
   const made = await share();
   await hands.click(await hands.find('input[name=roll-school]:not(:checked)'));
-  await hands.until(async () => (await hands.text('.masthead-save')) === 'all saved');
+  await hands.saved();
   await hands.undo();
   await hands.until(async () => (await share()) === made);
 });
 
 test('a rear bar that is wrong for its car is called so, and the remedy takes it off', async () => {
-  await goTo('demo-copperline/roll');
-  await hands.until(async () => (await hands.text('[data-verdict=barWrong]')).includes('58 %'));
+  await goTo('Balance', 'copperline');
+  await hands.reads('[data-verdict=barWrong]', '58 %');
   await hands.press('Run without it');
-  await hands.until(async () =>
-    (await hands.text('[data-verdict=balance]')).includes('Neither tight nor loose'),
-  );
+  await hands.reads('[data-verdict=balance]', 'Neither tight nor loose');
 });
 
 test('the trail wagon’s bar comes off by its pins, and says what that does on the road', async () => {
-  await goTo('demo-tinker/roll');
-  await hands.part('Sway bar');
+  await goTo('Sway bar', 'tinker');
   const on = await number('[data-readout=barBalance]');
   await hands.press('Links on');
-  await hands.until(async () => (await hands.text('[data-verdict=barOff]')).includes('the bar does nothing'));
+  await hands.reads('[data-verdict=barOff]', 'the bar does nothing');
   expect(await number('[data-readout=barBalance]')).toBeGreaterThan(on + 1);
   await hands.press('Hook the links up');
   await hands.until(async () => (await number('[data-readout=barBalance]')) === on);
 });
 
 test('the strip car’s tyres at the launch, and what the school makes of them', async () => {
-  await goTo('demo-cinder/roll');
-  await hands.part('Balance');
-  await hands.until(async () => (await hands.text('[data-verdict=launch]')).includes('more than the other'));
+  await goTo('Balance', 'cinder');
+  await hands.reads('[data-verdict=launch]', 'more than the other');
   await hands.click(await hands.find('.choice label:last-of-type input[name=roll-school]'));
-  await hands.until(async () => (await hands.text('[data-verdict=launch]')).includes('carry alike'));
+  await hands.reads('[data-verdict=launch]', 'carry alike');
 });

@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { By, Key } from 'selenium-webdriver';
+import { Key } from 'selenium-webdriver';
 import { Hands, serve } from '../support/browser';
 
 let server: Awaited<ReturnType<typeof serve>>;
@@ -19,7 +19,7 @@ afterAll(async () => {
 const state = (id: string) => hands.find(`[data-verdict="${id}"]`).then((e) => e.getAttribute('data-state'));
 
 test('the demo job is open, and nothing was asked of anyone else', async () => {
-  expect(await hands.text('.masthead-job')).toContain('Marigold');
+  await hands.reads('.masthead-job', 'Marigold');
   const outside = await hands.driver.executeScript<string[]>(
     'return performance.getEntriesByType("resource").map((e) => e.name).filter((n) => !n.startsWith(location.origin))',
   );
@@ -29,24 +29,21 @@ test('the demo job is open, and nothing was asked of anyone else', async () => {
 test('record: a reading that is no length is refused where it was typed; repeats average; the odd one is struck', async () => {
   await hands.station(2, 'Record');
   await hands.part('Agree?');
-  expect(await hands.text('.verdicts')).toContain('5 5/8 is the odd one');
+  await hands.reads('.verdicts', '5 5/8 is the odd one');
   await hands.part('Measure');
   await hands.press('Whole sheet');
   await hands.type('reading/track', '57 1/');
-  expect(await hands.text('[data-reading=track] .field-problem')).toContain('stops at the slash');
-  expect(await hands.value('reading/track')).toBe('57 1/');
+  await hands.reads('[data-reading=track] .field-problem', 'stops at the slash');
+  await hands.holds('reading/track', '57 1/');
   await hands.type('reading/track', '5 1/8');
-  expect(await hands.text('[data-reading=track] .field-problem')).toContain('between');
+  await hands.reads('[data-reading=track] .field-problem', 'between');
   await hands.type('reading/track', '57 1/4');
-  await hands.until(async () => (await hands.text('[data-reading=track] .reading-list')).includes('57 1/4'));
-  expect(await hands.text('[data-reading=track] .reading-mean')).toContain('spread');
+  await hands.reads('[data-reading=track] .reading-list', '57 1/4');
+  await hands.reads('[data-reading=track] .reading-mean', 'spread');
   await hands.press('5 5/8: strike it');
   await hands.part('Agree?');
-  await hands.until(
-    async () =>
-      (await hands.driver.findElements(By.css('[data-verdict="spread-gapFrame.right"]'))).length === 0,
-  );
-  expect(await hands.text('.agree-sum')).toContain('All readings agree');
+  await hands.until(async () => (await hands.count('[data-verdict="spread-gapFrame.right"]')) === 0);
+  await hands.reads('.agree-sum', 'All readings agree');
   await hands.part('Measure');
 });
 
@@ -54,10 +51,10 @@ test('half-typed text survives a reload, and is not taken for entered', async ()
   const input = await hands.field('reading/tireWidth');
   await hands.click(input);
   await input.sendKeys('9 3/');
-  await hands.until(async () => (await hands.text('.masthead-save')) === 'all saved');
+  await hands.saved();
   await hands.driver.sleep(300);
   await hands.reload();
-  expect(await hands.value('reading/tireWidth')).toBe('9 3/');
+  await hands.holds('reading/tireWidth', '9 3/');
   await hands.type('reading/tireWidth', '', Key.ESCAPE);
 });
 
@@ -68,20 +65,18 @@ test('locate: a typed fraction moves the model, the curve and the verdicts; the 
   const before = await curve();
   await hands.type('panhard/chassis/2', '13 5/8');
   await hands.until(async () => (await curve()) !== before);
-  expect(await hands.value('panhard/chassis/2')).toBe('13 5/8');
-  await hands.until(async () =>
-    (await hands.text('[data-verdict="level"]')).includes('1/4 in high at the axle end'),
-  );
+  await hands.holds('panhard/chassis/2', '13 5/8');
+  await hands.reads('[data-verdict="level"]', '1/4 in high at the axle end');
   await hands.undo();
-  await hands.until(async () => (await hands.value('panhard/chassis/2')) === '14 7/8');
+  await hands.holds('panhard/chassis/2', '14 7/8');
   await hands.press('Lower the frame end 1 in');
   await hands.until(async () => (await state('level')) === 'ok');
-  expect(await hands.value('panhard/chassis/2')).toBe('13 7/8');
+  await hands.holds('panhard/chassis/2', '13 7/8');
   expect(await hands.text('[data-readout=tilt]')).toBe('level');
   await hands.type('panhard/axle/1', '28 1/2');
   await hands.until(async () => (await state('tyre')) === 'stop');
   await hands.undo();
-  await hands.until(async () => (await hands.value('panhard/axle/1')) === '19 3/8');
+  await hands.holds('panhard/axle/1', '19 3/8');
 });
 
 test('locate: dragging a mount and moving it by arrow keys does the same as typing; a drag is one step of undo', async () => {
@@ -93,7 +88,7 @@ test('locate: dragging a mount and moving it by arrow keys does the same as typi
   expect(await hands.value('panhard/axle/1')).not.toBe('19 3/8');
   await hands.undo();
   await hands.until(async () => (await height()) === '13 7/8');
-  expect(await hands.value('panhard/axle/1')).toBe('19 3/8');
+  await hands.holds('panhard/axle/1', '19 3/8');
   await hands.drag('[data-mount="plan-chassis"]', 0, 14);
   await hands.until(async () => (await hands.value('panhard/chassis/0')) !== '7 3/4');
   await hands.until(async () => ['look', 'stop'].includes((await state('plan')) ?? ''));
@@ -101,10 +96,10 @@ test('locate: dragging a mount and moving it by arrow keys does the same as typi
   await hands.until(async () => (await state('plan')) === 'ok');
   await (await hands.find('[data-mount="rear-chassis"]')).sendKeys(Key.ARROW_UP);
   // Its bracket has holes an inch apart: an arrow goes from one to the next.
-  await hands.until(async () => (await hands.value('panhard/chassis/2')) === '14 7/8');
-  expect(await hands.text('.hole-row')).toContain('hole 3 of 5');
+  await hands.holds('panhard/chassis/2', '14 7/8');
+  await hands.reads('.hole-row', 'hole 3 of 5');
   await (await hands.find('[data-mount="rear-chassis"]')).sendKeys(Key.ARROW_DOWN);
-  await hands.until(async () => (await hands.value('panhard/chassis/2')) === '13 7/8');
+  await hands.holds('panhard/chassis/2', '13 7/8');
 });
 
 test('the rocker moves the axle by keys, and the bay follows', async () => {
@@ -127,10 +122,10 @@ test('cut: thread and ends give the tube; too little thread stops', async () => 
   await hands.undo();
   await hands.undo();
   await hands.until(async () => (await tube()) === first);
-  expect(await hands.text('[data-readout=shorten]')).toContain('6 turns');
+  await hands.reads('[data-readout=shorten]', '6 turns');
   const driver = hands.driver as unknown as { sendDevToolsCommand: (c: string, p: object) => Promise<void> };
   await driver.sendDevToolsCommand('Emulation.setEmulatedMedia', { media: 'print' });
-  expect(await hands.text('.paper-sheet')).toContain('Tube, 1 1/4 in');
+  await hands.reads('.paper-sheet', 'Tube, 1 1/4 in');
   await driver.sendDevToolsCommand('Emulation.setEmulatedMedia', { media: '' });
 });
 
@@ -142,11 +137,11 @@ test('weld: held until all is measured and striped; an override needs its reason
     await hands.click(await hands.find(`[data-condition=${id}] .stripe-button`));
     await hands.until(async () => (await condition(id, 'stripe')) === 'whole');
   };
-  expect(await hands.text('[data-bracket=frame] .deed')).toContain('held');
+  await hands.reads('[data-bracket=frame] .deed', 'held');
   await hands.type('weld/level.frame', '14 7/8');
   await hands.type('weld/level.axle', '13 7/8');
   await hands.until(async () => (await condition('level', 'holds')) === 'false');
-  expect(await hands.text('[data-condition=level]')).toContain('1 in too high at the frame end');
+  await hands.reads('[data-condition=level]', '1 in too high at the frame end');
   await hands.type('weld/level.frame', '13 7/8');
   await hands.type('weld/eyeToEye', '36 5/8');
   await hands.type('weld/clearance', '5/8');
@@ -155,14 +150,14 @@ test('weld: held until all is measured and striped; an override needs its reason
   await hands.type('weld/centred.left', '5 3/8');
   await hands.type('weld/centred.right', '5 3/8');
   for (const id of ['onWheels', 'level', 'eyeToEye', 'clearance', 'thread', 'centred']) await stripe(id);
-  expect(await hands.text('[data-bracket=frame] .deed')).toContain('1 left to check');
+  await hands.reads('[data-bracket=frame] .deed', '1 left to check');
 
   await hands.click(await hands.find('[data-bracket=axle] .deed'));
   const go = await hands.button('Go on, and keep this on record');
   expect(await go.isEnabled()).toBe(false);
   await (await hands.find('.ant-modal textarea')).sendKeys('Mock-up, comes off again');
   await hands.click(go);
-  await hands.until(async () => (await hands.text('.weld-log')).includes('Mock-up, comes off again'));
+  await hands.reads('.weld-log', 'Mock-up, comes off again');
   await hands.dialogGone();
 
   await stripe('fit');
@@ -170,13 +165,13 @@ test('weld: held until all is measured and striped; an override needs its reason
   await hands.until(
     async () => (await (await hands.find('[data-bracket=frame]')).getAttribute('data-state')) === 'tacked',
   );
-  expect(await hands.text('[data-bracket=frame] .deed')).toContain('Finish-weld: held');
+  await hands.reads('[data-bracket=frame] .deed', 'Finish-weld: held');
 
   await hands.station(4, 'Panhard bar');
   await hands.type('panhard/chassis/2', '14 1/8');
   await hands.station(7, 'Hold before welding');
   expect(await condition('level', 'stripe')).toBe('broken');
-  expect(await hands.text('[data-condition=level]')).toContain('was 13 7/8 in, is now 14 1/8 in');
+  await hands.reads('[data-condition=level]', 'was 13 7/8 in, is now 14 1/8 in');
   expect(await condition('centred', 'stripe')).toBe('whole');
   await hands.undo();
   await hands.until(async () => (await condition('level', 'stripe')) === 'whole');
@@ -187,9 +182,9 @@ test('ride: two gaps give the turns and the way; the next round is centred', asy
   await hands.type('ride/left', '5 1/2');
   await hands.type('ride/right', '5 1/8');
   await hands.until(async () => (await hands.text('[data-readout=turns]')) === 'Lengthen: 1 1/2 turns');
-  expect(await hands.text('.advice-box')).toContain('it must move to the right');
+  await hands.reads('.advice-box', 'it must move to the right');
   await hands.press('Done: roll it, measure again');
-  await hands.until(async () => (await hands.value('ride/left')) === '');
+  await hands.holds('ride/left', '');
   await hands.type('ride/left', '5 5/16');
   await hands.type('ride/right', '5 5/16');
   await hands.until(
@@ -203,9 +198,9 @@ test('a reload keeps all of it', async () => {
   await hands.saved();
   await hands.driver.sleep(300);
   await hands.reload();
-  expect(await hands.text('.rounds')).toContain('1 1/2 turns longer');
+  await hands.reads('.rounds', '1 1/2 turns longer');
   await hands.station(4, 'Panhard bar');
-  expect(await hands.value('panhard/chassis/2')).toBe('13 7/8');
+  await hands.holds('panhard/chassis/2', '13 7/8');
 });
 
 test('export, import of what was exported, and of a damaged file', async () => {
@@ -218,48 +213,40 @@ test('export, import of what was exported, and of a damaged file', async () => {
     6,
   );
   expect(job.weld.log[0].reason).toBe('Mock-up, comes off again');
-  const upload = () => hands.driver.findElement(By.css('input[type=file]'));
+  const upload = () => hands.find('input[type=file]');
 
   const damaged = join(hands.downloads, 'damaged.pellik.json');
   writeFileSync(damaged, JSON.stringify({ ...job, rig: { ...job.rig, track: 'wide' } }));
   await (await upload()).sendKeys(damaged);
-  await hands.until(async () =>
-    (await hands.text('.ant-notification')).includes('rig.track: expected number'),
-  );
-  expect(await hands.text('.masthead-job')).toContain('Marigold, rear axle ·');
+  await hands.reads('.ant-notification', 'rig.track: expected number');
+  await hands.reads('.masthead-job', 'Marigold, rear axle ·');
   await hands.click(await hands.find('.ant-notification-notice-close'));
 
   await (await upload()).sendKeys(file);
-  await hands.until(async () =>
-    (await hands.text('.masthead-job')).includes('Marigold, rear axle, imported'),
-  );
+  await hands.reads('.masthead-job', 'Marigold, rear axle, imported');
   await hands.station(4, 'Panhard bar');
-  expect(await hands.value('panhard/chassis/2')).toBe('13 7/8');
+  await hands.holds('panhard/chassis/2', '13 7/8');
 });
 
 test('a new job from nothing: measured, drawn, and the old ones left alone', async () => {
   await hands.station(1, 'The job');
   await hands.press('New job');
-  await hands.until(async () => (await hands.text('.masthead-job')).includes('New job'));
+  await hands.reads('.masthead-job', 'New job');
   await hands.station(2, 'Record');
   await hands.type('reading/track', '1500mm');
-  await hands.until(async () => (await hands.text('[data-reading=track] .reading-list')).includes('1500mm'));
+  await hands.reads('[data-reading=track] .reading-list', '1500mm');
   await hands.station(4, 'Panhard bar');
   await hands.until(async () => (await state('plan')) === 'ok');
   await hands.station(1, 'The job');
-  expect(await hands.text('.shelf')).toContain('Marigold, rear axle, imported');
+  await hands.reads('.shelf', 'Marigold, rear axle, imported');
 });
 
 test('another layout is laid out anew, moves, is dragged on both sides at once, and is undone', async () => {
   await hands.station(1, 'The job');
-  await hands.click(
-    await hands.driver.findElement(
-      By.xpath('//label[contains(@class,"layout-tile")][.//b[text()="Ladder bars + panhard"]]'),
-    ),
-  );
-  await hands.until(async () => (await hands.text('.masthead-job')).includes('ladder bars'));
+  await hands.clickOn('//label[contains(@class,"layout-tile")][.//b[text()="Ladder bars + panhard"]]');
+  await hands.reads('.masthead-job', 'ladder bars');
   await hands.station(4, 'Panhard bar');
-  await hands.click(await hands.driver.findElement(By.xpath('//*[text()="Lengthwise"]')));
+  await hands.clickOn('//*[text()="Lengthwise"]');
   await hands.until(async () => (await state('bind')) === 'stop');
   const height = () => hands.value('ladder-left/chassis/2');
   const before = await height();
@@ -273,13 +260,13 @@ test('another layout is laid out anew, moves, is dragged on both sides at once, 
   await hands.undo();
   await hands.until(async () => (await height()) === before);
   await hands.undo();
-  await hands.until(async () => (await hands.text('.masthead-job')).includes('three links'));
-  await hands.click(await hands.driver.findElement(By.xpath('//*[text()="Sideways"]')));
+  await hands.reads('.masthead-job', 'three links');
+  await hands.clickOn('//*[text()="Sideways"]');
 });
 
 test('help and the finder work by keys alone', async () => {
   await hands.keys('?');
-  await hands.until(async () => (await hands.text('.keys')).includes('Both wheels up'));
+  await hands.reads('.keys', 'Both wheels up');
   await hands.driver.actions().sendKeys(Key.ESCAPE).perform();
   await hands.dialogGone();
   await hands.keys('/');

@@ -1,9 +1,9 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, readdirSync } from 'node:fs';
+import { mkdtempSync, readdirSync, statSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Builder, By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Builder, By, error, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome';
 
 const WAIT = 15_000;
@@ -89,22 +89,30 @@ export class Hands {
 
   /** Picks one of the parts that a card is divided into, by the beginning of its word. */
   async part(name: string): Promise<void> {
-    const xpath = `//label[.//*[starts-with(normalize-space(), "${name}")]]`;
-    await this.click(await this.driver.findElement(By.xpath(xpath)));
+    await this.clickOn(`//label[.//*[starts-with(normalize-space(), "${name}")]]`);
   }
 
   find = (css: string): Promise<WebElement> => this.driver.wait(until.elementLocated(By.css(css)), WAIT);
+  at = (xpath: string): Promise<WebElement> => this.driver.wait(until.elementLocated(By.xpath(xpath)), WAIT);
+  count = async (css: string): Promise<number> => (await this.driver.findElements(By.css(css))).length;
   field = (id: string): Promise<WebElement> => this.find(`[id="field-${id}"]`);
   text = async (css: string): Promise<string> => (await this.find(css)).getText();
   readout = (id: string): Promise<string> => this.text(`[data-readout=${id}] .unseen, [data-readout=${id}]`);
 
-  button(name: string): Promise<WebElement> {
-    const xpath = `//button[normalize-space()=${JSON.stringify(name)} or @aria-label=${JSON.stringify(name)}]`;
-    return this.driver.wait(until.elementLocated(By.xpath(xpath)), WAIT);
-  }
+  button = (name: string): Promise<WebElement> => this.at(called(name));
+  press = (name: string): Promise<void> => this.clickOn(called(name));
 
-  async press(name: string): Promise<void> {
-    await this.click(await this.button(name));
+  /** Clicks what stands at a path, and the one drawn in its place if it is drawn anew in between. */
+  async clickOn(xpath: string): Promise<void> {
+    await this.driver.wait(async () => {
+      try {
+        await this.click(await this.at(xpath));
+        return true;
+      } catch (problem) {
+        if (problem instanceof error.StaleElementReferenceError) return false;
+        throw problem;
+      }
+    }, WAIT);
   }
 
   async click(element: WebElement): Promise<void> {
@@ -116,6 +124,13 @@ export class Hands {
   async station(n: number, title: string): Promise<void> {
     await this.keys(String(n));
     await this.until(async () => (await this.text('.bench-card h1')).includes(title));
+  }
+
+  /** To a station of a demo job, and until it is that job which stands there. */
+  async go(job: string, station: string): Promise<void> {
+    await this.driver.executeScript('location.hash = arguments[0]', `/demo-${job}/${station}`);
+    await this.reads('.masthead-job', new RegExp(job, 'i'));
+    await this.find(`[data-station=${station}][aria-current]`);
   }
 
   /** Keys to whatever has the focus; out of any field first. */
@@ -167,6 +182,29 @@ export class Hands {
     await this.driver.wait(async () => condition().catch(() => false), WAIT);
   }
 
+  /** Waits until words are read at a place; what stands there instead is told. */
+  reads = (css: string, words: string | RegExp): Promise<void> =>
+    this.agrees(css, () => this.text(css), words);
+
+  /** Waits until a field holds just this. */
+  holds = (id: string, value: string): Promise<void> =>
+    this.agrees(`field ${id}`, async () => [await this.value(id)], value);
+
+  private async agrees(
+    place: string,
+    look: () => Promise<string | string[]>,
+    wanted: string | RegExp,
+  ): Promise<void> {
+    let seen: string | string[] = '';
+    const agrees = async () => {
+      seen = await look();
+      return typeof wanted === 'string' ? seen.includes(wanted) : wanted.test(String(seen));
+    };
+    await this.until(agrees).catch((problem: Error) => {
+      throw new Error(`${place}: wanted ${wanted}, found ${seen}`, { cause: problem });
+    });
+  }
+
   dialogGone = (): Promise<void> =>
     this.until(() =>
       this.driver.executeScript<boolean>(
@@ -174,10 +212,18 @@ export class Hands {
       ),
     );
 
+  /** A file that was kept, once it is whole: the browser holds its place with an empty one while it writes. */
   async downloaded(name: string): Promise<string> {
-    await this.until(async () => readdirSync(this.downloads).includes(name));
-    return join(this.downloads, name);
+    const file = join(this.downloads, name);
+    await this.until(
+      async () =>
+        !readdirSync(this.downloads).some((n) => n.endsWith('.crdownload')) && statSync(file).size > 0,
+    );
+    return file;
   }
 
   close = (): Promise<void> => this.driver.quit();
 }
+
+const called = (name: string): string =>
+  `//button[normalize-space()=${JSON.stringify(name)} or @aria-label=${JSON.stringify(name)}]`;
