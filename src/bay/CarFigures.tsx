@@ -1,7 +1,8 @@
 import type { Tape } from '@/core/units/tape';
 import { Dimension } from './Dimension';
 import type { BayModel } from './model';
-import { RAIL } from './model';
+import { RAIL } from '@/core/job/frame';
+
 import type { Sheet } from './views';
 
 type Props = { sheet: Sheet; model: BayModel; tape: Tape };

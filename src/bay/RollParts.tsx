@@ -4,10 +4,12 @@ import type { RollFigures } from './rollFigures';
 import { path, type Flat, type Sheet } from './views';
 
 const TURNS = 7;
+/** A bump stop's rubber as it is drawn, mm. */
+const STOP_WIDTH = 42;
 
 /** Springs, shocks, sway bar and its end links, as they stand. */
 export function RollParts({ sheet, parts }: { sheet: Sheet; parts: RollFigures }) {
-  const { bar, links, springs, shocks } = parts;
+  const { bar, links, springs, shocks, stops } = parts;
   const flat = (line: readonly Point[]) => line.map(sheet.at);
   return (
     <g className="roll-parts">
@@ -16,6 +18,14 @@ export function RollParts({ sheet, parts }: { sheet: Sheet; parts: RollFigures }
       ))}
       {shocks.map((line, i) => (
         <path key={i} className="shape shock" d={path(flat(line))} />
+      ))}
+      {stops.map(({ line, squeezed }, i) => (
+        <path
+          key={i}
+          className={`shape bump-stop ${squeezed ? 'squeezed' : ''}`}
+          d={path(flat(line))}
+          style={{ strokeWidth: STOP_WIDTH * sheet.k }}
+        />
       ))}
       {bar?.housing && (
         <path

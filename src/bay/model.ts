@@ -4,15 +4,13 @@ import { ownObstacles, travelOf } from '@/core/job/job';
 import { PANHARD } from '@/core/layouts/patterns';
 import type { Job } from '@/core/job/schema';
 import type { LocateResult } from '@/core/locate/types';
+import { railsOf, type Rail } from '@/core/job/frame';
 import { measured } from '@/core/measure/readings';
-import { SIDES, type Side } from '@/core/measure/quantities';
+import type { Side } from '@/core/measure/quantities';
 import { DRIVESHAFT, linksOf, mountsOf, STEERING, type Mount } from '@/core/rig/members';
 import { pathAt } from '@/core/clearance/path';
 import type { Member, Obstacle, Point } from '@/core/rig/schema';
 import { rollFigures, type RollFigures } from './rollFigures';
-
-/** Frame rails are drawn at this section until they are measured; only their place is taken from the tape, mm. */
-export const RAIL = { width: 50, height: 100 };
 
 /** A bar along its path, eye to eye; the force in it where one is shown, N, tension positive. */
 export type Bar = {
@@ -32,7 +30,6 @@ type Shape = { id: string; kind: 'arm' | 'leaf' | 'crank'; lines: Point[][] };
 
 /** A point by which a member is mounted, as it stands now and where it is at ride height. */
 type DrawnMount = Mount & { member: string; now: Point };
-type Rail = { side: Side; outside: number; underside: number };
 
 /** An axle attitude as the bay draws it: where the wheels, the tube's ends, the differential and the bars stand. */
 export type Figure = {
@@ -132,11 +129,7 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
   const current = result && isReached(result.current) ? result.current : null;
   const height = current?.rollCentreHeight ?? null;
   const now = figure(current ?? ride);
-  const rails = SIDES.map((side) => ({
-    side,
-    outside: (side === 'left' ? 1 : -1) * (inner - measured(readings, 'gapFrame', side).value),
-    underside: measured(readings, 'rideHeight', side).value,
-  }));
+  const rails = railsOf(job);
   const tubeDiameter = measured(readings, 'tubeDiameter').value;
   const cover = measured(readings, 'cover').value;
   return {

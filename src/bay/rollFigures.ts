@@ -1,9 +1,10 @@
 import { carry, type Attitude } from '@/core/kinematics/attitude';
 import type { Job } from '@/core/job/schema';
 import type { Point } from '@/core/rig/schema';
+import { measured } from '@/core/measure/readings';
 import { stowedFeet, swayBarOf, type BarDesign } from '@/core/roll/barDesign';
 import { feetIn, lineAt, turningOf, turnsTo } from '@/core/roll/motion';
-import { shockStands, standsOf } from '@/core/roll/springDesign';
+import { shockStands, standsOf, type StopDesign } from '@/core/roll/springDesign';
 
 /** What holds the car up in roll, as it stands in a pose. */
 export type RollFigures = {
@@ -12,11 +13,13 @@ export type RollFigures = {
   links: { line: [Point, Point]; loose: boolean }[];
   springs: { kind: 'coil' | 'air'; line: [Point, Point] }[];
   shocks: [Point, Point][];
+  /** bump stops, from where they hang to their tips; squeezed where the axle is at them */
+  stops: { line: [Point, Point]; squeezed: boolean }[];
 };
 
 const SIDES = [1, -1] as const;
 
-export function rollFigures({ roll, rig }: Job, pose: Attitude): RollFigures {
+export function rollFigures({ roll, rig, readings }: Job, pose: Attitude): RollFigures {
   const place = carry(pose, rig.tireRadius);
   const { springs, shock } = roll;
   const placed = ([frame, axle]: [Point, Point]): [Point, Point] => [frame, place(axle)];
@@ -27,7 +30,24 @@ export function rollFigures({ roll, rig }: Job, pose: Attitude): RollFigures {
         ? SIDES.map((side) => ({ kind: springs.kind, line: placed(standsOf(springs, side, rig.tireRadius)) }))
         : [],
     shocks: shock?.apart ? SIDES.map((side) => placed(shockStands(shock.apart!, side))) : [],
+    stops: roll.stop
+      ? stopFigures(roll.stop, rig.tireRadius + measured(readings, 'tubeDiameter').value / 2, place)
+      : [],
   };
+}
+
+/** Above the axle's tube, as far off at ride height as was typed; the rubber gives before the tube does. */
+function stopFigures(
+  { out, gap, height }: StopDesign,
+  top: number,
+  place: (p: Point) => Point,
+): RollFigures['stops'] {
+  return SIDES.map((side) => {
+    const hangs: Point = [0, side * out, top + gap + height];
+    const tube = place([0, side * out, top])[2];
+    const tip = Math.min(hangs[2] - 0.05 * height, Math.max(hangs[2] - height, tube));
+    return { line: [hangs, [0, side * out, tip]], squeezed: tube > hangs[2] - height };
+  });
 }
 
 /** The bar with its arms turned as far as its links turn them; where they cannot follow, as it stands at ride height. */

@@ -3,7 +3,8 @@ import type { Spot } from '@/core/measure/quantities';
 import { measuredAcross, type Readings } from '@/core/measure/readings';
 import type { Point } from '@/core/rig/schema';
 import type { ViewName } from '@/store/look';
-import { RAIL, type BayModel } from './model';
+import { RAIL } from '@/core/job/frame';
+import { type BayModel } from './model';
 
 /** Where a reading is taken, on this car: the view that shows it, and from where to where. */
 export type Where = {

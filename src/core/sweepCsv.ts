@@ -3,6 +3,7 @@ import type { CurvePoint } from '@/core/locate/types';
 import type { TravelMap } from '@/core/locate/map';
 import type { RideRow } from '@/core/roll/ride';
 import type { RollRow } from '@/core/roll/barResult';
+import type { Corner } from '@/core/roll/corner';
 
 /** A sweep as comma-separated text: one line a place, every column named with its unit, empty where there is no value. */
 function toCsv<T>(rows: T[], columns: [name: string, of: (row: T) => number | null | undefined][]): string {
@@ -66,4 +67,17 @@ export const rollToCsv = (rows: RollRow[]): string =>
     ['joint_at_bar_deg', (p) => p.bar],
     ['joint_at_foot_deg', (p) => p.foot],
     ['arm_to_link_deg', (p) => p.square],
+  ]);
+
+/** The car in harder and harder corners. */
+export const cornersToCsv = (corners: Corner[]): string =>
+  toCsv(corners, [
+    ['corner_g', (c) => c.g],
+    ['lean_deg', (c) => c.rollDeg],
+    ['front_share_pct', (c) => (c.g > 0 ? 100 * c.frontShare : null)],
+    ['front_inside_N', (c) => c.wheels.front.inside],
+    ['front_outside_N', (c) => c.wheels.front.outside],
+    ['rear_inside_N', (c) => c.wheels.rear.inside],
+    ['rear_outside_N', (c) => c.wheels.rear.outside],
+    ['stop_squeezed_mm', (c) => c.stop],
   ]);

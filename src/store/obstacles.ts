@@ -9,8 +9,14 @@ export function editObstacle(id: string, change: (o: Obstacle) => Obstacle | nul
   edit((job) => withObstacles(job, (list) => list.flatMap((o) => (o.id === id ? (change(o) ?? []) : [o]))));
 }
 
-export function addObstacle(obstacle: Obstacle): void {
-  edit((job) => withObstacles(job, (list) => [...list, { ...obstacle, id: freeName(obstacle.id, list) }]));
+/** Puts things in the way, as one step. */
+export function addObstacles(things: Obstacle[]): void {
+  edit((job) =>
+    things.reduce(
+      (with_, thing) => withObstacles(with_, (list) => [...list, { ...thing, id: freeName(thing.id, list) }]),
+      job,
+    ),
+  );
 }
 
 /** Moves a thing whole, mm by coordinate. */

@@ -6,7 +6,6 @@ import './curve.css';
 const SIZE = { width: 400, height: 180 };
 const EDGE = { left: 62, right: 14, top: 14, bottom: 32 };
 const MOST_LINES = 5;
-const ANCHORS = ['start', 'middle', 'end'] as const;
 
 type Props = {
   name: string;
@@ -22,6 +21,8 @@ type Props = {
   onPick: (x: number) => void;
   children: ReactNode;
 };
+
+const anchorOf = (x: number, xs: number[]) => (x === xs[0] ? 'start' : x === xs.at(-1) ? 'end' : 'middle');
 
 /** One quantity over a sweep; touch it to send the axle there. */
 export function SweepChart({ name, xs, now, ys, unit, sayX, limit = null, onPick, children }: Props) {
@@ -39,7 +40,7 @@ export function SweepChart({ name, xs, now, ys, unit, sayX, limit = null, onPick
     ([u]) => x(u),
     ([, v]) => y(v),
   );
-  const ends = [xs[0]!, 0, xs.at(-1)!];
+  const marks = [...new Set([xs[0]!, 0, xs.at(-1)!])];
   return (
     <>
       <svg
@@ -69,14 +70,14 @@ export function SweepChart({ name, xs, now, ys, unit, sayX, limit = null, onPick
         )}
         <path className="line" d={draw(points) ?? ''} />
         <g className="axis">
-          {ends.map((t, i) => (
-            <text key={i} x={x(t)} y={SIZE.height - 14} textAnchor={ANCHORS[i]}>
+          {marks.map((t) => (
+            <text key={t} x={x(t)} y={SIZE.height - 14} textAnchor={anchorOf(t, xs)}>
               {sayX(t)}
             </text>
           ))}
         </g>
       </svg>
-      <figcaption className="hint">{children} Touch it to send the axle there.</figcaption>
+      <figcaption className="hint">{children}</figcaption>
     </>
   );
 }

@@ -2,13 +2,13 @@ import fc from 'fast-check';
 import { setInMotion } from '@/core/kinematics/answer';
 import type { Point, SwayBar } from '@/core/rig/schema';
 import { airAt, airUnder, type AirBag } from '@/core/roll/air';
-import { balanceOf } from '@/core/roll/balance';
 import { cornerOf, liftsAt } from '@/core/roll/corner';
 import { deflect } from '@/core/roll/frame';
 import { launchOf, preloadFor } from '@/core/roll/launch';
 import { leafRate, type LeafPack } from '@/core/roll/leaf';
 import { lineAt, turningOf, turnsTo } from '@/core/roll/motion';
-import { rideOf, stopForce } from '@/core/roll/ride';
+import { rideOf } from '@/core/roll/ride';
+import { stopForce, stopInLean } from '@/core/roll/stops';
 import { plateOf, sectionOf, type Plate } from '@/core/roll/section';
 import type { Coil } from '@/core/roll/springDesign';
 import { barTwisted } from '@/core/roll/swayBar';
@@ -208,16 +208,33 @@ describe('wheel rate and frequency', () => {
   });
 
   test('a stop starts at its rate and is twice as hard half squeezed', () => {
-    const stop = { gap: 40, rate: 60, height: 50 };
+    const stop = { out: 450, gap: 40, rate: 60, height: 50 };
     expect(stopForce(stop, 40)).toBe(0);
     expect(stopForce(stop, 40.001) / 0.001).toBeCloseTo(60, 2);
     expect(stopForce(stop, 65) / (60 * 25)).toBeCloseTo(2, 9);
+  });
+
+  // Statics: what the outside stop pushes with the springs hold down, and the body rises by just that much.
+  test('a stop leaned on lets itself out by lifting the body', () => {
+    fc.assert(
+      fc.property(ends, fc.integer({ min: 1, max: 200 }), ({ stops }, mrad) => {
+        if (!stops) return;
+        const { moment, squeezed } = stopInLean(stops, -mrad / 1000);
+        const alone = Math.max(0, (mrad / 1000) * stops.out - stops.gap);
+        const force = -moment / stops.out;
+        expect(force).toBeCloseTo(
+          squeezed < 0.95 * stops.height ? stopForce(stops, stops.gap + squeezed) : force,
+          6,
+        );
+        expect(squeezed + force / stops.holding).toBeCloseTo(alone, 6);
+      }),
+    );
   });
 });
 
 describe('at the limit', () => {
   // Milliken and Milliken ch. 18, from memory: moments about the ground hold in every corner, a wheel in the air or not.
-  test('all transfers are the moment of the car, before and after an inside wheel lifts; nothing jumps as it does', () => {
+  test('all transfers are the moment of the car, on its stops or off them, before and after an inside wheel lifts; nothing jumps as it does', () => {
     fc.assert(
       fc.property(
         ends,
@@ -225,9 +242,9 @@ describe('at the limit', () => {
         fc.integer({ min: 450, max: 800 }),
         fc.integer({ min: 1, max: 160 }),
         (front, rear, height, tenths) => {
-          const balance = balanceOf(front, rear, height)!;
+          const car = { front, rear, height };
           const g = tenths / 100;
-          const found = cornerOf(front, rear, height, balance, g);
+          const found = cornerOf(car, g);
           if (!found) return;
           const over = (end: 'front' | 'rear') => (found.wheels[end].outside - found.wheels[end].inside) / 2;
           const sprung = front.sprung + rear.sprung;
@@ -242,10 +259,10 @@ describe('at the limit', () => {
           expect((over('front') * front.track + over('rear') * rear.track) / moment).toBeCloseTo(1, 9);
           for (const end of ['front', 'rear'] as const)
             expect(found.wheels[end].inside).toBeGreaterThan(-1e-6);
-          const lifts = liftsAt(front, rear, balance);
+          const lifts = liftsAt(car);
           const first = Math.min(lifts.front, lifts.rear);
-          const before = cornerOf(front, rear, height, balance, first * (1 - 1e-9));
-          const after = cornerOf(front, rear, height, balance, first * (1 + 1e-9));
+          const before = cornerOf(car, first * (1 - 1e-9));
+          const after = cornerOf(car, first * (1 + 1e-9));
           if (before && after) expect(after.rollDeg).toBeCloseTo(before.rollDeg, 5);
         },
       ),

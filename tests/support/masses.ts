@@ -20,4 +20,14 @@ export const ends: fc.Arbitrary<End> = fc.record({
   sprung: fc.integer({ min: 4000, max: 9000 }),
   unsprung: fc.integer({ min: 500, max: 2000 }),
   unsprungHeight: fc.integer({ min: 280, max: 380 }),
+  stops: fc.option(
+    fc.record({
+      out: fc.integer({ min: 250, max: 700 }),
+      gap: fc.integer({ min: 0, max: 90 }),
+      rate: fc.integer({ min: 10, max: 400 }),
+      height: fc.integer({ min: 20, max: 120 }),
+      holding: fc.integer({ min: 20, max: 160 }),
+    }),
+    { nil: undefined },
+  ),
 });

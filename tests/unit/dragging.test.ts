@@ -3,7 +3,7 @@ import { newJob, ownObstacles, workBar } from '@/core/job/job';
 import type { Obstacle } from '@/core/rig/schema';
 import { beginGesture, edit, putOnBench, showDragged, undo, useDragged, useJobStore } from '@/store/jobStore';
 import { moveMounts } from '@/store/mounts';
-import { addObstacle, editObstacle, freeName, shiftObstacle } from '@/store/obstacles';
+import { addObstacles, editObstacle, freeName, shiftObstacle } from '@/store/obstacles';
 import { setRocker, useRocker } from '@/store/rocker';
 import { setWays } from '@/store/ways';
 
@@ -76,13 +76,13 @@ describe('a drag', () => {
 
 describe('what is in the way', () => {
   test('keeps a name of its own', () => {
-    [tank, tank, tank].forEach(addObstacle);
+    addObstacles([tank, tank, tank]);
     expect(ownObstacles(job().rig).map((o) => o.id)).toEqual(['tank', 'tank 2', 'tank 3']);
     expect(freeName('tank 2', [{ id: 'tank' }])).toBe('tank 2');
   });
 
   test.each([ball, pipe, tank])('is shifted whole: $id', (thing) => {
-    addObstacle(thing);
+    addObstacles([thing]);
     setRocker(20, 20);
     shiftObstacle(thing.id, { 0: 5, 2: -7 });
     const points = (o: Obstacle) =>
@@ -94,7 +94,7 @@ describe('what is in the way', () => {
   });
 
   test('goes when it is taken away, and the axle’s own housing stays', () => {
-    addObstacle(ball);
+    addObstacles([ball]);
     editObstacle('ball', () => null);
     expect(ownObstacles(job().rig)).toEqual([]);
     expect(job().rig.obstacles!.map((o) => o.id)).toEqual(['differential cover', 'axle tube']);

@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import { stationBasis } from '@/core/build/stations';
 import { readJob, writeJob } from '@/core/job/file';
+import { RAIL, railsInTheWay } from '@/core/job/frame';
 import { newJob, rollInput, withLayout } from '@/core/job/job';
 import type { Job } from '@/core/job/schema';
 import { LAYOUT_IDS } from '@/core/layouts/patterns';
+import { measured } from '@/core/measure/readings';
 import { InputError } from '@/core/rig/read';
 import type { Obstacle, Point } from '@/core/rig/schema';
 import { analyseRoll, ROLL_PARTS, type RollPart } from '@/core/roll/analyse';
@@ -39,6 +41,7 @@ import { sayForce } from '@/core/units/force';
 import { readRate, readRollRate, showRate, showRollRate } from '@/core/units/rates';
 
 const AT_RIDE = { left: 0, right: 0 };
+const STOP = usualStop({ track: 1500 });
 const MASSES = {
   total: 1450,
   frontFraction: 0.55,
@@ -128,6 +131,36 @@ describe('the bar', () => {
     // Straight: half the bar and the ball between their middles. Dipped under a ball beside it, the dip is what is near.
     expect(gapTo(height + 100)).toBeCloseTo(100 - od / 2 - 40, 6);
     expect(gapTo(height, [{ at: 0, depth: 150, width: 300 }])).toBeCloseTo(150 - od / 2 - 40, -1);
+  });
+
+  test('frame rails stand where they were measured, and the bar hits them; a tube that is let into them does not', () => {
+    const job = car();
+    const rails = railsInTheWay(job);
+    const [left, right] = rails as Extract<Obstacle, { shape: 'box' }>[];
+    expect([left!.id, right!.id]).toEqual(['left frame rail', 'right frame rail']);
+    const { rig, readings } = job;
+    const wall = rig.track / 2 - measured(readings, 'tireWidth').value / 2;
+    expect(wall - left!.max[1]).toBeCloseTo(measured(readings, 'gapFrame', 'left').value, 9);
+    expect(wall + right!.min[1]).toBeCloseTo(measured(readings, 'gapFrame', 'right').value, 9);
+    expect(left!.min[2]).toBe(measured(readings, 'rideHeight', 'left').value);
+
+    const railed = (bar: BarDesign): Job => ({
+      ...job,
+      rig: { ...rig, obstacles: rails },
+      roll: { ...job.roll, bar },
+    });
+    const named = (bar: BarDesign) => troubles(railed(bar), 'bar').filter((id) => id.includes('frame rail'));
+    const height = left!.min[2] + RAIL.height / 2;
+    const middle = 2 * left!.max[1] + 80;
+    // Bent and held inboard of the rails it runs into them; a tube welded into both is where it belongs.
+    expect(named({ ...usualBar(rig), height, middle, eyes: middle, bushings: 300 })).toEqual(
+      expect.arrayContaining(['barRoom bar left frame rail', 'barRoom bar right frame rail']),
+    );
+    const tube = {
+      ...usualStripBar(rig),
+      ...{ height, middle, eyes: middle, bushings: 2 * left!.max[1] - RAIL.width },
+    };
+    expect(named(tube)).toEqual([]);
   });
 
   test('a tyre is kept clear of by the bar and the links, seen from the axle', () => {
@@ -345,12 +378,12 @@ describe('the springs', () => {
   test.each(SPRING_KINDS)(
     '%s: the load over the travel has the rate as its slope, and is the car’s at ride height',
     (kind) => {
-      const { ride } = asked(car({ springs: usualSprings(car().rig, kind), stop: usualStop }), 'springs');
+      const { ride } = asked(car({ springs: usualSprings(car().rig, kind), stop: STOP }), 'springs');
       const { rows, standing, wheelRate, frequency } = ride!;
       for (let i = 1; i + 1 < rows.length; i++) {
         const slope = (rows[i + 1]!.load - rows[i - 1]!.load) / (rows[i + 1]!.lift - rows[i - 1]!.lift);
         // Where the stop is first touched the slope has a corner.
-        if (Math.abs(rows[i]!.lift - usualStop.gap) > 8) expect(slope / rows[i]!.rate).toBeCloseTo(1, 0);
+        if (Math.abs(rows[i]!.lift - STOP.gap) > 8) expect(slope / rows[i]!.rate).toBeCloseTo(1, 0);
       }
       const between = rows.findIndex((row) => row.lift >= 0);
       const [a, b] = [rows[between - 1]!, rows[between]!];
@@ -386,11 +419,33 @@ describe('the springs', () => {
     expect(ids({ shock: { closed: 340, open: 480, apart: null } })).toContain('shockBottoms');
     expect(ids({ shock: { closed: 200, open: 380, apart: null } })).toContain('shockTops');
     expect(ids({ shock: { closed: 250, open: 600, apart: null } })).not.toContain('shockTops');
-    expect(ids({ stop: { ...usualStop, gap: 200 } })).toContain('stopNever');
+    expect(ids({ stop: { ...STOP, gap: 200 } })).toContain('stopNever');
     expect(ids({ springs: { ...coil, rate: 4 } })).toEqual(expect.arrayContaining(['hardBump', 'frequency']));
     expect(ids({ shock: usualShock })).not.toContain('frequency');
     const air = usualSprings(car().rig, 'air');
     expect(ids({ springs: { ...air, area: 2000 } as typeof air })).toContain('airPressure');
+  });
+
+  test('a stop that the lean reaches makes its end harder, from there on; one out of reach changes nothing', () => {
+    const cornering = (stop: Job['roll']['stop'], cornerG = 1) =>
+      asked({ ...car({ stop }), cornerG }, 'springs');
+    const [free, far] = [cornering(null), cornering({ ...STOP, gap: 140 })];
+    expect(far.corner).toEqual(free.corner);
+    expect(far.offStops).toBeNull();
+    const on = cornering({ ...STOP, gap: 10 });
+    expect(on.corner!.rollDeg).toBeLessThan(free.corner!.rollDeg);
+    expect(on.corner!.frontShare).toBeLessThan(free.corner!.frontShare);
+    expect(on.offStops!.frontShare).toBeCloseTo(free.corner!.frontShare, 9);
+    const { touches } = on.offStops!;
+    expect(cornering({ ...STOP, gap: 10 }, touches - 1e-6).corner!.stop).toBe(0);
+    expect(cornering({ ...STOP, gap: 10 }, touches + 1e-6).corner!.stop).toBeGreaterThan(0);
+    // A stop right at the axle is one more spring from the start.
+    expect(cornering({ ...STOP, gap: 0 }).offStops!.touches).toBeLessThan(1e-6);
+    const said = found(car({ stop: { ...STOP, gap: 10, rate: 400 } }), 'springs').find(
+      (v) => v.id === 'cornerTravel',
+    )!;
+    expect(said.state).toBe('look');
+    expect(said.reason).toContain('the tail steps out');
   });
 
   test('any springs that can be typed are answered in words', () => {
@@ -422,7 +477,9 @@ describe('the springs', () => {
     const shock = fc.option(
       fc.record({ closed: mm(50, 1500), open: mm(50, 1500), apart: fc.option(fc.record(stands)) }),
     );
-    const stop = fc.option(fc.record({ gap: mm(0, 400), rate: mm(1, 3000), height: mm(5, 300) }));
+    const stop = fc.option(
+      fc.record({ out: mm(50, 1500), gap: mm(0, 400), rate: mm(1, 3000), height: mm(5, 300) }),
+    );
     fc.assert(
       fc.property(springs, shock, stop, fc.constantFrom(...ROLL_PARTS), (made, shocks, stops, part) => {
         const job = car({ springs: made, shock: shocks, stop: stops });
@@ -629,7 +686,7 @@ test.each(LAYOUT_IDS)('%s has springs and a bar that work', (layout) => {
 });
 
 test('the design survives the file, and so does one of the version before; the stripe names what changed', () => {
-  const job = car({ shock: usualShock, stop: usualStop, springs: usualSprings(car().rig, 'air') });
+  const job = car({ shock: usualShock, stop: STOP, springs: usualSprings(car().rig, 'air') });
   expect(readJob(writeJob(job)).roll).toEqual(job.roll);
   expect(stationBasis(car(), 'roll')).toMatchObject({ 'sway bar, diameter': 19.05 });
   expect(stationBasis({ ...job, roll: newJob('a', 'A', 'mm').roll }, 'roll')).toEqual({});

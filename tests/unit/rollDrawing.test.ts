@@ -7,7 +7,7 @@ import { isReached } from '@/core/kinematics/pose';
 import type { Point } from '@/core/rig/schema';
 import { usualBar, usualStripBar, type BarDesign } from '@/core/roll/barDesign';
 import { geometryOf } from '@/core/roll/setUp';
-import { usualSprings } from '@/core/roll/springDesign';
+import { usualSprings, usualStop } from '@/core/roll/springDesign';
 import { distance } from '@/core/vector';
 import { demoJobs } from '@/store/demo';
 
@@ -103,7 +103,24 @@ describe('the bar as it is drawn', () => {
     expect(onAxle.housing).toHaveLength(2);
     const leaf = { ...job, roll: { ...job.roll, springs: usualSprings(job.rig, 'leaf') } };
     for (const bare of [job, leaf])
-      expect(rollFigures(bare, raised)).toEqual({ bar: null, links: [], springs: [], shocks: [] });
+      expect(rollFigures(bare, raised)).toEqual({ bar: null, links: [], springs: [], shocks: [], stops: [] });
+  });
+
+  test('a stop hangs its gap over the axle, is squeezed as the axle rises past that, and never to nothing', () => {
+    const stop = usualStop(job.rig);
+    const car = { ...job, roll: { ...job.roll, stop } };
+    fc.assert(
+      fc.property(fc.integer({ min: -80, max: 160 }), (lift) => {
+        const { stops } = rollFigures(car, { ...REST, z: job.rig.tireRadius + lift });
+        expect(stops.map(({ line }) => line[0][1])).toEqual([stop.out, -stop.out]);
+        for (const { line, squeezed } of stops) {
+          const left = distance(...line);
+          expect(squeezed).toBe(lift > stop.gap);
+          const pressed = Math.min(0.95 * stop.height, Math.max(0, lift - stop.gap));
+          expect(left).toBeCloseTo(stop.height - pressed, 6);
+        }
+      }),
+    );
   });
 
   test('links that are off lie where they are stowed; without a place they are not drawn', () => {

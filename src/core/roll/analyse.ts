@@ -1,7 +1,7 @@
 import { standardCases } from '@/core/statics/standardCases';
 import type { Balance } from './balance';
 import { barResult, type BarResult } from './barResult';
-import { liftsAt, type Corner } from './corner';
+import { cornerOf, cornersTo, liftsAt, touchesAt, type Corner } from './corner';
 import { evenBy } from './even';
 import { preloadFor, type Launch } from './launch';
 import { changedBy, leversOf, type Lever, type WhatIf } from './levers';
@@ -32,6 +32,8 @@ export type RollResult = {
   corner: Corner | null;
   /** the corner in which an inside wheel leaves the ground, g */
   lifts: { front: number; rear: number } | null;
+  /** where the car leans onto its bump stop there: from which corner on, g, and the front's share if it did not; null where it does not */
+  offStops: { touches: number; frontShare: number } | null;
   /** with the sway bar off; null where there is none, or it is off */
   without: Leaning | null;
   /** how much more of it at this end makes the car even, N·mm for a degree; negative: so much less */
@@ -49,6 +51,8 @@ export type RollResult = {
 };
 
 export type Tuning = {
+  /** harder and harder, past the one asked about */
+  corners: Corner[];
   levers: Lever[];
   schools: School[];
   /** with the changes that are being thought about */
@@ -72,7 +76,8 @@ export function analyseRoll(input: RollInput, part: RollPart, whatIf: WhatIf = {
     springs: end.springs ?? [],
     balance: car?.balance ?? null,
     corner: car?.corner ?? null,
-    lifts: car && liftsAt(car.front, car.rear, car.balance),
+    lifts: car && liftsAt(car),
+    offStops: car && offStops(car, input.cornerG),
     without: bar?.hooked ? lean(setUpIfAny({ ...input, bar: null }, geometry)) : null,
     even: evenHere(input, car),
     stiffness: { sprung: end.sprungRate, bind: end.rollStiffness * (Math.PI / 180) - end.sprungRate },
@@ -91,6 +96,7 @@ function tuningOf(input: RollInput, geometry: Geometry, setUp: SetUp, whatIf: Wh
   const torque = launchTorque(input);
   const rate = setUp.end.swayBars?.[0]?.rate;
   return {
+    corners: setUp.car ? cornersTo(setUp.car, input.cornerG) : [],
     levers: leversOf(input, geometry, setUp),
     schools: schoolsOf(input, geometry, setUp, torque),
     whatIf: Object.values(whatIf).some(Boolean) ? lean(setUpIfAny(changedBy(input, whatIf), geometry)) : null,
@@ -102,8 +108,17 @@ function tuningOf(input: RollInput, geometry: Geometry, setUp: SetUp, whatIf: Wh
   };
 }
 
-function evenHere({ rig }: RollInput, car: SetUp['car']): number | null {
-  const by = car && rig.masses ? evenBy(car, rig.end, rig.masses.frontFraction) : null;
+function offStops(car: NonNullable<SetUp['car']>, g: number): RollResult['offStops'] {
+  if (!car.corner?.stop) return null;
+  const off = cornerOf(
+    { ...car, front: { ...car.front, stops: undefined }, rear: { ...car.rear, stops: undefined } },
+    g,
+  );
+  return off && { touches: touchesAt(car, g), frontShare: off.frontShare };
+}
+
+function evenHere({ rig, cornerG }: RollInput, car: SetUp['car']): number | null {
+  const by = car && rig.masses ? evenBy(car, rig.end, rig.masses.frontFraction, cornerG) : null;
   return by === null ? null : by * (Math.PI / 180);
 }
 
@@ -111,7 +126,7 @@ const lean = (setUp: SetUp | null): Leaning | null => {
   const car = setUp?.car;
   if (!car?.corner) return null;
   const { rollDeg, frontShare } = car.corner;
-  return { rollDeg, frontShare, lifts: liftsAt(car.front, car.rear, car.balance) };
+  return { rollDeg, frontShare, lifts: liftsAt(car) };
 };
 
 /** What turns in the driveshaft at a hard launch, N·mm; null for a front axle, or without the masses. */

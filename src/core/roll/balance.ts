@@ -1,5 +1,6 @@
 import type { Rig } from '@/core/rig/schema';
 import { G } from '@/core/units/gravity';
+import type { Stops } from './stops';
 
 const DEGREES = 180 / Math.PI;
 
@@ -11,6 +12,8 @@ export type End = {
   sprung: number;
   unsprung: number;
   unsprungHeight: number;
+  /** bump stops, where they are known */
+  stops?: Stops;
 };
 
 export type Balance = {
@@ -63,7 +66,7 @@ export function balanceOf(front: End, rear: End, height: number): Balance | null
 /** Both ends of a rig's car and the height of its sprung mass; null where something of it is not stated. */
 export function endsOf(
   rig: Rig,
-  built: { rollStiffness: number; rollCentre: number | null },
+  built: { rollStiffness: number; rollCentre: number | null; stops?: Stops },
 ): { front: End; rear: End; height: number } | null {
   const { masses, otherEnd, cgHeight } = rig;
   if (!masses || !otherEnd || cgHeight === undefined || built.rollCentre === null) return null;
@@ -73,7 +76,7 @@ export function endsOf(
     front: masses.total * masses.frontFraction,
     rear: masses.total * (1 - masses.frontFraction),
   };
-  const here = { rollStiffness: built.rollStiffness, rollCentre: built.rollCentre, track: rig.track };
+  const here = { ...built, rollCentre: built.rollCentre, track: rig.track };
   const there = {
     rollStiffness: otherEnd.rollRate * DEGREES,
     rollCentre: otherEnd.rollCentreHeight,

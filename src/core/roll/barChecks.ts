@@ -1,16 +1,15 @@
 import { sayLength } from '@/core/units/format';
+import { sayStress } from '@/core/units/stress';
 import type { Tape } from '@/core/units/tape';
 import type { Remedy, Verdict } from '@/core/verdict';
 import type { RollResult } from './analyse';
 import type { BarResult } from './barResult';
 import { armInUse, swayBarOf, type BarDesign, type Dip } from './barDesign';
 import { clockChecks, linkChecks, stowChecks } from './linkChecks';
-import { CLEAR, ownBody, type Gap } from './room';
+import { CLEAR, ownBody, tooNear, type Gap } from './room';
 import type { RollInput } from './setUp';
 import { STEELS } from './steel';
 
-/** What the bar may come near to on its own body, mm: they do not move against each other. */
-const CLEAR_OWN = 3;
 /** A bushing needs this much straight bar on either side of its middle, mm. */
 const HALF_BUSHING = 20;
 const SHORTEST_ARM = 60;
@@ -27,16 +26,21 @@ export function barChecks(input: RollInput & { bar: BarDesign }, result: RollRes
     ...stowChecks(input, result, tape),
     ...madeChecks(input.bar, tape),
     ...clockChecks(input.bar, made, tape),
-    stressCheck(input.bar, made, result.mostRoll),
+    stressCheck(input.bar, made, result.mostRoll, tape),
   ];
 }
 
-function stressCheck({ steel, stow }: BarDesign, { maxStress }: BarResult, mostRoll: number): Verdict {
+function stressCheck(
+  { steel, stow }: BarDesign,
+  { maxStress }: BarResult,
+  mostRoll: number,
+  tape: Tape,
+): Verdict {
   const { tires, sets, name } = STEELS[steel];
   const full = maxStress * mostRoll;
   // Links that come off by a pin are off where the axle goes that far: it must only not be forgotten.
   const state = full > sets && !stow ? 'stop' : full > tires ? 'look' : 'ok';
-  const lasts = `${name.toLowerCase()} lasts below about ${tires}`;
+  const lasts = `${name.toLowerCase()} lasts below about ${sayStress(tires, tape)}`;
   return {
     id: 'barStress',
     state,
@@ -46,7 +50,7 @@ function stressCheck({ steel, stow }: BarDesign, { maxStress }: BarResult, mostR
         : full > tires
           ? 'The bar tires in full roll.'
           : 'The bar stays elastic in full roll.',
-    reason: `It is worked to ${Math.round(full / 5) * 5} N/mm² at the farthest roll of ${mostRoll.toFixed(1)}°; ${lasts}, which is ${(tires / maxStress).toFixed(1)}° of roll.`,
+    reason: `It is worked to ${sayStress(full, tape)} at the farthest roll of ${mostRoll.toFixed(1)}°; ${lasts}, which is ${(tires / maxStress).toFixed(1)}° of roll.`,
     remedies:
       state === 'ok'
         ? []
@@ -67,8 +71,8 @@ function roomChecks(
   { gaps, clearing }: BarResult,
   tape: Tape,
 ): Verdict[] {
-  const near = gaps.filter((gap) => gap.distance < (ownBody(input, gap) ? CLEAR_OWN : CLEAR));
-  if (near.length) return near.slice(0, MOST_NAMED).map((gap) => tooNear(input.bar, clearing, gap, tape));
+  const near = tooNear(input, gaps);
+  if (near.length) return near.slice(0, MOST_NAMED).map((gap) => nearness(input.bar, clearing, gap, tape));
   const nearest = gaps.find((gap) => !ownBody(input, gap));
   return nearest
     ? [
@@ -83,7 +87,7 @@ function roomChecks(
     : [];
 }
 
-function tooNear(bar: BarDesign, clearing: Dip | null, gap: Gap, tape: Tape): Verdict {
+function nearness(bar: BarDesign, clearing: Dip | null, gap: Gap, tape: Tape): Verdict {
   const { part, thing, distance, at } = gap;
   const shaft = part === 'bar' && thing === 'driveshaft';
   return {

@@ -1,13 +1,16 @@
 import type { Tape } from '@/core/units/tape';
-import type { Verdict } from '@/core/verdict';
+import { gravestFirst, type Verdict } from '@/core/verdict';
 import type { RollPart, RollResult } from './analyse';
 import { balanceChecks, barChoice, barNeeded } from './balanceChecks';
 import { barChecks } from './barChecks';
 import type { RollInput } from './setUp';
 import { springChecks } from './springChecks';
 
-/** What is to be said of the part of Roll that was asked about. */
-export function rollChecks(input: RollInput, part: RollPart, result: RollResult, tape: Tape): Verdict[] {
+/** What is to be said of the part of Roll that was asked about, the gravest first. */
+export const rollChecks = (input: RollInput, part: RollPart, result: RollResult, tape: Tape): Verdict[] =>
+  gravestFirst(checksOf(input, part, result, tape));
+
+function checksOf(input: RollInput, part: RollPart, result: RollResult, tape: Tape): Verdict[] {
   const { bar } = input;
   switch (part) {
     case 'springs':

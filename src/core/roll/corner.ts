@@ -1,6 +1,15 @@
-import { tippingOf, type Balance, type End } from './balance';
+import { tippingOf, type End } from './balance';
+import { stopInLean } from './stops';
 
 const DEGREES = 180 / Math.PI;
+/** Leans are looked for up to here, in steps that no car's change of mind falls between, rad. */
+const MOST_LEAN = Math.PI / 3;
+const STEPS = 120;
+const HALVINGS = 50;
+const CORNERS = 45;
+
+/** Both ends of a car, and the height of its sprung mass above the ground, mm. */
+export type Car = { front: End; rear: End; height: number };
 
 /** A steady corner as hard as it is taken: what stands on each tyre, N; how far the car leans, degrees; the end whose inside wheel is off the ground. */
 export type Corner = {
@@ -9,61 +18,100 @@ export type Corner = {
   wheels: Record<'front' | 'rear', { inside: number; outside: number }>;
   frontShare: number;
   lifted: 'front' | 'rear' | null;
+  /** how far the outside bump stop of the built end is squeezed, mm */
+  stop: number;
 };
 
 const weightOn = (end: End): number => end.sprung + end.unsprung;
-
-/** The corner, in g, in which each end's inside wheel comes off the ground, as long as the other's stays down. */
-export const liftsAt = (front: End, rear: End, { transferFront, transferRear }: Balance) => ({
-  front: weightOn(front) / 2 / transferFront,
-  rear: weightOn(rear) / 2 / transferRear,
-});
+/** What goes over at an end of its own, with the springs not asked, N·mm for a g. */
+const rigid = (end: End): number => end.sprung * end.rollCentre + end.unsprung * end.unsprungHeight;
+/** What springs, bar and stop of an end give against a lean, N·mm. */
+const against = (end: End, lean: number): number =>
+  end.rollStiffness * lean + (end.stops ? stopInLean(end.stops, lean).moment : 0);
 
 /**
- * A corner of some g. Up to where an inside wheel lifts everything grows with it; past that the end which lifted can take no
- * more, and all that comes on top goes to the other one (moments about the ground, as `balanceOf`).
+ * A corner of some g: Σ M(φ) = W_s·H·(g + φ), M what springs, bar and stop of an end give, as `balanceOf` and with the stops. An
+ * end whose inside wheel is in the air can take no more than its weight on the outer one; all that comes on top goes to the
+ * other end.
  *
- * @param height of the sprung mass above the ground, mm
  * @returns null where both ends' inside wheels lift: the car goes over
  */
-export function cornerOf(front: End, rear: End, height: number, balance: Balance, g: number): Corner | null {
-  const lifts = liftsAt(front, rear, balance);
-  const first = lifts.front <= lifts.rear ? 'front' : 'rear';
-  const roll = (balance.rollGradientDegPerG * g) / DEGREES;
-  if (g <= lifts[first])
-    return cornerWith(roll, { front: g * balance.transferFront, rear: g * balance.transferRear }, null);
+export function cornerOf(car: Car, g: number): Corner | null {
+  const { front, rear } = car;
+  const tipping = tippingOf(front, rear, car.height);
+  const most = (end: End) => (weightOn(end) / 2) * end.track - g * rigid(end);
+  const given = (end: End, lean: number) => Math.min(against(end, lean), most(end));
+  const lean = leanAt((at) => given(front, at) + given(rear, at) - tipping * (g + at), tipping);
+  if (lean === null) return null;
+  const wheels = (end: End) => {
+    const over = (given(end, lean) + g * rigid(end)) / end.track;
+    return { inside: weightOn(end) / 2 - over, outside: weightOn(end) / 2 + over };
+  };
+  const on = { front: wheels(front), rear: wheels(rear) };
+  const over = (end: 'front' | 'rear') => on[end].outside - on[end].inside;
+  const isUp = (end: End) => against(end, lean) >= most(end);
+  const stops = front.stops ?? rear.stops;
+  return {
+    g,
+    rollDeg: lean * DEGREES,
+    wheels: on,
+    frontShare: over('front') / (over('front') + over('rear')),
+    lifted: isUp(front) ? 'front' : isUp(rear) ? 'rear' : null,
+    stop: stops ? stopInLean(stops, lean).squeezed : 0,
+  };
+}
 
-  const [light, heavy] = first === 'front' ? [front, rear] : [rear, front];
-  const rigid = (end: End) => end.sprung * end.rollCentre + end.unsprung * end.unsprungHeight;
-  const most = weightOn(light) / 2;
-  const held = most * light.track - g * rigid(light);
-  const tipping = tippingOf(front, rear, height);
-  const left = heavy.rollStiffness - tipping;
-  if (!(left > 0)) return null;
-  const more = (g * tipping - held) / left;
-  const other = (heavy.rollStiffness * more + g * rigid(heavy)) / heavy.track;
-  if (other > weightOn(heavy) / 2) return null;
-  return cornerWith(
-    more,
-    first === 'front' ? { front: most, rear: other } : { front: other, rear: most },
-    first,
-  );
-
-  function cornerWith(
-    radians: number,
-    over: Record<'front' | 'rear', number>,
-    lifted: Corner['lifted'],
-  ): Corner {
-    const wheels = (end: End, moved: number) => ({
-      inside: weightOn(end) / 2 - moved,
-      outside: weightOn(end) / 2 + moved,
-    });
-    return {
-      g,
-      rollDeg: radians * DEGREES,
-      wheels: { front: wheels(front, over.front), rear: wheels(rear, over.rear) },
-      frontShare: over.front / (over.front + over.rear),
-      lifted,
-    };
+/** Corners from none to half as hard again as one of some g, as far as the car stays on its wheels. */
+export function cornersTo(car: Car, g: number): Corner[] {
+  const corners: Corner[] = [];
+  for (let n = 0; n <= CORNERS; n++) {
+    const corner = cornerOf(car, (1.5 * g * n) / CORNERS);
+    if (!corner) break;
+    corners.push(corner);
   }
+  return corners;
+}
+
+/** The corner, in g, in which each end's inside wheel comes off the ground, as long as the other's stays down; Infinity where it never does. */
+export function liftsAt({ front, rear, height }: Car): Record<'front' | 'rear', number> {
+  const tipping = tippingOf(front, rear, height);
+  /** the corner that leans the car so far, with all wheels down */
+  const gAt = (lean: number) => (against(front, lean) + against(rear, lean)) / tipping - lean;
+  const liftOf = (end: End) => {
+    if (tipping === 0) return ((weightOn(end) / 2) * end.track) / rigid(end);
+    const lean = leanAt(
+      (at) => against(end, at) + gAt(at) * rigid(end) - (weightOn(end) / 2) * end.track,
+      tipping,
+    );
+    return lean === null ? Infinity : gAt(lean);
+  };
+  return { front: liftOf(front), rear: liftOf(rear) };
+}
+
+/** The corner, in g, in which a car first leans onto its bump stop, where it is on it in a corner of some g. */
+export function touchesAt(car: Car, g: number): number {
+  let [off, on] = [0, g];
+  for (let n = 0; n < HALVINGS; n++) {
+    const middle = (off + on) / 2;
+    if ((cornerOf(car, middle)?.stop ?? 0) > 0) on = middle;
+    else off = middle;
+  }
+  return on;
+}
+
+/** The least lean at which something comes to nought from below, to the side that the car tips to, rad; null where it never does. */
+function leanAt(missing: (lean: number) => number, tipping: number): number | null {
+  const at = (step: number) => (Math.sign(tipping) * MOST_LEAN * step) / STEPS;
+  const short = Math.sign(missing(0));
+  if (short === 0) return 0;
+  let step = 1;
+  while (step <= STEPS && Math.sign(missing(at(step))) === short) step++;
+  if (step > STEPS) return null;
+  let [near, far] = [at(step - 1), at(step)];
+  for (let n = 0; n < HALVINGS; n++) {
+    const middle = (near + far) / 2;
+    if (Math.sign(missing(middle)) === short) near = middle;
+    else far = middle;
+  }
+  return (near + far) / 2;
 }

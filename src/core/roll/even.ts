@@ -1,4 +1,4 @@
-import { balanceOf, type End } from './balance';
+import { cornerOf, type Car } from './corner';
 
 /** The front carries about this much more of the transfer than of the weight on a car that is neither tight nor loose (common practice). */
 export const NEUTRAL = 0.05;
@@ -8,20 +8,14 @@ const HALVINGS = 40;
 const STIFFEST = 1e10;
 
 /**
- * How much more stiffness against roll at one end makes the car neither tight nor loose, N·mm/rad; negative: so much less.
+ * How much more stiffness against roll at one end makes the car neither tight nor loose in a corner of some g, N·mm/rad; negative: so much less.
  * The front's share falls as the rear is stiffened and rises as the front is, so halving finds it.
  *
  * @returns null where no stiffness there does it
  */
-export function evenBy(
-  car: { front: End; rear: End; height: number },
-  at: 'front' | 'rear',
-  frontWeight: number,
-): number | null {
-  const share = (rollStiffness: number): number | null => {
-    const ends = { ...car, [at]: { ...car[at], rollStiffness } };
-    return balanceOf(ends.front, ends.rear, ends.height)?.frontShare ?? null;
-  };
+export function evenBy(car: Car, at: 'front' | 'rear', frontWeight: number, g: number): number | null {
+  const share = (rollStiffness: number): number | null =>
+    cornerOf({ ...car, [at]: { ...car[at], rollStiffness } }, g)?.frontShare ?? null;
   const wanted = frontWeight + NEUTRAL;
   // Past the even place: the front too stiff, or the rear.
   const beyond = (found: number | null) =>

@@ -7,7 +7,7 @@ import type { BarResult } from './barResult';
 import { armInUse, linkHeight, type BarDesign } from './barDesign';
 import { LINK_JOINTS } from './linkJoints';
 import { oneWayOnly } from './links';
-import { CLEAR, ownBody } from './room';
+import { CLEAR, tooNear } from './room';
 import type { RollInput } from './setUp';
 
 /** Between arm and link, degrees: past the first the arm loses its leverage, past the second it is about to go over. */
@@ -104,7 +104,7 @@ export function stowChecks(
       remedies: [{ text: 'Put the stow pin nearer to the path of the eye.' }],
     });
   else {
-    const hit = made.stowed.gaps.find((gap) => gap.distance < CLEAR && !ownBody(input, gap));
+    const [hit] = tooNear(input, made.stowed.gaps);
     verdicts.push(
       hit
         ? {

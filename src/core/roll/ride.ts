@@ -14,6 +14,7 @@ import {
   type SpringDesign,
   type StopDesign,
 } from './springDesign';
+import { stopForce } from './stops';
 
 /** A hard bump asks for this many times what the wheel carries at rest (common practice, no published source). */
 const HARD_BUMP = 2;
@@ -179,12 +180,6 @@ function pushOf(springs: SpringDesign, rest: number): number | null {
   return springs.kind === 'coil' && springs.free !== null
     ? springs.rate * Math.max(0, springs.free - rest)
     : null;
-}
-
-/** A rubber stop stiffens as it is squeezed, and is solid before nothing is left of it: F = k·s/(1 − s/h). */
-export function stopForce({ gap, rate, height }: StopDesign, lift: number): number {
-  const squeezed = Math.min(0.95 * height, Math.max(0, lift - gap));
-  return (rate * squeezed) / (1 - squeezed / height);
 }
 
 /** What stands on a wheel of this end of the sprung mass, N. */

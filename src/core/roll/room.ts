@@ -46,6 +46,13 @@ export function barRoom(input: RoomInput, turning: Turning, places: Place[]): Ga
   return [...least.values()].sort((a, b) => a.distance - b.distance);
 }
 
+/** What the bar may come near to on its own body, mm: they do not move against each other. */
+const CLEAR_OWN = 3;
+
+/** What bar and links hit or come too near to, the nearest first. */
+export const tooNear = (of: { rig: Rig; bar: BarDesign | null }, gaps: Gap[]): Gap[] =>
+  gaps.filter((gap) => gap.distance < (ownBody(of, gap) ? CLEAR_OWN : CLEAR));
+
 /** Whether the bar and what it comes near are carried by one body: they do not move against each other. */
 export const ownBody = ({ rig, bar }: { rig: Rig; bar: BarDesign | null }, { part, thing }: Gap): boolean =>
   part === 'bar' && (rig.obstacles ?? []).some((o) => o.id === thing && o.on === bar?.mountedOn);
@@ -66,7 +73,7 @@ export function shaftRoom(rig: Rig, turning: Turning, places: Place[]): number |
 }
 
 /** The bar or a link in a pose, in the axes of the body that carries the bar; how thick it is from its middle. */
-type Part = { part: Gap['part']; path: Point[]; thick: number };
+type Part = { part: Gap['part']; path: Point[]; thick: number; middle?: boolean };
 
 /** All distances in one pose; none where the links cannot follow. */
 function gapsIn(input: RoomInput, turning: Turning, { at, pose }: Place): Gap[] {
@@ -77,14 +84,16 @@ function gapsIn(input: RoomInput, turning: Turning, { at, pose }: Place): Gap[] 
   const inChassis = (path: Point[]) => (onAxle ? path.map(toChassis) : path);
   const inAxle = (path: Point[]) => (onAxle ? path : path.map(toAxle));
   const rounds = roundsIn(input, toChassis);
-  return partsIn(input, turning, pose).flatMap(({ part, path, thick }): Gap[] => {
+  const mounts = mountsOf(rig, turning);
+  return partsIn(input, turning, pose).flatMap(({ part, path, thick, middle }): Gap[] => {
     const gap = (thing: string, distance: number): Gap => ({ part, thing, distance: distance - thick, at });
     const seen = { chassis: inChassis(path), axle: inAxle(path) };
     return [
-      ...(rig.obstacles ?? []).map((o) => {
+      ...(rig.obstacles ?? []).flatMap((o) => {
+        if (middle && mounts.has(o.id)) return [];
         // A link is bolted to the other body at its foot: that end is meant to be near.
         const bolted = part === 'end link' && !stowed && (o.on === 'axle') !== onAxle;
-        return gap(o.id, toObstacle(bolted ? trimmed(seen[o.on], 'end', BRACKET) : seen[o.on], o));
+        return [gap(o.id, toObstacle(bolted ? trimmed(seen[o.on], 'end', BRACKET) : seen[o.on], o))];
       }),
       ...rounds.map(({ name, line, radius }) => gap(name, between(seen.chassis, line) - radius)),
       ...[1, -1].map((side) =>
@@ -96,6 +105,14 @@ function gapsIn(input: RoomInput, turning: Turning, { at, pose }: Place): Gap[] 
     ];
   });
 }
+
+/** What the bar runs through: the rails that a tube is let into. */
+const mountsOf = ({ obstacles = [] }: Rig, { bar: { mountedOn, bushings } }: Turning): Set<string> =>
+  new Set(
+    obstacles
+      .filter((o) => o.on === mountedOn && bushings.some((b) => toObstacle([b, b], o) <= 0))
+      .map((o) => o.id),
+  );
 
 function partsIn({ rig, housing, stowed }: RoomInput, turning: Turning, pose: Pose): Part[] {
   const feet = stowed ?? feetIn(turning, pose, rig.tireRadius);
@@ -110,7 +127,7 @@ function partsIn({ rig, housing, stowed }: RoomInput, turning: Turning, pose: Po
     thick: (plates ? Math.max(plates.left.height, plates.left.thickness) : od) / 2,
   });
   return [
-    { part: 'bar', path: line.slice(1, -1), thick: (housing ?? od) / 2 },
+    { part: 'bar', path: line.slice(1, -1), thick: (housing ?? od) / 2, middle: true },
     arm(line.slice(0, 2)),
     arm(line.slice(-2)),
     link([line[0]!, feet.left]),

@@ -89,7 +89,7 @@ const bar = z.strictObject({
 export const rollSchema = z.strictObject({
   springs: springs.nullable(),
   shock: z.strictObject({ closed: size, open: size, apart: z.strictObject(stands).nullable() }).nullable(),
-  stop: z.strictObject({ gap: mm.min(0), rate: amount, height: size }).nullable(),
+  stop: z.strictObject({ out: size, gap: mm.min(0), rate: amount, height: size }).nullable(),
   bar: bar.nullable(),
   /** how much of the other end's stiffness against roll is its sway bar's, N·mm for a degree */
   otherBar: z.number().min(0).max(1e9),

@@ -2,7 +2,7 @@ import { InputError } from '@/core/rig/read';
 import { armInUse, swayBarOf, type BarDesign } from './barDesign';
 import { massOf } from './mass';
 import { turningOf } from './motion';
-import { barRoom, CLEAR, ownBody, strutsOf, type Gap } from './room';
+import { barRoom, ownBody, strutsOf, tooNear, type Gap } from './room';
 import { farthestRoll, type Geometry, type RollInput } from './setUp';
 import { STEELS, STOCK } from './steel';
 import { swayBar } from './swayBar';
@@ -69,8 +69,9 @@ export function findBars(
     const stress = answer.maxStress * mostRoll;
     if (stress > STEELS[bar.steel].tires) return 'overworked';
     const turning = turningOf(swayBarOf(design));
-    const nearest = turning && barRoom(room, turning, places).find((gap) => !ownBody(input, gap));
-    if (!turning || (nearest && nearest.distance < CLEAR)) return 'inTheWay';
+    const gaps = turning && barRoom(room, turning, places);
+    if (!gaps || tooNear(input, gaps).length) return 'inTheWay';
+    const nearest = gaps.find((gap) => !ownBody(input, gap));
     return { design, rollRate: answer.rollRate, stress, mass: massOf(design), nearest: nearest ?? null };
   }
 }

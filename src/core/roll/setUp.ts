@@ -58,10 +58,15 @@ export function setUpOf(input: RollInput, geometry: Geometry): SetUp {
   const working = input.bar?.hooked ? input.bar : null;
   const rig = rigWith({ ...input, bar: working });
   const end = endOf(rig, moving.ride, rolls, working ? [swayBarOf(working)] : []);
-  const ends = endsOf(rig, { rollStiffness: end.rollStiffness, rollCentre: moving.ride.rollCentreHeight });
+  const holding = (end.springs ?? []).reduce((sum, { wheelRate }) => sum + wheelRate, 0);
+  const ends = endsOf(rig, {
+    rollStiffness: end.rollStiffness,
+    rollCentre: moving.ride.rollCentreHeight,
+    stops: input.stop && holding > 0 ? { ...input.stop, holding } : undefined,
+  });
   const balance = ends && balanceOf(ends.front, ends.rear, ends.height);
   if (!ends || !balance) return { end, car: null };
-  const corner = cornerOf(ends.front, ends.rear, ends.height, balance, input.cornerG);
+  const corner = cornerOf(ends, input.cornerG);
   return { end, car: { ...ends, balance, corner } };
 }
 

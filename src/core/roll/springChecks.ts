@@ -5,7 +5,6 @@ import { sayLength } from '@/core/units/format';
 import type { Tape } from '@/core/units/tape';
 import type { Verdict } from '@/core/verdict';
 import type { RollResult } from './analyse';
-import type { Corner } from './corner';
 import type { RideAnswer } from './ride';
 import type { RollInput } from './setUp';
 
@@ -20,11 +19,14 @@ const HERTZ: Record<Use, [least: number, most: number]> = {
 /** Coils must not close before the wheel is at its stop, mm. */
 const COILS_APART = 6;
 const LEVEL = 6;
+/** Of the front's share: less is not felt at the wheel (common practice, no published source). */
+const FELT = 0.015;
 /** Bags are happy between these, N/mm² (common practice, no published source): softer they roll about, harder they burst sooner. */
 const AIR = { least: 0.17, most: 0.69 };
 
 /** What is to be said of springs, shocks and stops. */
-export function springChecks(input: RollInput, { ride, corner }: RollResult, tape: Tape): Verdict[] {
+export function springChecks(input: RollInput, result: RollResult, tape: Tape): Verdict[] {
+  const { ride } = result;
   if (!input.springs) return [];
   if (!ride)
     return input.rig.masses
@@ -42,7 +44,7 @@ export function springChecks(input: RollInput, { ride, corner }: RollResult, tap
     ...lengthChecks(input, ride, tape),
     ...shockChecks(input, ride, tape),
     ...stopChecks(input, ride, tape),
-    ...cornerChecks(input, corner, tape),
+    ...cornerChecks(input, result, tape),
     ...standChecks(input, ride, tape),
     frequencyCheck(input.use, ride),
   ];
@@ -173,26 +175,49 @@ function stopChecks(
   return verdicts;
 }
 
-/** What the lean of the corner takes of the outside wheel's travel; a stop that is touched there makes the end hard at once. */
-function cornerChecks({ stop, rig, bump, cornerG }: RollInput, corner: Corner | null, tape: Tape): Verdict[] {
+/** What the lean of the corner takes of the outside wheel's travel. */
+function cornerChecks(
+  { stop, rig, bump, cornerG }: RollInput,
+  { corner, offStops }: RollResult,
+  tape: Tape,
+): Verdict[] {
   if (!corner) return [];
-  const rise = (rig.track / 2) * Math.tan((corner.rollDeg * Math.PI) / 180);
-  const room = Math.min(stop?.gap ?? bump, bump);
-  const touched = rise > room;
+  const lean = Math.tan((corner.rollDeg * Math.PI) / 180);
+  const rise = (rig.track / 2) * lean;
+  const behind = rig.end === 'rear';
+  if (corner.stop > 0 && offStops) {
+    const felt = Math.abs(corner.frontShare - offStops.frontShare) >= FELT;
+    return [
+      {
+        id: 'cornerTravel',
+        state: felt ? 'look' : 'ok',
+        title: `Leaning at ${cornerG} g it sits ${sayLength(corner.stop, tape)} into its bump stop.`,
+        reason: `From ${offStops.touches.toFixed(2)} g on this end is harder than its springs: the front’s share is ${percent(corner.frontShare)}, and would be ${percent(offStops.frontShare)} off the stop; ${felt ? `${behind ? 'the tail steps out' : 'the front pushes'} as it is reached` : 'that is hardly felt'}.`,
+        remedies: felt
+          ? [{ text: 'Stiffer against roll, a shorter or softer stop, or more room above it.' }]
+          : [],
+      },
+    ];
+  }
+  const onLast = rise > bump;
   return [
     {
       id: 'cornerTravel',
-      state: touched ? 'look' : 'ok',
-      title: touched
-        ? `Leaning at ${cornerG} g it sits on its ${stop && stop.gap < bump ? 'bump stop' : 'last bit of travel'}.`
-        : `Leaning at ${cornerG} g takes ${sayLength(rise, tape)} of the ${sayLength(room, tape)} outside.`,
-      reason: touched
-        ? `The outside wheel rises ${sayLength(rise, tape)} and has ${sayLength(room, tape)}: this end goes hard at once in the middle of the corner, ${rig.end === 'rear' ? 'and the tail steps out' : 'and the front pushes'}.`
-        : 'What is left is for the bumps in it.',
-      remedies: touched ? [{ text: 'Stiffer against roll, a shorter stop, or more travel.' }] : [],
+      state: onLast ? 'look' : 'ok',
+      title: onLast
+        ? `Leaning at ${cornerG} g it is out of travel outside.`
+        : `Leaning at ${cornerG} g takes ${sayLength(rise, tape)} of the ${sayLength(bump, tape)} outside.`,
+      reason: onLast
+        ? `The outside wheel rises ${sayLength(rise, tape)} and has ${sayLength(bump, tape)}: this end goes hard at once in the middle of the corner, ${behind ? 'and the tail steps out' : 'and the front pushes'}.`
+        : stop
+          ? `Its bump stop is ${sayLength(Math.max(0, stop.gap - stop.out * lean), tape)} off then. What is left is for the bumps.`
+          : 'What is left is for the bumps in it.',
+      remedies: onLast ? [{ text: 'Stiffer against roll, a bump stop, or more travel.' }] : [],
     },
   ];
 }
+
+const percent = (share: number) => `${(100 * share).toFixed(0)} %`;
 
 function standChecks({ springs }: RollInput, ride: RideAnswer, tape: Tape): Verdict[] {
   const verdicts: Verdict[] = [];

@@ -19,8 +19,8 @@ export const SPRING_KINDS = ['coil', 'leaf', 'air'] as const;
 /** A shock's own closed and open length, mm; where it stands when it does not stand in its spring. */
 export type ShockDesign = { closed: number; open: number; apart: Stands | null };
 
-/** A bump stop: how far the axle rises before it touches, its rate at first touch, its height; mm, N/mm. */
-export type StopDesign = { gap: number; rate: number; height: number };
+/** A bump stop: how far out from the centreline it stands, how far the axle rises there before it touches, its rate at first touch, its height; mm, N/mm. */
+export type StopDesign = { out: number; gap: number; rate: number; height: number };
 
 /** So long that a leaf's seat may be taken as pushed straight down, mm. */
 const UPRIGHT = 1e4;
@@ -102,7 +102,13 @@ export function usualSprings(rig: Start, kind: SpringDesign['kind']): SpringDesi
 }
 
 export const usualShock: ShockDesign = { closed: 300, open: 460, apart: null };
-export const usualStop: StopDesign = { gap: 50, rate: 60, height: 50 };
+/** Under the frame rail, inside of the spring. */
+export const usualStop = ({ track }: Pick<Start, 'track'>): StopDesign => ({
+  out: Math.round(0.3 * track),
+  gap: 50,
+  rate: 60,
+  height: 50,
+});
 
 /** The same spring so many times as stiff, as another one that stands the same height: an air spring by the air it holds. */
 export function stiffened(design: SpringDesign, times: number): SpringDesign {

@@ -1,58 +1,64 @@
 'use client';
 import { Button, Dropdown, Input, Segmented } from 'antd';
 import { useState } from 'react';
+import { railsInTheWay } from '@/core/job/frame';
 import { ownObstacles } from '@/core/job/job';
+import type { Job } from '@/core/job/schema';
 import type { Obstacle, Point } from '@/core/rig/schema';
 import { useJobPart, useJobStore } from '@/store/jobStore';
-import { addObstacle, editObstacle, freeName } from '@/store/obstacles';
+import { addObstacles, editObstacle, freeName } from '@/store/obstacles';
 import { LengthField } from '@/ui/LengthField';
 import { PLACES } from './places';
 
-/** Things that are usually in the way, where and how large they usually are, scaled to the car. */
-const USUAL: Record<string, (r: number, track: number) => Obstacle> = {
-  'fuel tank': (r, t) => ({
-    id: 'fuel tank',
-    on: 'chassis',
-    shape: 'box',
-    min: [-620, -0.26 * t, r + 10],
-    max: [-260, 0.26 * t, r + 190],
-  }),
-  exhaust: (r, t) => ({
-    id: 'exhaust',
-    on: 'chassis',
-    shape: 'capsule',
-    from: [450, -0.2 * t, r - 70],
-    to: [90, -0.2 * t, r + 150],
-    radius: 32,
-  }),
-  'coil or shock': (r, t) => ({
-    id: 'coil-over',
-    on: 'chassis',
-    shape: 'capsule',
-    from: [-80, 0.27 * t, r + 330],
-    to: [-80, 0.3 * t, r - 20],
-    radius: 55,
-  }),
-  'brake line or bracket': (r, t) => ({
-    id: 'bracket',
-    on: 'axle',
-    shape: 'sphere',
-    centre: [-90, 0.12 * t, r + 30],
-    radius: 30,
-  }),
-  'something square': (r) => ({
-    id: 'crossmember',
-    on: 'chassis',
-    shape: 'box',
-    min: [-350, -300, r + 150],
-    max: [-280, 300, r + 230],
-  }),
+/** Things that are usually in the way, where and how large they usually are, scaled to the car; the rails where they were measured. */
+const USUAL: Record<string, (job: Job) => Obstacle[]> = {
+  'frame rails': railsInTheWay,
+  'fuel tank': ({ rig: { tireRadius: r, track } }) => [
+    {
+      id: 'fuel tank',
+      on: 'chassis',
+      shape: 'box',
+      min: [-620, -0.26 * track, r + 10],
+      max: [-260, 0.26 * track, r + 190],
+    },
+  ],
+  exhaust: ({ rig: { tireRadius: r, track } }) => [
+    {
+      id: 'exhaust',
+      on: 'chassis',
+      shape: 'capsule',
+      from: [450, -0.2 * track, r - 70],
+      to: [90, -0.2 * track, r + 150],
+      radius: 32,
+    },
+  ],
+  'coil or shock': ({ rig: { tireRadius: r, track } }) => [
+    {
+      id: 'coil-over',
+      on: 'chassis',
+      shape: 'capsule',
+      from: [-80, 0.27 * track, r + 330],
+      to: [-80, 0.3 * track, r - 20],
+      radius: 55,
+    },
+  ],
+  'brake line or bracket': ({ rig: { tireRadius: r, track } }) => [
+    { id: 'bracket', on: 'axle', shape: 'sphere', centre: [-90, 0.12 * track, r + 30], radius: 30 },
+  ],
+  'something square': ({ rig: { tireRadius: r } }) => [
+    {
+      id: 'crossmember',
+      on: 'chassis',
+      shape: 'box',
+      min: [-350, -300, r + 150],
+      max: [-280, 300, r + 230],
+    },
+  ],
 };
 
 /** What is in the way, drawn true to size: dragged in the bay, or typed here. */
 export function Obstacles() {
   const own = useJobPart((j) => ownObstacles(j.rig));
-  const { tireRadius, track } = useJobPart((j) => ({ tireRadius: j.rig.tireRadius, track: j.rig.track }));
   return (
     <section className="section">
       <h2>What is in the way</h2>
@@ -63,14 +69,15 @@ export function Obstacles() {
         trigger={['click']}
         menu={{
           items: Object.keys(USUAL).map((name) => ({ key: name, label: name })),
-          onClick: ({ key }) => addObstacle(USUAL[key]!(tireRadius, track)),
+          onClick: ({ key }) => addObstacles(USUAL[key]!(useJobStore.getState().job!)),
         }}
       >
         <Button className="add-part">Add something in the way</Button>
       </Dropdown>
       <p className="hint">
-        The axle’s tube and cover are there already, from Record. Draw a thing as large as it is: box, pipe or
-        ball.
+        The axle’s tube and cover are there already, from Record; the rails come as they were measured,
+        straight over the axle: move their undersides where they kick up or are notched. Draw a thing as large
+        as it is: box, pipe or ball.
       </p>
     </section>
   );

@@ -1,16 +1,28 @@
 'use client';
+import type { Balance } from '@/core/roll/balance';
+import type { Corner } from '@/core/roll/corner';
 import { edit, useJob } from '@/store/jobStore';
 import { sayForce } from '@/core/units/force';
 import { CardHead, Readout, Readouts } from '@/ui/Card';
 import { NumberField } from '@/ui/NumberField';
 import { Verdicts } from '@/ui/Verdicts';
 import { AfterLaps } from './AfterLaps';
+import { CornerChart } from './CornerChart';
 import { Levers } from './Levers';
 import { OtherEnd } from './OtherEnd';
 import type { PartProps } from './part';
 import { RollSchools } from './RollSchools';
 
 const ENDS = ['front', 'rear'] as const;
+const sayLift = (g: number) => (Number.isFinite(g) ? `${g.toFixed(2)} g` : 'never');
+const over = ({ wheels }: Corner, end: (typeof ENDS)[number]) =>
+  (wheels[end].outside - wheels[end].inside) / 2;
+/** What goes through links and axle grows with the corner; what the springs take is the rest, on a stop or with a wheel in the air too. */
+function partsOf(corner: Corner, { parts }: Balance, end: (typeof ENDS)[number]): number[] {
+  const links = parts[end].geometric * corner.g;
+  const axle = parts[end].unsprung * corner.g;
+  return [over(corner, end) - links - axle, links, axle];
+}
 const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
 
 /** Where the load goes in a corner, what each change would do to it, and the schools. */
@@ -56,21 +68,22 @@ export function BalancePart({ result, verdicts }: PartProps) {
                 {percent(corner.frontShare)}
               </Readout>
               <Readout name="Goes over, front · rear" id="transfers">
-                {ENDS.map((end) =>
-                  sayForce((corner.wheels[end].outside - corner.wheels[end].inside) / 2, tape),
-                ).join(' · ')}
+                {ENDS.map((end) => sayForce(over(corner, end), tape)).join(' · ')}
               </Readout>
-              {/* Once a wheel is off the ground the parts no longer grow with the corner. */}
-              {(corner.lifted ? [] : ENDS).map((end) => (
-                <Readout key={end} name={`of it ${end}: springs and bar · links · the axle`}>
-                  {(['elastic', 'geometric', 'unsprung'] as const)
-                    .map((part) => sayForce(balance.parts[end][part] * cornerG, tape).replace(/ \w+$/, ''))
+              {ENDS.map((end) => (
+                <Readout
+                  key={end}
+                  id={`parts-${end}`}
+                  name={`of it ${end}: ${corner.stop > 0 && end === rig.end ? 'springs, bar, stop' : 'springs and bar'} · links · the axle`}
+                >
+                  {partsOf(corner, balance, end)
+                    .map((part) => sayForce(part, tape).replace(/ \w+$/, ''))
                     .join(' · ')}
                 </Readout>
               ))}
               {result.lifts && (
                 <Readout name="Inside wheel lifts, front · rear" id="lifts">
-                  {ENDS.map((end) => `${result.lifts![end].toFixed(2)} g`).join(' · ')}
+                  {ENDS.map((end) => sayLift(result.lifts![end])).join(' · ')}
                 </Readout>
               )}
               {tuning?.launch && (
@@ -88,6 +101,7 @@ export function BalancePart({ result, verdicts }: PartProps) {
                 <TyreRow key={end} end={end} loads={corner.wheels[end]} />
               ))}
             </div>
+            {tuning && <CornerChart corners={tuning.corners} />}
           </>
         )}
       </section>

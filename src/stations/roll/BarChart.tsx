@@ -7,6 +7,8 @@ import { STEELS } from '@/core/roll/steel';
 import { rollToCsv } from '@/core/sweepCsv';
 import { forceUnit, toForce } from '@/core/units/force';
 import { formatDegrees } from '@/core/units/format';
+import { showStress, stressUnit } from '@/core/units/stress';
+import type { Tape } from '@/core/units/tape';
 import { useJob } from '@/store/jobStore';
 import { setRocker, useRocker } from '@/store/rocker';
 import { Keep } from '@/ui/Keep';
@@ -21,6 +23,11 @@ const NAMES: Record<Key, [name: string, note: string]> = {
   square: ['Arm to link', 'Square is 90°; at nothing the arm goes over centre.'],
 };
 
+function shown(row: RollRow, which: Key, tape: Tape): number | null {
+  if (which === 'force') return toForce(row.force, tape);
+  return which === 'stress' ? showStress(row.stress, tape) : row[which];
+}
+
 /** Bar and links over the roll of the axle. */
 export function BarChart({ made }: { made: BarResult }) {
   const { tape, roll, rig } = useJob();
@@ -29,12 +36,12 @@ export function BarChart({ made }: { made: BarResult }) {
   const bar = roll.bar!;
   if (made.rows.length < 2) return null;
   const limits: Partial<Record<Key, number>> = {
-    stress: STEELS[bar.steel].tires,
+    stress: showStress(STEELS[bar.steel].tires, tape),
     bar: LINK_JOINTS[bar.ends.bar.joint].swing,
     foot: LINK_JOINTS[bar.ends.foot.joint].swing,
   };
   const [name, note] = NAMES[which];
-  const unit = { force: forceUnit(tape), stress: 'N/mm²', bar: '°', foot: '°', square: '°' }[which];
+  const unit = { force: forceUnit(tape), stress: stressUnit(tape), bar: '°', foot: '°', square: '°' }[which];
   const rollNow = (Math.atan((left - right) / rig.track) * 180) / Math.PI;
   return (
     <figure className="curve">
@@ -48,7 +55,7 @@ export function BarChart({ made }: { made: BarResult }) {
         name={name}
         xs={made.rows.map((row) => row.rollDeg)}
         now={rollNow}
-        ys={made.rows.map((row: RollRow) => (which === 'force' ? toForce(row.force, tape) : row[which]))}
+        ys={made.rows.map((row) => shown(row, which, tape))}
         sayX={(x) =>
           Math.abs(x) < 1e-6 ? 'level' : `${x > 0 ? 'left' : 'right'} up ${formatDegrees(Math.abs(x))}`
         }
@@ -59,7 +66,7 @@ export function BarChart({ made }: { made: BarResult }) {
           setRocker(half, -half);
         }}
       >
-        {note}
+        {note} Touch it to send the axle there.
       </SweepChart>
       <Keep
         name="sway-bar"

@@ -7,6 +7,7 @@ import { handbookRate } from '@/core/roll/swayBar';
 import { massUnit, sayForce, toMass } from '@/core/units/force';
 import { formatLength } from '@/core/units/format';
 import { sayRate, sayRollRate } from '@/core/units/rates';
+import { sayStress } from '@/core/units/stress';
 import { useJob } from '@/store/jobStore';
 import { Readout, Readouts } from '@/ui/Card';
 
@@ -44,7 +45,7 @@ export function BarResults({ made, corner }: { made: BarResult; corner: Corner |
           </Readout>
         )}
         <Readout name="Worked, for a degree of roll" id="barStress">
-          {made.maxStress.toFixed(0)} N/mm²
+          {sayStress(made.maxStress, tape)}
         </Readout>
         <Readout name="Twist of the middle · bending" id="barShare" term="twist">
           {Math.round(100 * made.torsionShare)} % · {Math.round(100 * (1 - made.torsionShare))} %

@@ -7,6 +7,7 @@ import type { Candidate, Found } from '@/core/roll/search';
 import { massUnit, toMass } from '@/core/units/force';
 import { formatDecimal, formatLength, sayLength } from '@/core/units/format';
 import { readRollRate, rollRateUnit, sayRollRate, showRollRate } from '@/core/units/rates';
+import { showStress, stressUnit } from '@/core/units/stress';
 import { useJob } from '@/store/jobStore';
 import { putBar } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
@@ -101,7 +102,7 @@ function Results({ found, stale }: { found: Found; stale: boolean }) {
             <tr>
               <th scope="col">size</th>
               <th scope="col">arm</th>
-              <th scope="col">N/mm²</th>
+              <th scope="col">{stressUnit(tape)}</th>
               <th scope="col">{massUnit(tape)}</th>
               <th scope="col">nearest</th>
               <th />
@@ -132,7 +133,7 @@ function Row({ candidate: { design, stress, mass, nearest } }: { candidate: Cand
         {size} {design.wall === null ? 'solid' : `× ${formatDecimal(design.wall, tape)}`}
       </th>
       <td>{formatLength(design.arm, tape)}</td>
-      <td>{Math.round(stress)}</td>
+      <td>{Math.round(showStress(stress, tape))}</td>
       <td>{toMass(mass, tape).toFixed(1)}</td>
       <td>{nearest ? `${nearest.thing}, ${sayLength(nearest.distance, tape)}` : ''}</td>
       <td>

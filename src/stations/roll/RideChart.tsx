@@ -83,7 +83,7 @@ export function RideChart({ ride }: { ride: RideAnswer }) {
         unit={unit(tape)}
         onPick={(x) => setRocker(x, x)}
       >
-        {note}
+        {note} Touch it to send the axle there.
       </SweepChart>
       <Keep
         name="springs"

@@ -70,7 +70,7 @@ const usualStands = (track: number, tireRadius: number) => ({
 
 /** The bump stop between axle and frame. */
 export function StopFields() {
-  const { roll, tape } = useJob();
+  const { roll, rig, tape } = useJob();
   const { stop } = roll;
   const put = (change: Partial<StopDesign>, field?: string, typed?: string) =>
     putRoll((r) => (r.stop ? { stop: { ...r.stop, ...change } } : {}), field, typed);
@@ -79,7 +79,7 @@ export function StopFields() {
       <section className="section">
         <h2>Bump stops</h2>
         <p className="hint">What stops the axle before metal does.</p>
-        <Button onClick={() => putRoll(() => ({ stop: usualStop }))}>Add bump stops</Button>
+        <Button onClick={() => putRoll(() => ({ stop: usualStop(rig) }))}>Add bump stops</Button>
       </section>
     );
   return (
@@ -94,6 +94,15 @@ export function StopFields() {
           least={0}
           most={400}
           onEnter={(gap, typed) => put({ gap }, 'roll/stop/gap', typed)}
+        />
+        <LengthField
+          field="roll/stop/out"
+          label="From the centreline"
+          showLabel
+          mm={stop.out}
+          least={50}
+          most={1500}
+          onEnter={(out, typed) => put({ out }, 'roll/stop/out', typed)}
         />
         <LengthField
           field="roll/stop/height"
