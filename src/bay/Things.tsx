@@ -5,6 +5,7 @@ import type { Obstacle } from '@/core/rig/schema';
 import { snap, type Tape } from '@/core/units/tape';
 import { shiftObstacle } from '@/store/obstacles';
 import { useGrip } from './grip';
+import { apart, widthOf } from './labels';
 import type { Thing } from './model';
 import { DRAGS, type Flat, type Sheet } from './views';
 
@@ -16,16 +17,31 @@ const LAYER: Record<Obstacle['shape'], number> = { box: 0, capsule: 1, sphere: 2
 /** What is in the way, in its true size: moved whole by finger, mouse or arrow keys where that is the work. */
 export function Things({ sheet, things, tape, movable }: Props) {
   const smallLast = [...things].sort((a, b) => LAYER[a.obstacle.shape] - LAYER[b.obstacle.shape]);
-  return smallLast.map((thing) => (
-    <OneThing key={thing.obstacle.id} sheet={sheet} thing={thing} tape={tape} movable={movable} />
+  const middles = smallLast.map(({ points }) => middleOf(points.map(sheet.at)));
+  const lines = apart(
+    middles.map(([x, y], i) => ({ x, y: y + 4, width: widthOf(smallLast[i]!.obstacle.id) })),
+  );
+  return smallLast.map((thing, i) => (
+    <OneThing
+      key={thing.obstacle.id}
+      sheet={sheet}
+      thing={thing}
+      label={[middles[i]![0], lines[i]!]}
+      tape={tape}
+      movable={movable}
+    />
   ));
 }
 
-function OneThing({ sheet, thing, tape, movable }: Omit<Props, 'things'> & { thing: Thing }) {
+const middleOf = (flat: Flat[]): Flat =>
+  [0, 1].map((k) => flat.reduce((sum, p) => sum + p[k]!, 0) / flat.length) as [number, number];
+
+type OneProps = Omit<Props, 'things'> & { thing: Thing; label: Flat };
+
+function OneThing({ sheet, thing, label: [x, y], tape, movable }: OneProps) {
   const { obstacle, points } = thing;
   const { across, down } = DRAGS[sheet.view];
   const flat = points.map(sheet.at);
-  const [x, y] = [0, 1].map((k) => flat.reduce((sum, p) => sum + p[k]!, 0) / flat.length) as [number, number];
 
   const shifted = useRef({ dx: 0, dy: 0 });
   const grip = useGrip({
@@ -48,7 +64,7 @@ function OneThing({ sheet, thing, tape, movable }: Omit<Props, 'things'> & { thi
   const shape = (
     <>
       <Outline obstacle={obstacle} flat={flat} k={sheet.k} />
-      <text x={x} y={y + 4} textAnchor="middle">
+      <text x={x} y={y} textAnchor="middle">
         {obstacle.id}
       </text>
     </>

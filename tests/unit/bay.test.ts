@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { apart } from '@/bay/labels';
 import { bayModel } from '@/bay/model';
 import { fit, type Extent } from '@/bay/views';
 import { locateInput, newJob, withLayout, withMounts, workBar } from '@/core/job/job';
@@ -108,5 +109,27 @@ describe('what the bay draws', () => {
     expect(shown('Hard launch').every((f) => typeof f === 'number')).toBe(true);
     expect(shown('Hard launch')).not.toEqual(shown('Hard braking'));
     expect(shown(null).every((f) => f === null)).toBe(true);
+  });
+});
+
+describe('names in the drawing', () => {
+  const label = fc.record({ x: number(0, 300), y: number(0, 200), width: number(5, 120) });
+
+  test('are never written over each other, never moved up, and left alone where they are clear', () => {
+    fc.assert(
+      fc.property(fc.array(label, { maxLength: 12 }), (labels) => {
+        const ys = apart(labels);
+        const over = (i: number, j: number, y: number[]) =>
+          Math.abs(labels[i]!.x - labels[j]!.x) < (labels[i]!.width + labels[j]!.width) / 2 &&
+          Math.abs(y[i]! - y[j]!) < 15 - 1e-6;
+        const before = labels.map(({ y }) => y);
+        labels.forEach((_, i) => {
+          expect(ys[i]).toBeGreaterThanOrEqual(before[i]!);
+          labels.slice(0, i).forEach((_, j) => expect(over(i, j, ys)).toBe(false));
+        });
+        if (labels.every((_, i) => labels.every((_, j) => i === j || !over(i, j, before))))
+          expect(ys).toEqual(before);
+      }),
+    );
   });
 });
