@@ -24,7 +24,7 @@ function jest(project) {
     '--json',
     `--outputFile=${report}`,
     '--silent',
-    ...(project === 'e2e' ? ['--runInBand'] : []),
+    ...(project === 'e2e' ? ['--maxWorkers=2'] : []),
   ]);
   try {
     const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(

@@ -3,10 +3,22 @@ import { mkdtempSync, readdirSync, statSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Builder, By, error, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import {
+  Builder,
+  By,
+  error,
+  Key,
+  logging,
+  until,
+  type Condition,
+  type WebDriver,
+  type WebElement,
+} from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome';
 
 const WAIT = 15_000;
+/** How often something waited for is looked at, ms. */
+const LOOK = 40;
 
 /** The built application on a port of its own. */
 export async function serve(): Promise<{ address: string; stop: () => void }> {
@@ -70,6 +82,9 @@ export class Hands {
       'download.default_directory': downloads,
       'download.prompt_for_download': false,
     });
+    const logs = new logging.Preferences();
+    logs.setLevel(logging.Type.BROWSER, logging.Level.SEVERE);
+    options.setLoggingPrefs(logs);
     const driver = (await new Builder()
       .forBrowser('chrome')
       .setChromeOptions(options)
@@ -92,8 +107,8 @@ export class Hands {
     await this.clickOn(`//label[.//*[starts-with(normalize-space(), "${name}")]]`);
   }
 
-  find = (css: string): Promise<WebElement> => this.driver.wait(until.elementLocated(By.css(css)), WAIT);
-  at = (xpath: string): Promise<WebElement> => this.driver.wait(until.elementLocated(By.xpath(xpath)), WAIT);
+  find = (css: string): Promise<WebElement> => this.wait(until.elementLocated(By.css(css)));
+  at = (xpath: string): Promise<WebElement> => this.wait(until.elementLocated(By.xpath(xpath)));
   count = async (css: string): Promise<number> => (await this.driver.findElements(By.css(css))).length;
   field = (id: string): Promise<WebElement> => this.find(`[id="field-${id}"]`);
   text = async (css: string): Promise<string> => (await this.find(css)).getText();
@@ -102,9 +117,12 @@ export class Hands {
   button = (name: string): Promise<WebElement> => this.at(called(name));
   press = (name: string): Promise<void> => this.clickOn(called(name));
 
+  private wait = <T>(condition: ((driver: WebDriver) => T | Promise<T>) | Condition<T>): Promise<T> =>
+    this.driver.wait(condition, WAIT, undefined, LOOK) as Promise<T>;
+
   /** Clicks what stands at a path, and the one drawn in its place if it is drawn anew in between. */
   async clickOn(xpath: string): Promise<void> {
-    await this.driver.wait(async () => {
+    await this.wait(async () => {
       try {
         await this.click(await this.at(xpath));
         return true;
@@ -112,18 +130,30 @@ export class Hands {
         if (problem instanceof error.StaleElementReferenceError) return false;
         throw problem;
       }
-    }, WAIT);
+    });
   }
 
   async click(element: WebElement): Promise<void> {
     await this.driver.executeScript('arguments[0].scrollIntoView({block:"center"})', element);
-    await this.driver.wait(until.elementIsVisible(element), WAIT);
+    await this.wait(until.elementIsVisible(element));
     await element.click();
   }
 
   async station(n: number, title: string): Promise<void> {
     await this.keys(String(n));
     await this.until(async () => (await this.text('.bench-card h1')).includes(title));
+  }
+
+  /** What the page has complained about since this was last asked. */
+  async complaints(): Promise<string[]> {
+    const entries = await this.driver.manage().logs().get('browser');
+    return entries.filter((e) => e.level.name === 'SEVERE').map((e) => e.message);
+  }
+
+  /** All that the page says to a reader, for words that no builder should ever see. */
+  async unfit(): Promise<string[]> {
+    const text = await this.driver.executeScript<string>('return document.body.innerText');
+    return text.match(/.{0,40}(?:\bNaN\b|undefined|Infinity|\[object|null\b).{0,20}/g) ?? [];
   }
 
   /** To a station of a demo job, and until it is that job which stands there. */
@@ -179,7 +209,7 @@ export class Hands {
 
   /** Waits until something is so. */
   async until(condition: () => Promise<boolean>): Promise<void> {
-    await this.driver.wait(async () => condition().catch(() => false), WAIT);
+    await this.wait(() => condition().catch(() => false));
   }
 
   /** Waits until words are read at a place; what stands there instead is told. */

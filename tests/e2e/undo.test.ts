@@ -1,0 +1,129 @@
+import { Key, type WebElement } from 'selenium-webdriver';
+import { chance } from '../support/chance';
+import { Hands, serve } from '../support/browser';
+
+let server: Awaited<ReturnType<typeof serve>>;
+let hands: Hands;
+
+beforeAll(async () => {
+  server = await serve();
+  hands = await Hands.open(server.address);
+}, 90_000);
+
+afterAll(async () => {
+  await hands?.close();
+  server?.stop();
+});
+
+const ACTS = 120;
+const TYPED = ['7', '12 1/2', '3/8', '41', '640mm', '18-3/4', '1.5', '', 'nine', '1/0'];
+/** What leaves the job for another, hands out files, or asks the machine for something. */
+const LEFT_ALONE = 'export|import|print|csv|svg|png|new job|copy|delete|photo|gauge|sheet|open ';
+const GRIPS = '[data-mount], [data-bar], [data-thing]';
+const PRESSED = [
+  ...['button', 'input[type=radio]', 'input[type=checkbox]', 'select', '.ant-segmented-item'].map(
+    (what) => `.bench-card ${what}`,
+  ),
+  '.ant-dropdown li[role=menuitem]',
+].join(', ');
+
+/** All jobs as they are kept, without what is half typed. */
+async function kept(): Promise<unknown> {
+  await hands.saved();
+  return hands.driver.executeAsyncScript(`
+    const done = arguments[arguments.length - 1];
+    const opening = indexedDB.open('pellik');
+    opening.onsuccess = () => {
+      const all = opening.result.transaction('jobs').objectStore('jobs').getAll();
+      all.onsuccess = () => { opening.result.close(); done(all.result.map((row) => row.job)); };
+    };`);
+}
+
+const seen = (css: string) =>
+  hands.driver.executeScript<WebElement[]>(
+    `return [...document.querySelectorAll(arguments[0])].filter((e) =>
+       e.checkVisibility() && !e.disabled && !e.closest('.shelf') &&
+       !new RegExp(arguments[1], 'i').test(e.getAttribute('aria-label') || e.textContent))`,
+    css,
+    LEFT_ALONE,
+  );
+
+const tap = async (element: WebElement) => {
+  await hands.driver.executeScript('arguments[0].scrollIntoView({block:"center"})', element);
+  await element.click();
+};
+
+/** One thing that somebody does who tries everything, and goes elsewhere in the middle of it. */
+async function act(uniform: () => number): Promise<void> {
+  const pick = <T>(list: readonly T[]): T | undefined => list[Math.floor(uniform() * list.length)];
+  const kind = uniform();
+  if (kind < 0.12) return hands.keys(String(1 + Math.floor(uniform() * 8)));
+  if (kind < 0.2)
+    return hands.keys(
+      ...Array<string>(5).fill(pick([Key.ARROW_UP, Key.ARROW_LEFT, Key.ARROW_DOWN, Key.HOME])!),
+    );
+  if (kind < 0.3) {
+    const grip = pick(await seen(GRIPS));
+    const [x, y] = [Math.round(40 * (uniform() - 0.5)), Math.round(40 * (uniform() - 0.5))];
+    if (!grip) return;
+    return hands.driver
+      .actions()
+      .move({ origin: grip })
+      .press()
+      .move({ origin: 'pointer' as never, x, y, duration: 30 })
+      .release()
+      .perform();
+  }
+  if (kind < 0.6) {
+    const field = pick(await seen('.bench-card input[id^=field-]'));
+    if (!field) return;
+    await tap(field);
+    return field.sendKeys(Key.chord(Key.CONTROL, 'a'), pick(TYPED)!, pick([Key.ENTER, Key.TAB, Key.ESCAPE])!);
+  }
+  if (kind < 0.95) {
+    const button = pick(await seen(PRESSED));
+    if (button) await tap(button);
+    return;
+  }
+  return hands.undo();
+}
+
+/** As often as there is something to undo or redo. */
+async function all(way: 'undo' | 'redo'): Promise<void> {
+  const button = await hands.button(way);
+  for (let n = 0; n < 400 && (await button.isEnabled()); n++) await button.click();
+  expect(await button.isEnabled()).toBe(false);
+}
+
+test.each([
+  ['copperline', 'roll', 7],
+  ['marigold', 'weld', 23],
+  ['tinker', 'locate', 41],
+])(
+  '%s, from %s: whatever is done to it in whatever order, undo takes back and redo does again',
+  async (car, station, seed) => {
+    await hands.go(car, station);
+    const before = await kept();
+    const { uniform } = chance(seed);
+    for (let n = 0; n < ACTS; n++) {
+      // What is covered by a menu or drawn anew under the hand is let go.
+      await act(uniform).catch(() => hands.driver.actions().sendKeys(Key.ESCAPE).perform());
+      if (n % 20 === 19) {
+        expect([n, await hands.unfit()]).toEqual([n, []]);
+        expect([n, await hands.complaints()]).toEqual([n, []]);
+      }
+    }
+    await hands.driver.actions().sendKeys(Key.ESCAPE).perform();
+    await hands.dialogGone();
+    await hands.reads('.masthead-job', new RegExp(car, 'i'));
+    const after = await kept();
+    expect(after).not.toEqual(before);
+    await all('undo');
+    expect(await kept()).toEqual(before);
+    await all('redo');
+    expect(await kept()).toEqual(after);
+    await all('undo');
+    expect(await kept()).toEqual(before);
+  },
+  180_000,
+);
