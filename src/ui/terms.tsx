@@ -270,6 +270,23 @@ export const TERMS = {
       </>
     ),
   },
+  brackets: {
+    lines: [
+      'The links pull one eye up and the other down; the brackets hold against that on a narrower stand.',
+      'What each is bolted or welded on with has to carry it, both ways.',
+    ],
+    drawing: (
+      <>
+        <path className="frame" d="M14 40 H126" />
+        <circle className="frame" cx="44" cy="40" r="5" />
+        <circle className="frame" cx="96" cy="40" r="5" />
+        <path
+          className="mark"
+          d="M14 36 V16 m-3 4 l3 -4 l3 4 M126 44 V64 m-3 -4 l3 4 l3 -4 M44 46 V74 m-3 -4 l3 4 l3 -4 M96 34 V6 m-3 4 l3 -4 l3 4"
+        />
+      </>
+    ),
+  },
 } as const satisfies Record<string, Explained>;
 
 export type TermName = keyof typeof TERMS;

@@ -10,7 +10,7 @@ import type { Found, Wanted } from '@/core/roll/search';
 import type { TravelMap } from '@/core/locate/map';
 import type { CurveValues, LocateInput, LocateResult } from '@/core/locate/types';
 import type { Travel } from '@/core/rig/schema';
-import type { LocateApi } from './locate.worker';
+import type { LocateApi, Outcome } from './locate.worker';
 
 type AnalysisState = { job: Job | null; result: LocateResult | null; problem: string | null };
 
@@ -76,8 +76,8 @@ export const useTrust = create<{ job: Job | null; trust: Trust | null }>()(() =>
 
 /** Asks how far the results of a job can be trusted. */
 export const askForTrust = newestOnly<Job>(async (job) => {
-  const trust = await theWorker().trust(job);
-  useTrust.setState({ job, trust });
+  const outcome = await theWorker().trust(job);
+  useTrust.setState({ job, trust: outcome.ok ? outcome.result : null });
 });
 
 type RollState = { job: Job | null; part: RollPart; result: RollResult | null; problem: string | null };
@@ -95,7 +95,10 @@ export const askForRoll = newestOnly<RollQuestion>(async ({ job, rocker, part, w
 });
 
 /** Bars of stock sizes that do what is wanted. */
-export async function searchBars(job: Job & { roll: { bar: BarDesign } }, wanted: Wanted): Promise<Found> {
+export async function searchBars(
+  job: Job & { roll: { bar: BarDesign } },
+  wanted: Wanted,
+): Promise<Outcome<Found>> {
   const input = { ...rollInput(job, { left: 0, right: 0 }), bar: job.roll.bar };
   return theWorker().findBars(input, wanted);
 }
@@ -108,6 +111,6 @@ export const useMap = create<{ map: TravelMap | null; key: keyof CurveValues | n
 
 /** Asks for a quantity over heave and roll. */
 export const askForMap = newestOnly<{ job: Job; key: keyof CurveValues }>(async ({ job, key }) => {
-  const map = await theWorker().map(locateInput(job, { left: 0, right: 0 }), key);
-  useMap.setState({ map, key });
+  const outcome = await theWorker().map(locateInput(job, { left: 0, right: 0 }), key);
+  useMap.setState({ map: outcome.ok ? outcome.result : null, key });
 });

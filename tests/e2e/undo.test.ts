@@ -30,13 +30,14 @@ const PRESSED = [
 /** All jobs as they are kept, without what is half typed. */
 async function kept(): Promise<unknown> {
   await hands.saved();
-  return hands.driver.executeAsyncScript(`
+  const rows = await hands.driver.executeAsyncScript<string>(`
     const done = arguments[arguments.length - 1];
     const opening = indexedDB.open('pellik');
     opening.onsuccess = () => {
       const all = opening.result.transaction('jobs').objectStore('jobs').getAll();
-      all.onsuccess = () => { opening.result.close(); done(all.result.map((row) => row.job)); };
+      all.onsuccess = () => { opening.result.close(); done(JSON.stringify(all.result.map((row) => row.job))); };
     };`);
+  return JSON.parse(rows);
 }
 
 const seen = (css: string) =>
@@ -116,6 +117,7 @@ test.each([
     await hands.driver.actions().sendKeys(Key.ESCAPE).perform();
     await hands.dialogGone();
     await hands.reads('.masthead-job', new RegExp(car, 'i'));
+    await all('redo');
     const after = await kept();
     expect(after).not.toEqual(before);
     await all('undo');

@@ -2,7 +2,13 @@ import fc from 'fast-check';
 import { holdConditions, release } from '@/core/build/holdPoint';
 import { readJob } from '@/core/job/file';
 import { newJob, workBar } from '@/core/job/job';
-import { approachOf, jobAgreement, withManyReadings, withReadingsAt } from '@/core/job/record';
+import {
+  approachOf,
+  jobAgreement,
+  jobRecordChecks,
+  withManyReadings,
+  withReadingsAt,
+} from '@/core/job/record';
 import { asFound } from '@/core/measure/asFound';
 import { mergedReadings, readingsFromCsv, readingsToCsv } from '@/core/measure/csv';
 import type { Datum } from '@/core/measure/datums';
@@ -116,6 +122,26 @@ describe('agreement', () => {
       ),
       { numRuns: 30 },
     );
+  });
+
+  test('the wrong reading of a car is told with what it should be, and what kind of slip it looks like', () => {
+    const values = trueReadings(oldCar(Array<number>(16).fill(3)));
+    for (const [slip, words] of [
+      [25.4, 'A whole inch'],
+      [12.7, 'Half an inch'],
+      [-6.35, 'A quarter inch'],
+      [31, null],
+    ] as const) {
+      const wrong = { ...values, 'cab.diagonal.right': values['cab.diagonal.right']! + slip };
+      const job = { ...newJob('a', 'A', 'in16'), readings: readings(wrong) };
+      const said = jobRecordChecks(job).find((v) => v.id.startsWith('wrong-'))!;
+      expect(said.state).toBe('stop');
+      const told = `${said.title} ${said.reason} ${said.remedies.map((r) => r.text).join(' ')}`;
+      if (said.id === 'wrong-cab.diagonal.right') expect(said.title).toContain(slip > 0 ? 'more' : 'less');
+      else expect(told.toLowerCase()).toContain('diagonal');
+      if (words) expect(said.reason).toContain(words);
+      else expect(said.reason).not.toMatch(/inch:/);
+    }
   });
 
   test('nothing redundant: nothing to say', () => {
@@ -335,6 +361,21 @@ describe('readings as a table', () => {
     ]);
     expect(readingsFromCsv('a,b\n1,2', AT).bad[0]).toMatchObject({ line: 1, column: 'key' });
     expect(() => readingsFromCsv('\u0000"""\n,,,=cmd', AT)).not.toThrow();
+  });
+
+  test('a table without end is read as far as anybody could mean it, and says so', () => {
+    const head = 'key,what,value,unit,typed,tool,struck,at';
+    const row = (key: string) => `${key},,1450,mm,57,,,2026-03-14T09:05:47.000Z`;
+    const crowd = readingsFromCsv([head, ...Array<string>(53).fill(row('track'))].join('\n'), AT);
+    expect(crowd.count).toBe(50);
+    expect(crowd.bad.map((b) => b.line)).toEqual([52, 53, 54]);
+    const keys = READING_KEYS.filter((key) => usualValue(key) === usualValue('track'));
+    const long = readingsFromCsv(
+      [head, ...Array.from({ length: 20_003 }, (_, i) => row(keys[i % keys.length]!))].join('\n'),
+      AT,
+    );
+    expect(long.count).toBeLessThanOrEqual(20_000);
+    expect(long.bad.at(-1)!.message).toContain('more than 20000 rows');
   });
 
   test('what is brought in stands beside what is there, once', () => {

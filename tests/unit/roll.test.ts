@@ -35,7 +35,6 @@ import {
 } from '@/core/roll/springDesign';
 import { STEEL_NAMES, STEELS, STOCK } from '@/core/roll/steel';
 import { distance, plus } from '@/core/vector';
-import { rideToCsv, rollToCsv } from '@/core/sweepCsv';
 import { readGrowth, readPressure, readVolume, showGrowth, showPressure, showVolume } from '@/core/units/air';
 import { sayForce } from '@/core/units/force';
 import { readRate, readRollRate, showRate, showRollRate } from '@/core/units/rates';
@@ -109,6 +108,22 @@ describe('the bar', () => {
     expect(force(20, 20)).toBeLessThan(0.02 * against);
     expect(force(20, 0) / against).toBeCloseTo(0.5, 1);
     expect(force(0, 0)).toBeCloseTo(0, 6);
+  });
+
+  test('its brackets carry the couple of its links, whatever it looks like', () => {
+    const mm = (min: number, max: number) => fc.integer({ min, max });
+    fc.assert(
+      fc.property(mm(500, 1000), mm(500, 900), mm(250, 480), mm(18, 36), (eyes, middle, bushings, od) => {
+        const job = withBar({ eyes, middle, bushings, od });
+        const { carried, rows } = asked(job, 'bar').bar!;
+        if (!carried) return;
+        const built = swayBarOf(job.roll.bar!);
+        const couple = carried.link * (built.centreline[0]![1] - built.centreline.at(-1)![1]);
+        expect(carried.bushing * (built.bushings[0][1] - built.bushings[1][1])).toBeCloseTo(couple, 3);
+        expect(carried.link).toBeCloseTo(Math.max(...rows.map((r) => r.force)), 9);
+      }),
+      { numRuns: 40 },
+    );
   });
 
   test('what hits is caught where it happens, whatever it is, and a dip or another hole mends it', () => {
@@ -724,17 +739,6 @@ test('the design survives the file, and so does one of the version before; the s
   const { springs, bar } = readJob(JSON.stringify(old)).roll;
   expect(springs).toMatchObject({ kind: 'coil', rate: 30, axle: { out: 480, height: 290, ahead: -60 } });
   expect(bar).toMatchObject({ od: 25.4, hole: 1, dips: [{ at: 0, depth: 60, width: 200 }], hooked: true });
-});
-
-test('sweeps as figures: a named column each, a line for every place', () => {
-  const job = car({ shock: usualShock, springs: usualSprings(car().rig, 'air') });
-  const ride = rideToCsv(asked(job, 'springs').ride!.rows).trim().split('\n');
-  expect(ride[0]).toBe(
-    'lift_mm,spring_length_mm,spring_force_N,wheel_load_N,wheel_rate_N_per_mm,shock_length_mm,air_pressure_MPa',
-  );
-  expect(ride).toHaveLength(26);
-  const roll = rollToCsv(asked(job, 'bar').bar!.rows).trim().split('\n');
-  expect(roll.every((row) => row.split(',').length === roll[0]!.split(',').length)).toBe(true);
 });
 
 test('rates, pressures and volumes read back as they are shown', () => {

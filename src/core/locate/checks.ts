@@ -135,7 +135,11 @@ function checkLevel(input: LocateInput, bar: LateralBar, curve: CurvePoint[], me
     id: 'level',
     state: Math.abs(error) > LEVEL_STOP ? 'stop' : 'look',
     title: `Bar is ${sayLength(Math.abs(error), tape)} high at the ${high} end ${place}.`,
-    reason: `The axle moves ${sayLength(most, tape)} sideways in its travel and the car feels different turning left and right. Roll centre moves ${sayLength(migration, tape)}.`,
+    reason: `${
+      Number.isFinite(most)
+        ? `The axle moves ${sayLength(most, tape)} sideways in its travel and the car feels different turning left and right.`
+        : 'So tilted it cannot follow the axle over the whole travel.'
+    } Roll centre moves ${sayLength(migration, tape)}.`,
     remedies: [move('chassis'), move('axle')],
   };
 }

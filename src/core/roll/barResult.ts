@@ -24,6 +24,8 @@ export type BarResult = SwayBarAnswer & {
   /** where the rocker stands: how far the eyes are apart, mm, and what pulls at each, N; null where a link cannot follow */
   now: { apart: number; force: number } | null;
   links: LinkAnswer | null;
+  /** at the farthest roll: what each end link and each bushing's bracket carries up or down, N */
+  carried: { link: number; bushing: number } | null;
   /** with the links on; and stowed, where the bar can be: the nearest first */
   gaps: Gap[];
   stowed: { gaps: Gap[]; reaches: boolean } | null;
@@ -43,6 +45,7 @@ export function barResult(input: RollInput, design: BarDesign, geometry: Geometr
   const turning = turningOf(built);
   const room = { rig, struts: strutsOf(input, rig.tireRadius), tireWidth, housing: design.housing };
   const { rate } = answer;
+  const rows = turning ? rollRows(input, design, turning, geometry, twisted) : [];
   return {
     ...answer,
     now: design.hooked ? barAt(input, built, rate, geometry, input.rocker) : null,
@@ -50,7 +53,19 @@ export function barResult(input: RollInput, design: BarDesign, geometry: Geometr
     gaps: turning ? barRoom({ ...room, stowed: null }, turning, places) : [],
     stowed: turning && stowedIn(room, design, turning, places),
     clearing: turning && design.dips.length === 0 ? clearingDip(rig, design, turning, places) : null,
-    rows: turning ? rollRows(input, design, turning, geometry, twisted) : [],
+    carried: carriedBy(built, rows),
+    rows,
+  };
+}
+
+/** The links pull one eye up and the other down; the bushings hold against that couple on their narrower stand. */
+function carriedBy({ centreline, bushings }: BuiltBar, rows: RollRow[]): BarResult['carried'] {
+  if (!rows.length) return null;
+  const link = Math.max(...rows.map((row) => row.force));
+  const spread = ([, y]: Point, [, z]: Point) => Math.abs(y - z);
+  return {
+    link,
+    bushing: (link * spread(centreline[0]!, centreline.at(-1)!)) / spread(bushings[0], bushings[1]),
   };
 }
 

@@ -71,7 +71,7 @@ function BarDrawing({ job, bar }: { job: Job; bar: BarResult }) {
   return (
     <svg viewBox="0 0 660 110" width="100%" aria-hidden className="bar-drawing">
       <path d={`M30 40 H${start} M${end} 40 H630`} strokeWidth="6" />
-      <rect x={start} y={32} width={end - start} height={16} />
+      <rect x={start} y={32} width={Math.max(0, end - start)} height={16} />
       <circle cx={30} cy={40} r={9} />
       <circle cx={630} cy={40} r={9} />
       <path

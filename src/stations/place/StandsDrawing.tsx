@@ -36,7 +36,13 @@ export function StandsDrawing({ frame, centre, top, tube, radius, tape }: Props)
       <rect className="ground" width={WIDTH} height={HEIGHT} />
       <line className="floor" x1={10} x2={WIDTH - 10} y1={FLOOR} y2={FLOOR} />
       <circle className="wheel" cx={AXLE_X} cy={y(centre)} r={radius * k} />
-      <rect className="rest" x={AXLE_X - half * 2.2} y={y(top)} width={half * 4.4} height={FLOOR - y(top)} />
+      <rect
+        className="rest"
+        x={AXLE_X - half * 2.2}
+        y={y(top)}
+        width={half * 4.4}
+        height={Math.max(0, FLOOR - y(top))}
+      />
       {[-1, 1].map((s) => (
         <rect
           key={s}

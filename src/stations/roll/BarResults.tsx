@@ -47,6 +47,11 @@ export function BarResults({ made, corner }: { made: BarResult; corner: Corner |
         <Readout name="Worked, for a degree of roll" id="barStress">
           {sayStress(made.maxStress, tape)}
         </Readout>
+        {made.carried && (
+          <Readout name="At the farthest roll: each link · each bracket" id="barCarried" term="brackets">
+            {sayForce(made.carried.link, tape)} · {sayForce(made.carried.bushing, tape)}
+          </Readout>
+        )}
         <Readout name="Twist of the middle · bending" id="barShare" term="twist">
           {Math.round(100 * made.torsionShare)} % · {Math.round(100 * (1 - made.torsionShare))} %
         </Readout>

@@ -13,8 +13,9 @@ import { putBar } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';
 import { searchBars } from '@/workers/analysis';
+import type { Outcome } from '@/workers/locate.worker';
 
-type Search = { of: Job; found: Found } | 'going' | null;
+type Search = { of: Job; outcome: Outcome<Found> } | 'going' | null;
 
 type Props = {
   bar: BarDesign;
@@ -35,8 +36,8 @@ export function FindBar({ bar, rollRate, even }: Props) {
   async function look() {
     if (aim === null) return;
     setSearch('going');
-    const found = await searchBars({ ...job, roll: { ...job.roll, bar } }, { rollRate: aim, ...arms });
-    setSearch({ of: job, found });
+    const outcome = await searchBars({ ...job, roll: { ...job.roll, bar } }, { rollRate: aim, ...arms });
+    setSearch({ of: job, outcome });
   }
   return (
     <section className="section">
@@ -74,9 +75,15 @@ export function FindBar({ bar, rollRate, even }: Props) {
           {search === 'going' ? 'Looking…' : 'Look through the stock sizes'}
         </Button>
       </div>
-      {search !== null && search !== 'going' && (
-        <Results found={search.found} stale={search.of.roll.bar !== bar} />
-      )}
+      {search !== null &&
+        search !== 'going' &&
+        (search.outcome.ok ? (
+          <Results found={search.outcome.result} stale={search.of.roll.bar !== bar} />
+        ) : (
+          <p className="field-problem" role="alert">
+            Nothing can be looked for: {search.outcome.message}.
+          </p>
+        ))}
     </section>
   );
 }
