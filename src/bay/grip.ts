@@ -1,4 +1,4 @@
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { division, type Tape } from '@/core/units/tape';
 import { beginGesture } from '@/store/jobStore';
 import { DRAGS, type Sheet } from './views';
@@ -17,25 +17,41 @@ type Grip = {
 
 /** What makes a thing on a sheet movable: finger and mouse, as one gesture, and the arrow keys. */
 export function useGrip({ sheet, tape, onHold, onDrag, onStep }: Grip) {
-  const held = useRef<{ x: number; y: number; finish: () => void } | null>(null);
   const { across, down } = DRAGS[sheet.view];
+  const dragged = useRef(onDrag);
+  useEffect(() => {
+    dragged.current = onDrag;
+  });
 
   function onPointerDown(e: PointerEvent<SVGGElement>) {
     if (e.button !== 0) return;
+    const finish = beginGesture();
+    if (!finish) return;
     e.preventDefault();
     e.currentTarget.focus();
     e.currentTarget.setPointerCapture(e.pointerId);
-    held.current = { x: e.clientX, y: e.clientY, finish: beginGesture() };
     onHold();
+    follow(e, finish);
   }
 
-  function onPointerMove(e: PointerEvent<SVGGElement>) {
-    if (held.current) onDrag(e.clientX - held.current.x, e.clientY - held.current.y);
-  }
-
-  function onPointerUp() {
-    held.current?.finish();
-    held.current = null;
+  /** To where it is let go of. The thing itself may be drawn away under the hand, so the window listens. */
+  function follow({ pointerId, clientX, clientY }: PointerEvent, finish: () => void) {
+    const drag = (e: globalThis.PointerEvent) => {
+      if (e.pointerId !== pointerId) return;
+      // Let go of outside the window, nobody was told.
+      if (e.buttons === 0) drop(e);
+      else dragged.current(e.clientX - clientX, e.clientY - clientY);
+    };
+    const drop = (e: globalThis.PointerEvent) => {
+      if (e.pointerId !== pointerId) return;
+      window.removeEventListener('pointermove', drag);
+      window.removeEventListener('pointerup', drop);
+      window.removeEventListener('pointercancel', drop);
+      finish();
+    };
+    window.addEventListener('pointermove', drag);
+    window.addEventListener('pointerup', drop);
+    window.addEventListener('pointercancel', drop);
   }
 
   function onKeyDown(e: KeyboardEvent) {
@@ -54,5 +70,5 @@ export function useGrip({ sheet, tape, onHold, onDrag, onStep }: Grip) {
     onStep(...taken);
   }
 
-  return { onPointerDown, onPointerMove, onPointerUp, onPointerCancel: onPointerUp, onKeyDown };
+  return { onPointerDown, onKeyDown };
 }

@@ -65,17 +65,24 @@ export function putOnBench(job: Job, drafts: Drafts): void {
   history().resume();
 }
 
-/** Edits between the two count as one step of undo: a drag, not every place it passed. */
-export function beginGesture(): () => void {
+/**
+ * Edits between the two count as one step of undo: a drag, not every place it passed.
+ *
+ * @returns what ends it; null while another is going on, as with a second finger
+ */
+export function beginGesture(): (() => void) | null {
   const before = useJobStore.getState().job;
+  if (!before || useDragged.getState().job) return null;
   history().pause();
   useDragged.setState({ job: before });
   return () => {
     const after = useDragged.getState().job;
     useDragged.setState({ job: null });
-    useJobStore.setState({ job: before });
+    // Another job may have been put on the bench meanwhile.
+    const here = useJobStore.getState().job?.id === before.id;
+    if (here) useJobStore.setState({ job: before });
     history().resume();
-    useJobStore.setState({ job: after });
+    if (here) useJobStore.setState({ job: after });
   };
 }
 
@@ -84,8 +91,10 @@ export function showDragged(job: Job): void {
   if (useDragged.getState().job) useJobStore.setState({ job });
 }
 
-export const undo = (): void => history().undo();
-export const redo = (): void => history().redo();
+/** Not while something is in the hand. */
+const atRest = (): boolean => useDragged.getState().job === null;
+export const undo = (): void => void (atRest() && history().undo());
+export const redo = (): void => void (atRest() && history().redo());
 
 export function setDraft(field: string, text: string | null): void {
   useJobStore.setState(({ drafts }) => {

@@ -1,19 +1,8 @@
 import { Key } from 'selenium-webdriver';
-import { Hands, serve } from '../support/browser';
+import { hands, openBench } from '../support/bench';
 
-let server: Awaited<ReturnType<typeof serve>>;
-let hands: Hands;
-
-beforeAll(async () => {
-  server = await serve();
-  hands = await Hands.open(server.address);
-  await hands.station(4, 'Panhard bar');
-}, 90_000);
-
-afterAll(async () => {
-  await hands?.close();
-  server?.stop();
-});
+openBench();
+beforeAll(() => hands.station(4, 'Panhard bar'));
 
 const state = (id: string) => hands.find(`[data-verdict="${id}"]`).then((e) => e.getAttribute('data-state'));
 

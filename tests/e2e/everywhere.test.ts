@@ -2,20 +2,9 @@ import { Key } from 'selenium-webdriver';
 import { LAYOUT_NAMES } from '@/core/layouts/names';
 import { LAYOUT_IDS, layoutEnd } from '@/core/layouts/patterns';
 import { demoJobs } from '@/store/demo';
-import { Hands, serve } from '../support/browser';
+import { hands, openBench } from '../support/bench';
 
-let server: Awaited<ReturnType<typeof serve>>;
-let hands: Hands;
-
-beforeAll(async () => {
-  server = await serve();
-  hands = await Hands.open(server.address);
-}, 90_000);
-
-afterAll(async () => {
-  await hands?.close();
-  server?.stop();
-});
+openBench();
 
 /** The stations, and the parts that the fuller ones are divided into. */
 const PLACES: [station: string, parts: string[]][] = [

@@ -1,18 +1,7 @@
 import { Key } from 'selenium-webdriver';
-import { Hands, serve } from '../support/browser';
+import { hands, openBench } from '../support/bench';
 
-let server: Awaited<ReturnType<typeof serve>>;
-let hands: Hands;
-
-beforeAll(async () => {
-  server = await serve();
-  hands = await Hands.open(server.address, 820, 1180);
-}, 90_000);
-
-afterAll(async () => {
-  await hands?.close();
-  server?.stop();
-});
+openBench(820, 1180);
 
 /** Where there are fields, and on which cars there are most of them. */
 const SHEETS: [car: string, station: string, part: string | null][] = [

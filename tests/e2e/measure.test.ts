@@ -4,20 +4,9 @@ import { Key } from 'selenium-webdriver';
 import { formatValue } from '@/core/units/values';
 import { spotAt } from '@/core/measure/quantities';
 import { usualValue } from '../support/car';
-import { Hands, serve } from '../support/browser';
+import { address, hands, openBench } from '../support/bench';
 
-let server: Awaited<ReturnType<typeof serve>>;
-let hands: Hands;
-
-beforeAll(async () => {
-  server = await serve();
-  hands = await Hands.open(server.address);
-}, 90_000);
-
-afterAll(async () => {
-  await hands?.close();
-  server?.stop();
-});
+openBench();
 
 const keys = (...k: string[]) =>
   hands.driver
@@ -219,8 +208,8 @@ describe('nothing typed is lost', () => {
   const draft = 'reading/cover';
 
   test('two tabs on one job follow each other, and keep what each half-typed', async () => {
-    const address = `${server.address}/#/demo-copperline/record`;
-    await hands.driver.get(address);
+    const page = `${address}/#/demo-copperline/record`;
+    await hands.driver.get(page);
     await hands.reads('.masthead-job', 'Copperline');
     await hands.part('Measure');
     if ((await hands.count('.readings')) === 0) await hands.press('Whole sheet');
@@ -228,7 +217,7 @@ describe('nothing typed is lost', () => {
     await (await hands.field(draft)).sendKeys('6 3/');
     await hands.saved();
     await hands.driver.switchTo().newWindow('tab');
-    await hands.driver.get(address);
+    await hands.driver.get(page);
     await hands.holds(draft, '6 3/');
     await hands.type('reading/track', '1525');
     await hands.saved();
@@ -254,7 +243,7 @@ describe('nothing typed is lost', () => {
     await hands.driver.switchTo().window(first);
     await hands.driver.get('chrome://crash').catch(() => {});
     await hands.driver.switchTo().window(second);
-    await hands.driver.get(`${server.address}/#/demo-copperline/record`);
+    await hands.driver.get(`${address}/#/demo-copperline/record`);
     await hands.holds(draft, '7 1/');
   });
 

@@ -1,18 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { Hands, serve } from '../support/browser';
+import { hands, openBench } from '../support/bench';
 
-let server: Awaited<ReturnType<typeof serve>>;
-let hands: Hands;
-
-beforeAll(async () => {
-  server = await serve();
-  hands = await Hands.open(server.address);
-}, 90_000);
-
-afterAll(async () => {
-  await hands?.close();
-  server?.stop();
-});
+openBench();
 
 const number = async (css: string) => Number.parseFloat((await hands.text(css)).replace(',', ''));
 const share = () => number('[data-readout=frontShare]');
@@ -174,4 +163,17 @@ test('the strip car’s tyres at the launch, and what the school makes of them',
   await hands.reads('[data-verdict=launch]', 'more than the other');
   await hands.click(await hands.find('.choice label:last-of-type input[name=roll-school]'));
   await hands.reads('[data-verdict=launch]', 'carry alike');
+});
+
+test('a handle that goes out of sight under the hand is still let go of: what is done after it is kept, and undone', async () => {
+  await goTo('Sway bar', 'tinker');
+  await hands.drag('[data-bar=rear-bushing]', 7, 13);
+  await hands.type('roll/middle', '41');
+  await hands.holds('roll/middle', '41');
+  await hands.saved();
+  await hands.reload();
+  await hands.holds('roll/middle', '41');
+  await hands.type('roll/middle', '40');
+  await hands.undo();
+  await hands.holds('roll/middle', '41');
 });

@@ -1,19 +1,8 @@
 import { Key, type WebElement } from 'selenium-webdriver';
 import { chance } from '../support/chance';
-import { Hands, serve } from '../support/browser';
+import { hands, openBench } from '../support/bench';
 
-let server: Awaited<ReturnType<typeof serve>>;
-let hands: Hands;
-
-beforeAll(async () => {
-  server = await serve();
-  hands = await Hands.open(server.address);
-}, 90_000);
-
-afterAll(async () => {
-  await hands?.close();
-  server?.stop();
-});
+openBench();
 
 const ACTS = 120;
 const TYPED = ['7', '12 1/2', '3/8', '41', '640mm', '18-3/4', '1.5', '', 'nine', '1/0'];

@@ -1,7 +1,16 @@
 import 'fake-indexeddb/auto';
 import { newJob, ownObstacles, workBar } from '@/core/job/job';
 import type { Obstacle } from '@/core/rig/schema';
-import { beginGesture, edit, putOnBench, showDragged, undo, useDragged, useJobStore } from '@/store/jobStore';
+import {
+  beginGesture,
+  edit,
+  putOnBench,
+  redo,
+  showDragged,
+  undo,
+  useDragged,
+  useJobStore,
+} from '@/store/jobStore';
 import { moveMounts } from '@/store/mounts';
 import { addObstacles, editObstacle, freeName, shiftObstacle } from '@/store/obstacles';
 import { setRocker, useRocker } from '@/store/rocker';
@@ -33,7 +42,7 @@ describe('a drag', () => {
 
   test('shows nothing until it is worked out, then all of it at once, and is one step of undo', () => {
     const before = height();
-    const finish = beginGesture();
+    const finish = beginGesture()!;
     raise(before + 3);
     raise(before + 7);
     expect(height()).toBe(before);
@@ -50,9 +59,36 @@ describe('a drag', () => {
   test('that moved nothing leaves nothing to undo', () => {
     const start = job();
     edit((j) => ({ ...j, name: 'Once' }));
-    beginGesture()();
+    beginGesture()!();
     undo();
     expect(job()).toBe(start);
+  });
+
+  test('is the only one while it goes on, and nothing is undone under the hand', () => {
+    edit((j) => ({ ...j, name: 'Before' }));
+    const before = height();
+    const finish = beginGesture()!;
+    raise(before + 5);
+    // A second finger, or the other hand at the keys.
+    expect(beginGesture()).toBeNull();
+    undo();
+    redo();
+    finish();
+    expect([job().name, height()]).toEqual(['Before', before + 5]);
+    undo();
+    expect([job().name, height()]).toEqual(['Before', before]);
+  });
+
+  test('of a job that is no longer on the bench changes nothing of the one that is', () => {
+    const finish = beginGesture()!;
+    raise(height() + 5);
+    const other = newJob('other', 'Other', 'mm');
+    putOnBench(other, {});
+    finish();
+    expect(job()).toBe(other);
+    edit((j) => ({ ...j, name: 'Renamed' }));
+    undo();
+    expect(job()).toBe(other);
   });
 
   test('without one, a late answer of the worker changes nothing', () => {

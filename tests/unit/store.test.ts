@@ -25,7 +25,7 @@ beforeEach(async () => {
 
 test('every edit is a step of undo, a whole drag is one, and opening a job starts afresh', () => {
   rename('a');
-  const finish = beginGesture();
+  const finish = beginGesture()!;
   for (const step of ['b', 'c', 'd']) rename(step);
   finish();
   undo();

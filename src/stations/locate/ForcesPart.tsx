@@ -8,6 +8,7 @@ import { fromMass, massUnit, sayForce, toMass } from '@/core/units/force';
 import { edit, useJobPart } from '@/store/jobStore';
 import { setWays, useWays } from '@/store/ways';
 import { CardHead } from '@/ui/Card';
+import { CornerField } from '@/ui/CornerField';
 import { NumberField } from '@/ui/NumberField';
 import { useAnalysis } from '@/workers/analysis';
 import { GravityHeight } from './GravityHeight';
@@ -116,7 +117,6 @@ function Cases({ loads }: { loads: LocateResult['loads'] }) {
 
 function MassFields({ masses }: { masses: Masses }) {
   const tape = useJobPart((j) => j.tape);
-  const cornerG = useJobPart((j) => j.cornerG);
   const ratio = useJobPart((j) => j.shaft.ratio);
   const put = (part: Partial<Masses>) =>
     edit((j) => ({ ...j, rig: { ...j.rig, masses: { ...j.rig.masses!, ...part } } }));
@@ -151,17 +151,7 @@ function MassFields({ masses }: { masses: Masses }) {
         />
         {mass('unsprungFront', 'Front axle, wheels, brakes', 5)}
         {mass('unsprungRear', 'Rear axle, wheels, brakes', 5)}
-        <NumberField
-          field="cornerG"
-          label="Cornering, steady"
-          showLabel
-          value={cornerG}
-          least={0.1}
-          most={3}
-          unit="g"
-          decimals={2}
-          onEnter={(g) => edit((j) => ({ ...j, cornerG: g }))}
-        />
+        <CornerField field="cornerG" label="Cornering, steady" />
         <NumberField
           field="shaft/ratio"
           label="Axle ratio"

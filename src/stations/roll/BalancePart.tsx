@@ -1,10 +1,10 @@
 'use client';
 import type { Balance } from '@/core/roll/balance';
 import type { Corner } from '@/core/roll/corner';
-import { edit, useJob } from '@/store/jobStore';
+import { useJob } from '@/store/jobStore';
 import { sayForce } from '@/core/units/force';
 import { CardHead, Readout, Readouts } from '@/ui/Card';
-import { NumberField } from '@/ui/NumberField';
+import { CornerField } from '@/ui/CornerField';
 import { Verdicts } from '@/ui/Verdicts';
 import { AfterLaps } from './AfterLaps';
 import { CornerChart } from './CornerChart';
@@ -43,17 +43,7 @@ export function BalancePart({ result, verdicts }: PartProps) {
       </CardHead>
       <Verdicts verdicts={verdicts} />
       <section className="section">
-        <NumberField
-          field="roll/cornerG"
-          label="Tyres hold, in a steady corner"
-          showLabel
-          value={cornerG}
-          least={0.1}
-          most={3}
-          unit="g"
-          decimals={2}
-          onEnter={(g) => edit((j) => ({ ...j, cornerG: g }))}
-        />
+        <CornerField field="roll/cornerG" label="Tyres hold, in a steady corner" />
         <p className="hint">A street tyre about 0.8, a soft one on a dry course 1.1 or more.</p>
         {missing.length > 0 && (
           <p className="hint">For the balance of the car, Pellik wants {missing.join(', ')}.</p>

@@ -68,6 +68,12 @@ const usualStands = (track: number, tireRadius: number) => ({
   axle: { out: Math.round(0.36 * track), ahead: -80, height: tireRadius - 60 },
 });
 
+const STOP_LENGTHS = [
+  ['gap', 'Axle rises before it touches', 0, 400],
+  ['out', 'From the centreline', 50, 1500],
+  ['height', 'Height of the rubber', 5, 300],
+] as const;
+
 /** The bump stop between axle and frame. */
 export function StopFields() {
   const { roll, rig, tape } = useJob();
@@ -86,33 +92,18 @@ export function StopFields() {
     <section className="section">
       <h2>Bump stops, each</h2>
       <div className="two-up">
-        <LengthField
-          field="roll/stop/gap"
-          label="Axle rises before it touches"
-          showLabel
-          mm={stop.gap}
-          least={0}
-          most={400}
-          onEnter={(gap, typed) => put({ gap }, 'roll/stop/gap', typed)}
-        />
-        <LengthField
-          field="roll/stop/out"
-          label="From the centreline"
-          showLabel
-          mm={stop.out}
-          least={50}
-          most={1500}
-          onEnter={(out, typed) => put({ out }, 'roll/stop/out', typed)}
-        />
-        <LengthField
-          field="roll/stop/height"
-          label="Height of the rubber"
-          showLabel
-          mm={stop.height}
-          least={5}
-          most={300}
-          onEnter={(height, typed) => put({ height }, 'roll/stop/height', typed)}
-        />
+        {STOP_LENGTHS.map(([key, label, least, most]) => (
+          <LengthField
+            key={key}
+            field={`roll/stop/${key}`}
+            label={label}
+            showLabel
+            mm={stop[key]}
+            least={least}
+            most={most}
+            onEnter={(mm, typed) => put({ [key]: mm }, `roll/stop/${key}`, typed)}
+          />
+        ))}
         <NumberField
           field="roll/stop/rate"
           label="Rate at first touch"
