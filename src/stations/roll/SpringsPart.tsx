@@ -46,6 +46,7 @@ export function SpringsPart({ result, verdicts }: PartProps) {
     );
   const ride = result?.ride;
   const answer = result?.springs[0];
+  const leverage = `Spring moves, for 1 ${tape === 'mm' ? 'mm' : 'in'} of both wheels`;
   return (
     <>
       {head}
@@ -59,7 +60,7 @@ export function SpringsPart({ result, verdicts }: PartProps) {
             <Readout name="At the tyre, each" id="wheelRate">
               {sayRate(ride.wheelRate, tape)}
             </Readout>
-            <Readout name="Spring moves, for one of both wheels" term="leverage">
+            <Readout name={leverage} term="leverage">
               {ride.ratio.toFixed(2)}
             </Readout>
             <Readout name="Carries at rest, each tyre" id="standing">
@@ -83,7 +84,7 @@ export function SpringsPart({ result, verdicts }: PartProps) {
         {!ride && answer && (
           <>
             <Readout name="At the tyre, each">{sayRate(answer.wheelRate, tape)}</Readout>
-            <Readout name="Spring moves, for one of both wheels">{answer.motionRatio.toFixed(2)}</Readout>
+            <Readout name={leverage}>{answer.motionRatio.toFixed(2)}</Readout>
           </>
         )}
       </Readouts>
