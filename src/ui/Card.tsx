@@ -1,4 +1,6 @@
+import dayjs from 'dayjs';
 import type { ReactNode } from 'react';
+import { useJobPart } from '@/store/jobStore';
 import './card.css';
 import { Term } from './Term';
 import type { TermName } from './terms';
@@ -8,8 +10,19 @@ export function CardHead({ title, children }: { title: string; children: ReactNo
   return (
     <header className="card-head">
       <h1>{title}</h1>
+      <PaperLine />
       <p>{children}</p>
     </header>
+  );
+}
+
+/** On paper only: whose it is, and of which day. */
+export function PaperLine() {
+  const { name, car } = useJobPart((j) => ({ name: j.name, car: j.car }));
+  return (
+    <p className="print-only">
+      {name} {car && `· ${car}`} · printed {dayjs().format('D MMMM YYYY')}
+    </p>
   );
 }
 

@@ -32,7 +32,6 @@ export function CutSheet({ job, bar }: { job: Job; bar: BarResult }) {
   ];
   return (
     <PaperSheet
-      job={job}
       label="Cut list"
       title={`Cut list: ${memberName(workBar(job).id)}`}
       drawing={<BarDrawing job={job} bar={bar} />}

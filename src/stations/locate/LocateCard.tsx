@@ -1,11 +1,12 @@
 'use client';
-import { Segmented } from 'antd';
+import { Button, Segmented } from 'antd';
 import { setWays, useWays, type Focus } from '@/store/ways';
 import { Caution } from '@/ui/Card';
 import { StationStripe } from '@/ui/StationStripe';
 import { useAnalysis } from '@/workers/analysis';
 import { ForcesPart } from './ForcesPart';
 import { LinksPart } from './LinksPart';
+import { MountSheet } from './MountSheet';
 import { RoomPart } from './RoomPart';
 import { SidewaysPart } from './SidewaysPart';
 import './locate.css';
@@ -24,25 +25,31 @@ export function LocateCard() {
   const Part = CARDS[focus];
   return (
     <>
-      <Segmented<Focus>
-        aria-label="What to lay out"
-        block
-        value={focus}
-        onChange={(next) => setWays({ focus: next })}
-        options={PARTS}
-        className="locate-focus"
-      />
-      <Problem />
-      <Part />
-      <Caution>
-        What holds the axle under the car is life-critical, its brackets and welds too. What Pellik works out
-        is an aid to judgement, not an approval.
-      </Caution>
-      <StationStripe
-        station="locate"
-        title="Layout settled"
-        note="Draw it when you mean to build it like this."
-      />
+      <div className="no-print">
+        <Segmented<Focus>
+          aria-label="What to lay out"
+          block
+          value={focus}
+          onChange={(next) => setWays({ focus: next })}
+          options={PARTS}
+          className="locate-focus"
+        />
+        <Problem />
+        <Part />
+        <Button className="print-sheet" onClick={() => window.print()}>
+          Print where the mounts stand
+        </Button>
+        <Caution>
+          What holds the axle under the car is life-critical, its brackets and welds too. What Pellik works
+          out is an aid to judgement, not an approval.
+        </Caution>
+        <StationStripe
+          station="locate"
+          title="Layout settled"
+          note="Draw it when you mean to build it like this."
+        />
+      </div>
+      <MountSheet />
     </>
   );
 }

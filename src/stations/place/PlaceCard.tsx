@@ -22,7 +22,6 @@ export function PlaceCard() {
   const known = rests.left !== null && rests.right !== null;
   return (
     <div className="place">
-      <h2 className="print-only">{job.name}</h2>
       <CardHead title="Hold the axle where it will live">
         Frame on stands at a height of your choice; the axle on rests that let it go up and down, not fore and
         aft.

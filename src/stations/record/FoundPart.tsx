@@ -7,6 +7,7 @@ import { floorOf } from '@/core/measure/floor';
 import { toBeMended } from '@/core/measure/inspection';
 import { formatDegrees } from '@/core/units/format';
 import { useJob } from '@/store/jobStore';
+import { PaperLine } from '@/ui/Card';
 import { Within } from '@/ui/Within';
 
 /** The car as found, on one sheet: what everything built later is compared with. */
@@ -18,7 +19,8 @@ export function FoundPart() {
   const mend = toBeMended(job.record.inspection);
   return (
     <section className="as-found">
-      <h2 className="print-only">{job.name}: as found</h2>
+      <h2 className="print-only">As found</h2>
+      <PaperLine />
       {findings.length === 0 && <p className="hint">Nothing to tell yet: read both sides of something.</p>}
       <dl className="found">
         {findings.map((f) => (

@@ -3,6 +3,7 @@ import type { Step } from '@/core/measure/plan';
 import { spotName } from '@/core/measure/quantities';
 import { TOOLS } from '@/core/measure/tools';
 import { useJob } from '@/store/jobStore';
+import { PaperLine } from '@/ui/Card';
 import { usePrinting } from '@/ui/printing';
 
 /** The measuring plan on paper: every reading with its drawing and a line to write on. */
@@ -11,7 +12,8 @@ export function PlanPrint({ plan }: { plan: Step[] }) {
   if (!usePrinting()) return null;
   return (
     <section className="print-only plan-print">
-      <h2>{job.name}: measuring plan</h2>
+      <h2>Measuring plan</h2>
+      <PaperLine />
       <ol>
         {plan.map((step, i) => (
           <li key={step.key}>

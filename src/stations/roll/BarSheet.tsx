@@ -44,7 +44,6 @@ export function BarSheet({ job, bar }: { job: Job; bar: BarDesign }) {
   ];
   return (
     <PaperSheet
-      job={job}
       label="Bar sheet"
       title="Sway bar"
       drawing={<BarDrawing bar={bar} />}

@@ -1,5 +1,5 @@
 'use client';
-import { Segmented } from 'antd';
+import { Button, Segmented } from 'antd';
 import { useEffect } from 'react';
 import { rollInput } from '@/core/job/job';
 import type { RollPart } from '@/core/roll/analyse';
@@ -13,6 +13,7 @@ import { StationStripe } from '@/ui/StationStripe';
 import { askForRoll, useRoll } from '@/workers/analysis';
 import { BalancePart } from './BalancePart';
 import { BarPart } from './BarPart';
+import { SetUpSheet } from './SetUpSheet';
 import { SpringsPart } from './SpringsPart';
 import './roll.css';
 
@@ -59,7 +60,19 @@ export function RollCard() {
           The bar cannot be worked out: {problem}.
         </p>
       )}
-      <Part result={current} verdicts={verdicts} />
+      {part === 'bar' && job.roll.bar ? (
+        <Part result={current} verdicts={verdicts} />
+      ) : (
+        <>
+          <div className="no-print">
+            <Part result={current} verdicts={verdicts} />
+            <Button className="print-sheet" onClick={() => window.print()}>
+              Print the set-up sheet
+            </Button>
+          </div>
+          <SetUpSheet result={current} />
+        </>
+      )}
       <Caution>
         Springs and bars hold energy: undo end links first, with the car on its wheels. Never weld to a sway
         bar: it is spring steel.
