@@ -233,6 +233,47 @@ describe('wheel rate and frequency', () => {
 });
 
 describe('at the limit', () => {
+  // Least energy (any text on statics): springs, stop and the leaning weight, sought in heave and roll by themselves.
+  test('a car on its bump stop stands where its energy is least', () => {
+    fc.assert(
+      fc.property(
+        ends,
+        ends,
+        fc.integer({ min: 450, max: 650 }),
+        fc.integer({ min: 20, max: 80 }),
+        (front, rear, height, hundredths) => {
+          const stops = rear.stops;
+          const g = hundredths / 100;
+          const car = { front: { ...front, stops: undefined }, rear, height };
+          const found = cornerOf(car, g);
+          if (!stops || !found || found.lifted || found.stop === 0) return;
+          const sprung = front.sprung + rear.sprung;
+          const arm = height - (front.rollCentre * front.sprung + rear.rollCentre * rear.sprung) / sprung;
+          const inStop = (s: number) =>
+            s <= 0 ? 0 : stops.rate * stops.height * (-s - stops.height * Math.log(1 - s / stops.height));
+          const energy = (roll: number, rise: number) =>
+            ((front.rollStiffness + rear.rollStiffness) * roll ** 2) / 2 +
+            (stops.holding * rise ** 2) / 2 +
+            inStop(Math.min(0.999 * stops.height, roll * stops.out - rise - stops.gap)) -
+            sprung * arm * (g * roll + roll ** 2 / 2);
+          const roll = (found.rollDeg * Math.PI) / 180;
+          const rise = roll * stops.out - stops.gap - found.stop;
+          const here = energy(roll, rise);
+          for (const [turn, lift] of [
+            [1e-4, 0],
+            [-1e-4, 0],
+            [0, 0.05],
+            [0, -0.05],
+            [1e-4, 0.05],
+            [-1e-4, -0.05],
+          ] as const)
+            expect(energy(roll + turn, rise + lift)).toBeGreaterThan(here);
+        },
+      ),
+      { numRuns: 400 },
+    );
+  });
+
   // Milliken and Milliken ch. 18, from memory: moments about the ground hold in every corner, a wheel in the air or not.
   test('all transfers are the moment of the car, on its stops or off them, before and after an inside wheel lifts; nothing jumps as it does', () => {
     fc.assert(
