@@ -13,7 +13,7 @@ const measure = `
   const box = handle.getBoundingClientRect();
   const at = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   handle.setPointerCapture = () => {};
-  const send = (type, x, y) => handle.dispatchEvent(new PointerEvent(type, { bubbles: true, pointerId: 1, button: 0, clientX: x, clientY: y }));
+  const send = (type, x, y) => handle.dispatchEvent(new PointerEvent(type, { bubbles: true, pointerId: 1, button: 0, buttons: type === 'pointerup' ? 0 : 1, clientX: x, clientY: y }));
   const changed = () => new Promise((tell) => {
     const watch = new MutationObserver(() => { watch.disconnect(); tell(true); });
     watch.observe(document.querySelector(follower), { attributes: true, characterData: true, subtree: true, childList: true });
@@ -56,7 +56,7 @@ async function main(): Promise<void> {
   await hands.driver.manage().setTimeouts({ script: 120_000 });
   await hands.station(4, 'Panhard bar');
   await time(hands, 'drag of a mount', '[data-mount="rear-axle"]', '.curve .line');
-  await hands.driver.executeScript('location.hash = "/demo-copperline/roll"');
+  await hands.go('copperline', 'roll');
   await hands.part('Sway bar');
   await time(hands, 'drag of a dip of the sway bar', '[data-bar=rear-dip-0]', '[data-readout=barRollRate]');
   await hands.close();

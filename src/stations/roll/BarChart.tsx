@@ -1,6 +1,6 @@
 'use client';
 import { Segmented } from 'antd';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { BarResult, RollRow } from '@/core/roll/barResult';
 import { LINK_JOINTS } from '@/core/roll/linkJoints';
 import { STEELS } from '@/core/roll/steel';
@@ -22,6 +22,18 @@ const NAMES: Record<Key, [name: string, note: string]> = {
   foot: ['Joint, foot', 'How far the joint at the foot is cocked; dashed: what it takes.'],
   square: ['Arm to link', 'Square is 90°; at nothing the arm goes over centre.'],
 };
+
+/** Kept as it is while the curve under it follows a drag. */
+const Which = memo(function Which({ value, onChange }: { value: Key; onChange: (key: Key) => void }) {
+  return (
+    <Segmented<Key>
+      aria-label="What to draw over roll"
+      value={value}
+      onChange={onChange}
+      options={(Object.keys(NAMES) as Key[]).map((key) => ({ value: key, label: NAMES[key][0] }))}
+    />
+  );
+});
 
 function shown(row: RollRow, which: Key, tape: Tape): number | null {
   if (which === 'force') return toForce(row.force, tape);
@@ -45,12 +57,7 @@ export function BarChart({ made }: { made: BarResult }) {
   const rollNow = (Math.atan((left - right) / rig.track) * 180) / Math.PI;
   return (
     <figure className="curve">
-      <Segmented<Key>
-        aria-label="What to draw over roll"
-        value={which}
-        onChange={setWhich}
-        options={(Object.keys(NAMES) as Key[]).map((value) => ({ value, label: NAMES[value][0] }))}
-      />
+      <Which value={which} onChange={setWhich} />
       <SweepChart
         name={name}
         xs={made.rows.map((row) => row.rollDeg)}

@@ -1,19 +1,22 @@
-import type { Job } from '@/core/job/schema';
 import type { Point } from '@/core/rig/schema';
 import { armInUse, swayBarOf, type BarDesign } from '@/core/roll/barDesign';
 import { bendSheet } from '@/core/roll/bending';
 import { LINK_JOINTS, type LinkEnd } from '@/core/roll/linkJoints';
 import { STEELS } from '@/core/roll/steel';
 import { formatDecimal, sayLength } from '@/core/units/format';
+import { useJobPart } from '@/store/jobStore';
 import { PaperSheet, type SheetPart } from '@/ui/PaperSheet';
+import { usePrinting } from '@/ui/printing';
+import type { BarProps } from './BarLength';
 import { BendRows } from './BendTable';
 
 const CAUTION =
   'A sway bar is a spring: undo its links first, with the car on its wheels, and never weld to spring steel. This sheet helps you judge and certifies nothing.';
 
 /** The sway bar on one sheet of plain paper: what to make, how to bend it, how to hang it. */
-export function BarSheet({ job, bar }: { job: Job; bar: BarDesign }) {
-  const { tape } = job;
+export function BarSheet({ bar }: BarProps) {
+  const tape = useJobPart((j) => j.tape);
+  if (!usePrinting()) return null;
   const say = (mm: number) => sayLength(mm, tape);
   const unit = tape === 'mm' ? 'mm' : 'in';
   const bent = bar.made === 'one-piece';

@@ -1,6 +1,6 @@
 'use client';
 import { Button } from 'antd';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Job } from '@/core/job/schema';
 import type { BarDesign } from '@/core/roll/barDesign';
 import type { Candidate, Found } from '@/core/roll/search';
@@ -8,7 +8,7 @@ import { massUnit, toMass } from '@/core/units/force';
 import { formatDecimal, formatLength, sayLength } from '@/core/units/format';
 import { readRollRate, rollRateUnit, sayRollRate, showRollRate } from '@/core/units/rates';
 import { showStress, stressUnit } from '@/core/units/stress';
-import { useJob } from '@/store/jobStore';
+import { useJobPart, useJobStore } from '@/store/jobStore';
 import { putBar } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';
@@ -25,16 +25,16 @@ type Props = {
 };
 
 /** Looks through the stock sizes for bars of a wanted stiffness that clear, and last. */
-export function FindBar({ bar, rollRate, even }: Props) {
-  const job = useJob();
+export const FindBar = memo(function FindBar({ bar, rollRate, even }: Props) {
+  const tape = useJobPart((j) => j.tape);
   const [wanted, setWanted] = useState<number | null>(null);
   const [arms, setArms] = useState({ least: 150, most: 350 });
   const [search, setSearch] = useState<Search>(null);
   const aim = wanted ?? rollRate;
   const evenRate = rollRate !== null && even !== null && rollRate + even > 0 ? rollRate + even : null;
-  const { tape } = job;
   async function look() {
-    if (aim === null) return;
+    const { job } = useJobStore.getState();
+    if (aim === null || !job) return;
     setSearch('going');
     const outcome = await searchBars({ ...job, roll: { ...job.roll, bar } }, { rollRate: aim, ...arms });
     setSearch({ of: job, outcome });
@@ -86,10 +86,10 @@ export function FindBar({ bar, rollRate, even }: Props) {
         ))}
     </section>
   );
-}
+});
 
 function Results({ found, stale }: { found: Found; stale: boolean }) {
-  const { tape } = useJob();
+  const tape = useJobPart((j) => j.tape);
   const { candidates, outOfReach, overworked, inTheWay } = found;
   return (
     <>
@@ -132,7 +132,7 @@ function Results({ found, stale }: { found: Found; stale: boolean }) {
 }
 
 function Row({ candidate: { design, stress, mass, nearest } }: { candidate: Candidate }) {
-  const { tape } = useJob();
+  const tape = useJobPart((j) => j.tape);
   const size = tape === 'mm' ? formatDecimal(design.od, tape) : formatLength(design.od, 'in32');
   return (
     <tr data-candidate={design.od.toFixed(2)}>

@@ -1,5 +1,6 @@
 'use client';
 import { Segmented, Select } from 'antd';
+import { memo } from 'react';
 import type { BarResult } from '@/core/roll/barResult';
 import { linkHeight, type BarDesign } from '@/core/roll/barDesign';
 import { BOLTS, LINK_JOINT_NAMES, LINK_JOINTS, type LinkEnd } from '@/core/roll/linkJoints';
@@ -7,16 +8,42 @@ import { formatDegrees, sayLength } from '@/core/units/format';
 import { useJobPart } from '@/store/jobStore';
 import { putBar } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
-import { BarLength, type BarProps } from './BarLength';
+import { BarLength, barsAlikeIn, type BarProps } from './BarLength';
+
+type Cocked = NonNullable<BarResult['links']>['cocked'];
 
 /** The end links: how long, how they stand, what they are joined with, and what that comes to in travel. */
-export function LinkFields({ bar, made }: BarProps & { made: BarResult | null }) {
-  const tape = useJobPart((j) => j.tape);
-  const foot = (change: Partial<BarDesign['foot']>, field: string, typed: string) =>
-    putBar({ foot: { ...bar.foot, ...change } }, field, typed);
+export function LinkFields({ bar, cocked }: BarProps & { cocked: Cocked | null }) {
   return (
     <section className="section">
       <h2>End links</h2>
+      <HowTheyStand bar={bar} />
+      <div className="joints-of-link">
+        {(['bar', 'foot'] as const).map((end) => {
+          const most = cocked?.find((c) => c.end === end);
+          return (
+            <div key={end}>
+              <h3>Joint {END_NAMES[end]}</h3>
+              <LinkEndFields bar={bar} end={end} />
+              {most && (
+                <p className="hint" data-readout={`cocked-${end}`}>
+                  Cocked {formatDegrees(most.most)} at most, {most.at}; takes {formatDegrees(most.allowed)}.
+                </p>
+              )}
+            </div>
+          );
+        })}
+      </div>
+    </section>
+  );
+}
+
+const HowTheyStand = memo(
+  function HowTheyStand({ bar }: BarProps) {
+    const tape = useJobPart((j) => j.tape);
+    const foot = (change: Partial<BarDesign['foot']>, field: string, typed: string) =>
+      putBar({ foot: { ...bar.foot, ...change } }, field, typed);
+    return (
       <div className="two-up">
         <BarLength bar={bar} of="link" label="Eye to eye, at ride height" least={30} most={600} />
         <p className="hint">
@@ -44,24 +71,18 @@ export function LinkFields({ bar, made }: BarProps & { made: BarResult | null })
           onEnter={(ahead, typed) => foot({ ahead }, 'roll/foot/ahead', typed)}
         />
       </div>
-      <div className="joints-of-link">
-        {(['bar', 'foot'] as const).map((end) => (
-          <LinkEndFields key={end} bar={bar} end={end} made={made} />
-        ))}
-      </div>
-    </section>
-  );
-}
+    );
+  },
+  barsAlikeIn('link', 'foot'),
+);
 
 const END_NAMES = { bar: 'at the bar', foot: 'at its foot' };
 
-function LinkEndFields({ bar, end, made }: BarProps & { end: 'bar' | 'foot'; made: BarResult | null }) {
+const LinkEndFields = memo(function LinkEndFields({ bar, end }: BarProps & { end: 'bar' | 'foot' }) {
   const put = (change: Partial<LinkEnd>) =>
     putBar({ ends: { ...bar.ends, [end]: { ...bar.ends[end], ...change } } });
-  const cocked = made?.links?.cocked.find((c) => c.end === end);
   return (
-    <div>
-      <h3>Joint {END_NAMES[end]}</h3>
+    <>
       <Select<LinkEnd['joint']>
         aria-label={`Joint ${END_NAMES[end]}`}
         value={bar.ends[end].joint}
@@ -74,11 +95,6 @@ function LinkEndFields({ bar, end, made }: BarProps & { end: 'bar' | 'foot'; mad
         value={bar.ends[end].bolt}
         onChange={(bolt) => put({ bolt })}
       />
-      {cocked && (
-        <p className="hint" data-readout={`cocked-${end}`}>
-          Cocked {formatDegrees(cocked.most)} at most, {cocked.at}; takes {formatDegrees(cocked.allowed)}.
-        </p>
-      )}
-    </div>
+    </>
   );
-}
+}, barsAlikeIn('ends'));

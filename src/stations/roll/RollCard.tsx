@@ -1,6 +1,6 @@
 'use client';
 import { Button, Segmented } from 'antd';
-import { useEffect } from 'react';
+import { memo, useEffect } from 'react';
 import { rollInput } from '@/core/job/job';
 import type { RollPart } from '@/core/roll/analyse';
 import { rollChecks } from '@/core/roll/checks';
@@ -47,14 +47,7 @@ export function RollCard() {
   const Part = CARDS[part];
   return (
     <>
-      <Segmented<RollPart>
-        aria-label="What to settle"
-        block
-        value={part}
-        onChange={(next) => setWays({ roll: next })}
-        options={PARTS}
-        className="roll-parts-of no-print"
-      />
+      <WhichPart part={part} />
       {problem && about?.id === job.id && (
         <p className="field-problem" role="alert">
           The bar cannot be worked out: {problem}.
@@ -86,3 +79,17 @@ export function RollCard() {
     </>
   );
 }
+
+/** Kept as it is while what stands under it follows a drag. */
+const WhichPart = memo(function WhichPart({ part }: { part: RollPart }) {
+  return (
+    <Segmented<RollPart>
+      aria-label="What to settle"
+      block
+      value={part}
+      onChange={(next) => setWays({ roll: next })}
+      options={PARTS}
+      className="roll-parts-of no-print"
+    />
+  );
+});

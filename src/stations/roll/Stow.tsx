@@ -1,16 +1,18 @@
 'use client';
 import { Switch } from 'antd';
+import { memo } from 'react';
 import type { BarDesign } from '@/core/roll/barDesign';
 import type { Leaning } from '@/core/roll/analyse';
-import { useJob } from '@/store/jobStore';
+import { useJobPart } from '@/store/jobStore';
 import { putBar } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
+import { barsAlikeIn, type BarProps } from './BarLength';
 
-type Props = { bar: BarDesign; without: Leaning | null };
+type Props = BarProps & { without: Leaning | null };
 
 /** Links that come off by a pin for the trail, and where their loose ends are pinned meanwhile. */
-export function Stow({ bar, without }: Props) {
-  const { cornerG } = useJob();
+export const Stow = memo(function Stow({ bar, without }: Props) {
+  const cornerG = useJobPart((j) => j.cornerG);
   const { stow } = bar;
   const away = bar.mountedOn === 'chassis' ? 'frame' : 'axle';
   return (
@@ -63,6 +65,13 @@ export function Stow({ bar, without }: Props) {
       )}
     </section>
   );
+}, alike);
+
+const sameBar = barsAlikeIn(
+  ...(['stow', 'hooked', 'mountedOn', 'eyes', 'pointing', 'ahead', 'arm', 'height', 'rise', 'link'] as const),
+);
+function alike(a: Props, b: Props): boolean {
+  return sameBar(a, b) && a.without?.rollDeg === b.without?.rollDeg;
 }
 
 /** Up beside its own body, the link lying along the arm: within reach of the eye as it stands. */
