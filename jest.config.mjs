@@ -21,5 +21,5 @@ const project = (name, rest = {}) => ({
   ...rest,
 });
 
-const config = { projects: [project('unit'), project('reference'), project('e2e')], testTimeout: 60_000 };
+const config = { projects: [project('unit'), project('reference'), project('e2e')], testTimeout: 240_000 };
 export default config;

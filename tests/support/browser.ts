@@ -16,7 +16,7 @@ import {
 } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome';
 
-const WAIT = 15_000;
+const WAIT = 25_000;
 /** How often something waited for is looked at, ms. */
 const LOOK = 40;
 
