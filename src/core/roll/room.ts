@@ -38,7 +38,8 @@ const BRACKET = 70;
 /** The least distance of a bar and its links from each thing, over the places of the travel; the nearest first. */
 export function barRoom(input: RoomInput, turning: Turning, places: Place[]): Gap[] {
   const least = new Map<string, Gap>();
-  for (const gap of places.flatMap((place) => gapsIn(input, turning, place))) {
+  const mounts = mountsOf(input.rig, turning);
+  for (const gap of places.flatMap((place) => gapsIn(input, turning, mounts, place))) {
     const key = `${gap.part}|${gap.thing}`;
     const before = least.get(key);
     if (!before || gap.distance < before.distance) least.set(key, gap);
@@ -76,7 +77,7 @@ export function shaftRoom(rig: Rig, turning: Turning, places: Place[]): number |
 type Part = { part: Gap['part']; path: Point[]; thick: number; middle?: boolean };
 
 /** All distances in one pose; none where the links cannot follow. */
-function gapsIn(input: RoomInput, turning: Turning, { at, pose }: Place): Gap[] {
+function gapsIn(input: RoomInput, turning: Turning, mounts: Set<string>, { at, pose }: Place): Gap[] {
   const { rig, tireWidth, stowed } = input;
   const onAxle = turning.bar.mountedOn === 'axle';
   const [toChassis, toAxle] = [carry(pose, rig.tireRadius), seenFromAxle(pose, rig.tireRadius)];
@@ -84,7 +85,6 @@ function gapsIn(input: RoomInput, turning: Turning, { at, pose }: Place): Gap[] 
   const inChassis = (path: Point[]) => (onAxle ? path.map(toChassis) : path);
   const inAxle = (path: Point[]) => (onAxle ? path : path.map(toAxle));
   const rounds = roundsIn(input, toChassis);
-  const mounts = mountsOf(rig, turning);
   return partsIn(input, turning, pose).flatMap(({ part, path, thick, middle }): Gap[] => {
     const gap = (thing: string, distance: number): Gap => ({ part, thing, distance: distance - thick, at });
     const seen = { chassis: inChassis(path), axle: inAxle(path) };

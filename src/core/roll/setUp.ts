@@ -4,9 +4,9 @@ import { PANHARD } from '@/core/layouts/patterns';
 import { InputError } from '@/core/rig/read';
 import type { Member, Point, Rig, Travel } from '@/core/rig/schema';
 import type { Use } from '@/core/job/schema';
-import { balanceOf, endsOf, type Balance, type End } from './balance';
+import { balanceOf, endsOf, type Balance } from './balance';
 import { swayBarOf } from './barDesign';
-import { cornerOf, type Corner } from './corner';
+import { cornerOf, type Car, type Corner } from './corner';
 import { endOf, type EndAnswer } from './roll';
 import { rollsOf, type Rolls } from './rolls';
 import type { RollDesign } from './rollDesign';
@@ -30,7 +30,7 @@ export type Geometry = { members: Member[]; moving: MovingRig; rolls: Rolls };
 /** The car as it is set up: what its built end does, and with the other end and the masses its balance. */
 export type SetUp = {
   end: EndAnswer;
-  car: { front: End; rear: End; height: number; balance: Balance; corner: Corner | null } | null;
+  car: (Car & { balance: Balance; corner: Corner | null }) | null;
 };
 
 /** The farthest that the axle can roll against the car, degrees. */

@@ -8,13 +8,13 @@ import { CornerField } from '@/ui/CornerField';
 import { Verdicts } from '@/ui/Verdicts';
 import { AfterLaps } from './AfterLaps';
 import { CornerChart } from './CornerChart';
+import { sayLifts } from './leverWords';
 import { Levers } from './Levers';
 import { OtherEnd } from './OtherEnd';
 import type { PartProps } from './part';
 import { RollSchools } from './RollSchools';
 
 const ENDS = ['front', 'rear'] as const;
-const sayLift = (g: number) => (Number.isFinite(g) ? `${g.toFixed(2)} g` : 'never');
 const over = ({ wheels }: Corner, end: (typeof ENDS)[number]) =>
   (wheels[end].outside - wheels[end].inside) / 2;
 /** What goes through links and axle grows with the corner; what the springs take is the rest, on a stop or with a wheel in the air too. */
@@ -73,7 +73,7 @@ export function BalancePart({ result, verdicts }: PartProps) {
               ))}
               {result.lifts && (
                 <Readout name="Inside wheel lifts, front · rear" id="lifts">
-                  {ENDS.map((end) => sayLift(result.lifts![end])).join(' · ')}
+                  {sayLifts(result.lifts)}
                 </Readout>
               )}
               {tuning?.launch && (

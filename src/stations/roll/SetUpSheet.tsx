@@ -12,7 +12,7 @@ import type { Tape } from '@/core/units/tape';
 import { useJob } from '@/store/jobStore';
 import { PaperSheet } from '@/ui/PaperSheet';
 import { usePrinting } from '@/ui/printing';
-import { leverName, sayLever } from './leverWords';
+import { leverName, sayLever, sayLifts } from './leverWords';
 
 const CAUTION =
   'One thing at a time, then the same corner again; slow first, in a closed place. What stands here helps you judge and certifies nothing.';
@@ -127,11 +127,7 @@ function comesTo({ corner, lifts }: RollResult, tape: Tape): Line[] {
         `${sayForce(Math.max(0, inside), tape)} · ${sayForce(outside, tape)}`,
       ];
     }),
-    [
-      'Inside wheel lifts, front · rear',
-      lifts &&
-        ENDS.map((end) => (Number.isFinite(lifts[end]) ? `${lifts[end].toFixed(2)} g` : 'never')).join(' · '),
-    ],
+    ['Inside wheel lifts, front · rear', lifts && sayLifts(lifts)],
   ];
 }
 

@@ -33,3 +33,7 @@ export function sayLever(id: LeverId, by: number, tape: Tape): string {
 
 export const leverName = (id: LeverId, end: 'front' | 'rear'): string =>
   id === 'other' ? `${end === 'rear' ? 'Front' : 'Rear'} end, against roll` : NAMES[id];
+
+/** The corner in which each end's inside wheel lifts, front and rear. */
+export const sayLifts = (lifts: { front: number; rear: number }): string =>
+  [lifts.front, lifts.rear].map((g) => (Number.isFinite(g) ? `${g.toFixed(2)} g` : 'never')).join(' · ');
