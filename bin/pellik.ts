@@ -1,6 +1,6 @@
 /** The `pellik` command: `pellik solve FILE` prints the answer to a rig file as JSON. */
 import { readFileSync, statSync } from 'node:fs';
-import { solveRig } from '@/core/solve';
+import { solveRig } from '@/core/bench/solveRig';
 import { InputError, LARGEST_FILE, readRig } from '@/core/rig/read';
 
 function main(args: string[]): number {

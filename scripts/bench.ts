@@ -2,22 +2,24 @@
  * Prints how fast the heavy parts of the core run on one core of this machine, and beside each layout the same work by a
  * Newton solve on a general matrix library (tests/support/independent.ts, on a coarser grid: it is slow).
  */
-import { rollInput } from '@/core/job/job';
 import { analyseRoll, ROLL_PARTS } from '@/core/roll/analyse';
-import { deflect } from '@/core/roll/frame';
-import { findBars } from '@/core/roll/search';
-import { geometryOf } from '@/core/roll/setUp';
-import { STOCK } from '@/core/roll/steel';
-import { trustOf } from '@/core/locate/trust';
-import { agreementOf } from '@/core/measure/agreement';
+import { deflect } from '@/core/beam/beamFrame';
+import { findBars } from '@/core/swaybar/stockSearch';
+import { rollInput } from '@/core/roll/setUp';
+import { resultUncertainty } from '@/core/locate/resultUncertainty';
+import { surveyedCar } from '@/core/record/jobRecord';
+import { agreementOf } from '@/core/survey/agreement';
 import { demoJobs } from '@/store/demo';
-import { compileLinkage } from '@/core/kinematics/linkage';
+import { compileLinkage } from '@/core/kinematics/solver/linkage';
 import { describePose, rideAttitude } from '@/core/kinematics/pose';
-import { PoseSolver } from '@/core/kinematics/solver';
-import { LAYOUT_IDS, type LayoutId } from '@/core/layouts/patterns';
-import type { Point, Rig } from '@/core/rig/schema';
+import { motionOf } from '@/core/kinematics/smallMotions';
+import { PoseSolver } from '@/core/kinematics/solver/poseSolver';
+import { LAYOUT_IDS, type LayoutId } from '@/core/rig/layouts';
+import type { Rig } from '@/core/rig/schema';
 import { solveIndependently } from '../tests/support/independent';
 import { patternRig } from '../tests/support/layouts';
+import type { Point } from '@/core/geometry/vector';
+import { STOCK } from '@/core/materials/stockSizes';
 
 const STEPS = 81;
 const REACH = 80;
@@ -102,9 +104,9 @@ const best = (work: () => unknown, repeats = REPEATS): number =>
 /** What the builder waits for while measuring: the fit of all readings of a car, and how far its results can be trusted. */
 function measureMeasuring(): void {
   const [, car] = demoJobs();
-  const fit = best(() => agreementOf(car!.readings, car!.record.method));
+  const fit = best(() => agreementOf(surveyedCar(car!)));
   console.log(
-    `fit of ${Object.keys(car!.readings).length} read places with one wrong among them: ${fit.toFixed(0)} ms; trust in its results: ${best(() => trustOf(car!)).toFixed(0)} ms`,
+    `fit of ${Object.keys(car!.readings).length} read places with one wrong among them: ${fit.toFixed(0)} ms; trust in its results: ${best(() => resultUncertainty(car!)).toFixed(0)} ms`,
   );
 }
 
@@ -132,7 +134,7 @@ function measureRoll(): void {
     (part) => `${part} ${best(() => analyseRoll(input, part), 200).toFixed(2)} ms`,
   );
   const wanted = { rollRate: analyseRoll(input, 'bar').bar!.rollRate, least: 150, most: 350 };
-  const search = best(() => findBars({ ...input, bar: car.roll.bar! }, wanted, geometryOf(car.rig)));
+  const search = best(() => findBars({ ...input, bar: car.roll.bar! }, wanted, motionOf(car.rig)));
   console.log(`roll: ${times.join(', ')}; search of ${STOCK.length} stock sizes: ${search.toFixed(0)} ms`);
 }
 

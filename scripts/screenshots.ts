@@ -1,7 +1,7 @@
 /** Takes the pictures of docs/screenshots from the demo data: `npx tsx scripts/screenshots.ts`, after a build. */
 import { writeFileSync } from 'node:fs';
 import { Key } from 'selenium-webdriver';
-import { spotAt, spotName } from '../src/core/measure/quantities';
+import { spotAt, spotName } from '@/core/survey/quantities/quantities';
 import { Hands, serve } from '../tests/support/browser';
 
 type View = [name: string, station: number, title: string, width: number, height: number, job?: string];

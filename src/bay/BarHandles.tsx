@@ -1,7 +1,6 @@
 'use client';
 import { useRef } from 'react';
-import type { Point } from '@/core/rig/schema';
-import type { BarDesign } from '@/core/roll/barDesign';
+import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import { snap, type Tape } from '@/core/units/tape';
 import { putBar } from '@/store/roll';
 import { useJobPart } from '@/store/jobStore';
@@ -9,6 +8,7 @@ import { setRocker, useRocker } from '@/store/rocker';
 import { barHandles, type BarHandle } from './barHandles';
 import { useGrip } from './grip';
 import { DRAGS, type Sheet } from './views';
+import type { Point } from '@/core/geometry/vector';
 
 /** The places of the sway bar that can be dragged in a view; where several lie on one spot, the first is on top. */
 export function BarHandles({ sheet, tape }: { sheet: Sheet; tape: Tape }) {

@@ -1,12 +1,11 @@
 'use client';
 import { memo, useEffect, useRef, useState } from 'react';
-import { panhard } from '@/core/job/job';
-import type { Job } from '@/core/job/schema';
+import { lateralBarOf } from '@/core/rig/roles';
 import type { LocateResult } from '@/core/locate/types';
 import { useJobPart, useJobStore } from '@/store/jobStore';
 import { useLook, type ViewName } from '@/store/look';
 import { useWays } from '@/store/ways';
-import { useAnalysis } from '@/workers/analysis';
+import { useLocate } from '@/workers/physics';
 import './bay.css';
 import { BayTools } from './BayTools';
 import type { Figures } from './figures';
@@ -17,6 +16,7 @@ import { RearBody, rearSheet, RearWork } from './RearView';
 import { SideBody, sideSheet, SideWork } from './SideView';
 import { Clip, Title, ViewFrame } from './ViewFrame';
 import type { Box, Sheet } from './views';
+import type { Job } from '@/core/job/jobSchema';
 
 type Props = { movable: Movable; figures: Figures; forces: boolean };
 
@@ -52,7 +52,7 @@ export function Bay({ movable, figures, forces }: Props) {
   const load = useWays((s) => s.load);
   const { large, zoom } = useLook();
   const model = bayModel(job, result, forces ? load : null);
-  const bar = panhard(job);
+  const bar = lateralBarOf(job.rig);
   const room = layOut(size.width, size.height, large).map(([view, box]) => ({
     view,
     box,
@@ -99,7 +99,7 @@ export function Bay({ movable, figures, forces }: Props) {
 /** The job as last analysed: drawing it and its results together, once, is what keeps a drag smooth. */
 function useDrawn(): { job: Job; result: LocateResult | null } {
   const id = useJobPart((j) => j.id);
-  const drawn = useAnalysis();
+  const drawn = useLocate();
   const fresh = drawn.job?.id !== id;
   // Until the first answer for this job is in, it is drawn from its figures alone.
   const onBench = useJobStore((s) => (fresh ? s.job : null));

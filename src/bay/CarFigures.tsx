@@ -1,7 +1,7 @@
 import type { Tape } from '@/core/units/tape';
 import { Dimension } from './Dimension';
 import type { BayModel } from './model';
-import { RAIL } from '@/core/job/frame';
+import { RAIL } from '@/core/job/frameRails';
 
 import type { Sheet } from './views';
 

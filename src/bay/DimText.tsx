@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { readTape } from '@/core/units/format';
+import { readTape } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 
 /** Advance widths of the mono face, in px at the two sizes used. */

@@ -1,7 +1,7 @@
-import { sayForce } from '@/core/units/force';
 import type { Tape } from '@/core/units/tape';
 import type { Figure } from './model';
 import type { Sheet } from './views';
+import { FORCE } from '@/core/units/unit';
 
 /** Narrower than this, figures seen from above cover each other, px. */
 const ROOMY = 600;
@@ -25,7 +25,7 @@ export function Forces({ sheet, figure, tape }: { sheet: Sheet; figure: Figure; 
         // From the side, the bars of a pair share a place: the right one's figure stands below the left one's.
         const below = sheet.view === 'side' && bar.id.endsWith('-right') ? 22 : 0;
         const [x, y] = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2 + below];
-        const text = `${bar.force! > 0 ? 'pulled' : 'pushed'} ${sayForce(Math.abs(bar.force!), tape)}`;
+        const text = `${bar.force! > 0 ? 'pulled' : 'pushed'} ${FORCE.say(Math.abs(bar.force!), tape)}`;
         return (
           <g key={bar.id} className={bar.force! > 0 ? 'pulled' : 'pushed'}>
             <rect

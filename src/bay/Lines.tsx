@@ -1,7 +1,7 @@
 import { polygonHull } from 'd3';
-import type { Point } from '@/core/rig/schema';
 import type { BayModel, GhostFigure } from './model';
 import type { Flat, Sheet } from './views';
+import type { Point } from '@/core/geometry/vector';
 
 /** From the contact patch to the instant centre: the line whose slope is the anti-squat; and the links' own lines to it. Cut off at the view's edge. */
 export function LinesOfPull({ sheet, model }: { sheet: Sheet; model: BayModel }) {

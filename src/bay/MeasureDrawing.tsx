@@ -1,15 +1,15 @@
 import { memo } from 'react';
-import type { Job } from '@/core/job/schema';
-import { spotAt, spotName } from '@/core/measure/quantities';
+import { spotAt, spotName } from '@/core/survey/quantities/quantities';
 import { FITTED, type ViewName } from '@/store/look';
 import './bay.css';
-import { RAIL } from '@/core/job/frame';
+import { RAIL } from '@/core/job/frameRails';
 import { bayModel, type BayModel } from './model';
 import { PlanBody } from './PlanView';
 import { RearBody, rearSheet } from './RearView';
 import { SideBody } from './SideView';
 import { fit, type Extent, type Sheet } from './views';
 import { whereIs, type Where } from './whereToMeasure';
+import type { Job } from '@/core/job/jobSchema';
 
 const BODIES = { rear: RearBody, side: SideBody, plan: PlanBody };
 const SEEN_FROM: Record<ViewName, string> = {

@@ -1,14 +1,14 @@
 'use client';
 import { memo, useRef } from 'react';
-import { holesKey, nearestHole } from '@/core/job/holes';
-import { PANHARD } from '@/core/layouts/patterns';
-import type { Point } from '@/core/rig/schema';
+import { holesKey, nearestHole } from '@/core/job/bracketHoles';
 import { snap, type Tape } from '@/core/units/tape';
-import type { MountKey } from '@/core/rig/members';
 import { useJobPart } from '@/store/jobStore';
 import { moveMounts } from '@/store/mounts';
 import { useGrip } from './grip';
 import { DRAGS, samePlaces, type Sheet } from './views';
+import type { Point } from '@/core/geometry/vector';
+import { PANHARD } from '@/core/rig/roles';
+import type { MountKey } from '@/core/rig/members/kind';
 
 type Props = {
   sheet: Sheet;

@@ -1,10 +1,10 @@
-import { memberName } from '@/core/layouts/names';
-import { PANHARD } from '@/core/layouts/patterns';
-import { DRIVESHAFT } from '@/core/rig/members';
+import { memberName } from '@/core/rig/names';
 import type { Tape } from '@/core/units/tape';
 import type { BayModel, Figure } from './model';
 import { Mount } from './Mount';
 import type { Sheet } from './views';
+import { PANHARD } from '@/core/rig/roles';
+import { DRIVESHAFT } from '@/core/rig/mounts';
 
 /** What can be moved in the bay: nothing, the mounts of the bar across the car, all the others of members, driveshaft and obstacles, or the sway bar. */
 export type Movable = 'none' | 'bar' | 'links' | 'room' | 'sway';

@@ -1,4 +1,3 @@
-import type { Point } from '@/core/rig/schema';
 import type { Tape } from '@/core/units/tape';
 import { Dimension } from './Dimension';
 import type { Zoom } from '@/store/look';
@@ -7,12 +6,13 @@ import { Forces } from './Forces';
 import { Swept } from './Lines';
 import { RollParts } from './RollParts';
 import { Things } from './Things';
-import { RAIL } from '@/core/job/frame';
+import { RAIL } from '@/core/job/frameRails';
 import { lateral, placesAlong, type BayModel } from './model';
 import { Mounts } from './Mounts';
 import { Axle, BarLine, Ghost, Shapes, Tyres } from './parts';
 import { fit, type Box, type Sheet } from './views';
 import type { WorkProps } from './work';
+import type { Point } from '@/core/geometry/vector';
 
 function reach(model: BayModel): { ahead: number; behind: number } {
   const places = placesAlong(model);

@@ -1,4 +1,3 @@
-import type { LinkMember } from '@/core/rig/schema';
 import type { Tape } from '@/core/units/tape';
 import type { Zoom } from '@/store/look';
 import { Dimension } from './Dimension';
@@ -9,12 +8,13 @@ import { Forces } from './Forces';
 import { Swept } from './Lines';
 import { RollParts } from './RollParts';
 import { Things } from './Things';
-import { RAIL } from '@/core/job/frame';
+import { RAIL } from '@/core/job/frameRails';
 import { lateral, type Bar, type BayModel } from './model';
 import { Holes, Mounts } from './Mounts';
 import { Axle, BarLine, Floor, Ghost, Plate, Shapes, Tyres } from './parts';
 import { fit, type Box, type Flat, type Sheet } from './views';
 import type { WorkProps } from './work';
+import type { LinkMember } from '@/core/rig/members/link';
 
 const half = (model: BayModel) => model.track / 2 + model.tireWidth / 2 + 70;
 const topOf = (model: BayModel) =>

@@ -1,7 +1,7 @@
-import type { Point } from '@/core/rig/schema';
-import { RADIUS } from '@/core/roll/room';
+import { RADIUS } from '@/core/swaybar/packaging';
 import type { RollFigures } from './rollFigures';
 import { path, type Flat, type Sheet } from './views';
+import type { Point } from '@/core/geometry/vector';
 
 const TURNS = 7;
 /** A bump stop's rubber as it is drawn, mm. */

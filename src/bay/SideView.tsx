@@ -3,7 +3,7 @@ import { BarHandles } from './BarHandles';
 import { Forces } from './Forces';
 import { LinesOfPull, RollAxis, Swept } from './Lines';
 import type { BayModel } from './model';
-import { RAIL } from '@/core/job/frame';
+import { RAIL } from '@/core/job/frameRails';
 import { placesAlong } from './model';
 import { Holes, Mounts } from './Mounts';
 import { Axle, BarLine, Floor, Shapes, Tyres } from './parts';

@@ -1,5 +1,5 @@
-import type { Point } from '@/core/rig/schema';
-import { linkHeight, swayBarOf, type BarDesign } from '@/core/roll/barDesign';
+import { linkHeight, swayBarOf, type BarDesign } from '@/core/swaybar/swayBarDesign';
+import type { Point } from '@/core/geometry/vector';
 
 type Axis = 0 | 1 | 2;
 

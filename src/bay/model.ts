@@ -1,16 +1,21 @@
 import { carry, type Attitude } from '@/core/kinematics/attitude';
 import { isReached, type SweptPose } from '@/core/kinematics/pose';
-import { ownObstacles, travelOf } from '@/core/job/job';
-import { PANHARD } from '@/core/layouts/patterns';
-import type { Job } from '@/core/job/schema';
 import type { LocateResult } from '@/core/locate/types';
-import { railsOf, type Rail } from '@/core/job/frame';
-import { measured } from '@/core/measure/readings';
-import type { Side } from '@/core/measure/quantities';
-import { DRIVESHAFT, linksOf, mountsOf, STEERING, type Mount } from '@/core/rig/members';
-import { pathAt } from '@/core/clearance/path';
-import type { Member, Obstacle, Point } from '@/core/rig/schema';
+import { railsOf, type Rail } from '@/core/job/frameRails';
+import { measured } from '@/core/survey/readings';
+import { pathAt } from '@/core/clearance/barPath';
+import { reachedPoints } from '@/core/locate/travelCurve';
+import type { AxleEnd, Obstacle, Rig } from '@/core/rig/schema';
 import { rollFigures, type RollFigures } from './rollFigures';
+import type { Point } from '@/core/geometry/vector';
+import { toRadians } from '@/core/geometry/angle';
+import type { Side } from '@/core/geometry/side';
+import { PANHARD } from '@/core/rig/roles';
+import { kindOf, linksOf, type Member } from '@/core/rig/members/members';
+import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/mounts';
+import type { Mount, OutlinePoint } from '@/core/rig/members/kind';
+import type { Job } from '@/core/job/jobSchema';
+import { ownObstacles, travelOf } from '@/core/job/jobValues';
 
 /** A bar along its path, eye to eye; the force in it where one is shown, N, tension positive. */
 export type Bar = {
@@ -26,6 +31,7 @@ export type Bar = {
 export type Thing = { obstacle: Obstacle; points: Point[] };
 
 /** A member that is not a plain bar: the lines it is drawn with. Arms are rigid to the axle, leaves are sprung. */
+/** A member that is not drawn as a bar, its lines as they stand now. */
 type Shape = { id: string; kind: 'arm' | 'leaf' | 'crank'; lines: Point[][] };
 
 /** A point by which a member is mounted, as it stands now and where it is at ride height. */
@@ -53,6 +59,7 @@ export type GhostFigure = Pick<Figure, 'wheels' | 'bars'>;
 export type BayModel = {
   /** what wheels, axle and rails are drawn from, as text: alike for models whose bodies are drawn alike */
   bodyKey: string;
+  end: AxleEnd;
   tireRadius: number;
   /** each side as measured; the model stands on their mean */
   radii: Record<Side, number>;
@@ -111,7 +118,7 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
       centre: place([0, 0, tireRadius]),
       shaft: shaftOf(job, place),
       dragLink: rig.steering ? [rig.steering.pitman, place(rig.steering.knuckle)] : null,
-      shapes: rig.members.flatMap((m) => shapeOf(m, place, track, tireRadius)),
+      shapes: rig.members.flatMap((m) => shapeOf(m, rig, place)),
       roll: rollFigures(job, pose),
       mounts: owners.flatMap((id) =>
         mountsOf(rig, id).map((mount) => ({
@@ -123,9 +130,7 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
     };
   };
   const swept = (pose: SweptPose | undefined) => (pose && isReached(pose) ? ghost(pose) : null);
-  const heights = (result?.curve ?? []).flatMap((p) =>
-    p.lost === undefined ? (p.rollCentreHeight ?? []) : [],
-  );
+  const heights = reachedPoints(result?.curve ?? []).flatMap((p) => p.rollCentreHeight ?? []);
   const current = result && isReached(result.current) ? result.current : null;
   const height = current?.rollCentreHeight ?? null;
   const now = figure(current ?? ride);
@@ -143,6 +148,7 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
       cover,
       rails,
     ]),
+    end: rig.end,
     tireRadius,
     radii: {
       left: measured(readings, 'tireRadius', 'left').value,
@@ -183,7 +189,7 @@ function shaftOf({ rig }: Job, place: (p: Point) => Point): Figure['shaft'] {
   if (!rig.driveshaft) return null;
   const { transmission, transmissionAngleDeg, pinion, pinionAngleDeg } = rig.driveshaft;
   const along = ([x, y, z]: Point, deg: number, mm: number): Point => {
-    const a = (deg * Math.PI) / 180;
+    const a = toRadians(deg);
     return [x + mm * Math.cos(a), y, z - mm * Math.sin(a)];
   };
   return {
@@ -217,45 +223,11 @@ function holesOf({ rig, holes }: Job): BayModel['holes'] {
   });
 }
 
-/** Where arms meet the axle is not recorded: they are drawn to the tube straight behind their front joint, or at the seats. */
-const ARM_ROOT = 0.26;
-const ARM_SPREAD = 65;
-
-function shapeOf(m: Member, place: (p: Point) => Point, track: number, tireRadius: number): Shape[] {
-  switch (m.type) {
-    case 'link':
-      return [];
-    case 'rigid-arm': {
-      const y = Math.sign(m.chassis[1] || 1) * Math.max(Math.abs(m.chassis[1]), ARM_ROOT * track);
-      const roots = [ARM_SPREAD, -ARM_SPREAD].map((up) => place([0, y, tireRadius + up]));
-      return [{ id: m.id, kind: 'arm', lines: roots.map((root) => [m.chassis, root]) }];
-    }
-    case 'slider-arm':
-      return [
-        {
-          id: m.id,
-          kind: 'arm',
-          lines: [ARM_SPREAD, -ARM_SPREAD].map((up) => [m.chassis, place([60, 0, tireRadius + up])]),
-        },
-      ];
-    case 'leaf':
-      return [{ id: m.id, kind: 'leaf', lines: [[m.frontEye, place(m.seat), m.rearEye]] }];
-    case 'watts': {
-      const onCrank = m.pivotOn === 'axle' ? place : (p: Point) => p;
-      const onEnds = m.pivotOn === 'axle' ? (p: Point) => p : place;
-      return [
-        {
-          id: m.id,
-          kind: 'crank',
-          lines: [
-            [onCrank(m.crank.top), onCrank(m.pivot), onCrank(m.crank.bottom)],
-            [onCrank(m.crank.top), onEnds(m.ends.top)],
-            [onCrank(m.crank.bottom), onEnds(m.ends.bottom)],
-          ],
-        },
-      ];
-    }
-  }
+function shapeOf(member: Member, rig: Rig, place: (p: Point) => Point): Shape[] {
+  const { drawnAs, outline } = kindOf(member);
+  if (drawnAs === 'bar') return [];
+  const now = ({ on, point }: OutlinePoint) => (on === 'axle' ? place(point) : point);
+  return [{ id: member.id, kind: drawnAs, lines: outline(member, rig).map((line) => line.map(now)) }];
 }
 
 /** The bar across the car, in layouts that have one. */

@@ -1,8 +1,10 @@
 import { curveCatmullRom, line } from 'd3';
 import { memo } from 'react';
-import type { Point } from '@/core/rig/schema';
 import type { Bar, BayModel, Figure, GhostFigure } from './model';
 import { path, samePlaces, type Flat, type Sheet } from './views';
+import type { Point } from '@/core/geometry/vector';
+import { toDegrees } from '@/core/geometry/angle';
+import { SIDES } from '@/core/geometry/side';
 
 /** A driveshaft's tube as it is drawn, mm. */
 const SHAFT_OD = 64;
@@ -45,7 +47,7 @@ export function Tyres({
   const tilt = leanOf(sheet, figure);
   return (
     <>
-      {(['left', 'right'] as const).map((side) => {
+      {SIDES.map((side) => {
         const [x, y] = sheet.at(figure.wheels[side]);
         const grooves = sheet.view === 'rear' && className === 'zinc' ? [-0.3, -0.1, 0.1, 0.3] : [];
         return (
@@ -65,7 +67,7 @@ export function Tyres({
 /** The axle's own tilt on the screen, degrees: roll from behind, steer from above. */
 function leanOf(sheet: Sheet, figure: GhostFigure): number {
   const [a, b] = [sheet.at(figure.wheels.left), sheet.at(figure.wheels.right)];
-  return (Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI;
+  return toDegrees(Math.atan2(b[1] - a[1], b[0] - a[0]));
 }
 
 /** Tube and differential. */

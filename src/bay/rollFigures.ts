@@ -1,10 +1,11 @@
+import { SIDES, signOf } from '@/core/geometry/side';
 import { carry, type Attitude } from '@/core/kinematics/attitude';
-import type { Job } from '@/core/job/schema';
-import type { Point } from '@/core/rig/schema';
-import { measured } from '@/core/measure/readings';
-import { stowedFeet, swayBarOf, type BarDesign } from '@/core/roll/barDesign';
-import { feetIn, lineAt, turningOf, turnsTo } from '@/core/roll/motion';
-import { shockStands, standsOf, type StopDesign } from '@/core/roll/springDesign';
+import { measured } from '@/core/survey/readings';
+import { stowedFeet, swayBarOf, type BarDesign } from '@/core/swaybar/swayBarDesign';
+import { feetIn, lineAt, turningBar, turnsTo } from '@/core/swaybar/armRotation';
+import { shockStands, standsOf, type StopDesign } from '@/core/springs/springDesign';
+import type { Point } from '@/core/geometry/vector';
+import type { Job } from '@/core/job/jobSchema';
 
 /** What holds the car up in roll, as it stands in a pose. */
 export type RollFigures = {
@@ -16,8 +17,6 @@ export type RollFigures = {
   /** bump stops, from where they hang to their tips; squeezed where the axle is at them */
   stops: { line: [Point, Point]; squeezed: boolean }[];
 };
-
-const SIDES = [1, -1] as const;
 
 export function rollFigures({ roll, rig, readings }: Job, pose: Attitude): RollFigures {
   const place = carry(pose, rig.tireRadius);
@@ -43,10 +42,11 @@ function stopFigures(
   place: (p: Point) => Point,
 ): RollFigures['stops'] {
   return SIDES.map((side) => {
-    const hangs: Point = [0, side * out, top + gap + height];
-    const tube = place([0, side * out, top])[2];
+    const y = signOf(side) * out;
+    const hangs: Point = [0, y, top + gap + height];
+    const tube = place([0, y, top])[2];
     const tip = Math.min(hangs[2] - 0.05 * height, Math.max(hangs[2] - height, tube));
-    return { line: [hangs, [0, side * out, tip]], squeezed: tube > hangs[2] - height };
+    return { line: [hangs, [0, y, tip]], squeezed: tube > hangs[2] - height };
   });
 }
 
@@ -57,7 +57,7 @@ function barFigures(
   pose: Attitude,
 ): Pick<RollFigures, 'bar' | 'links'> {
   const built = swayBarOf(design);
-  const turning = turningOf(built);
+  const turning = turningBar(built);
   const loose = !design.hooked;
   const stowed = loose ? stowedFeet(design) : null;
   const ends = stowed ?? (turning ? feetIn(turning, pose, tireRadius) : built.links);

@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3';
-import type { Point } from '@/core/rig/schema';
 import type { ViewName, Zoom } from '@/store/look';
+import type { Point } from '@/core/geometry/vector';
 
 export type Flat = [across: number, down: number];
 

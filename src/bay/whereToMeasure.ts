@@ -1,10 +1,11 @@
-import { DATUMS, type Datum } from '@/core/measure/datums';
-import type { Spot } from '@/core/measure/quantities';
-import { measuredAcross, type Readings } from '@/core/measure/readings';
-import type { Point } from '@/core/rig/schema';
+import { wayOf, type Datum } from '@/core/survey/quantities/datums';
+import type { Spot } from '@/core/survey/quantities/quantities';
+import { measuredAcross, type Readings } from '@/core/survey/readings';
 import type { ViewName } from '@/store/look';
-import { RAIL } from '@/core/job/frame';
-import { type BayModel } from './model';
+import { RAIL } from '@/core/job/frameRails';
+import type { BayModel } from './model';
+import { signOf } from '@/core/geometry/side';
+import type { Point } from '@/core/geometry/vector';
 
 /** Where a reading is taken, on this car: the view that shows it, and from where to where. */
 export type Where = {
@@ -19,12 +20,14 @@ export type Where = {
 
 /** Room between tyre and edge of the opening, as drawn, mm. */
 const OPENING = 75;
-const FAR = 900;
+/** How far off the other axle is drawn, mm. */
+const TO_THE_OTHER_AXLE = 900;
 
 /** Where on the car a spot is; the drawing shows it there. */
 export function whereIs(spot: Spot, model: BayModel, readings: Readings): Where {
   const { quantity, side = 'left' } = spot;
-  const s = side === 'left' ? 1 : -1;
+  const s = signOf(side);
+  const far = model.end === 'rear' ? TO_THE_OTHER_AXLE : -TO_THE_OTHER_AXLE;
   const { tireRadius: R, track, tireWidth, tubeDiameter, cover, bump, droop } = model;
   const rail = model.rails.find((r) => r.side === side)!;
   const railY = rail.outside - s * (RAIL.width / 2);
@@ -38,14 +41,14 @@ export function whereIs(spot: Spot, model: BayModel, readings: Readings): Where 
   if (part) return datumWhere(datum, part, s);
   switch (quantity.key) {
     case 'floorAlong':
-      return seen([FAR, 0, 0], [-R, 0, 0]);
+      return seen([far, 0, 0], [-Math.sign(far) * R, 0, 0]);
     case 'floorAcrossRear':
     case 'floorAcrossFront':
       return rear([0, track / 2, 0], [0, -track / 2, 0]);
     case 'tireRadius':
       return rear([0, (s * track) / 2, 0], [0, (s * track) / 2, R]);
     case 'wheelbase':
-      return seen([FAR, 0, R], [0, 0, R]);
+      return seen([far, 0, R], [0, 0, R]);
     case 'fenderHeight':
       return seen([0, 0, 0], [0, 0, 2 * R + OPENING], true);
     case 'hubToFender':
@@ -61,7 +64,7 @@ export function whereIs(spot: Spot, model: BayModel, readings: Readings): Where 
     case 'rideHeight':
       return rear([0, railY, 0], [0, railY, rail.underside]);
     case 'frontHeight':
-      return seen([FAR - 60, 0, 0], [FAR - 60, 0, rail.underside]);
+      return seen([0.93 * far, 0, 0], [0.93 * far, 0, rail.underside]);
     case 'tireWidth':
       return rear([0, outer, 1.6 * R], [0, inner, 1.6 * R]);
     case 'track':
@@ -83,7 +86,7 @@ export function whereIs(spot: Spot, model: BayModel, readings: Readings): Where 
     case 'droop':
       return rear([0, railY, R - tubeDiameter / 2], [0, railY, R - tubeDiameter / 2 - droop]);
     case 'railAngle':
-      return seen([FAR, 0, rail.underside], [150, 0, rail.underside]);
+      return seen([far, 0, rail.underside], [far / 6, 0, rail.underside]);
     case 'transmissionAngle':
       return alongShaft('front');
     case 'pinionAngle':
@@ -100,7 +103,7 @@ export function whereIs(spot: Spot, model: BayModel, readings: Readings): Where 
 
   function datumWhere(d: Datum, what: string, sign: number): Where {
     const at = (name: Datum, k: number): Point => {
-      const { way } = DATUMS[name];
+      const way = wayOf(name, model.end);
       const along = way * (measuredAcross(readings, `${name}.front`) + (way * tubeDiameter) / 2);
       return [along, k > 0 ? left : right, 0];
     };

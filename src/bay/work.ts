@@ -1,10 +1,10 @@
-import type { LinkMember } from '@/core/rig/schema';
 import type { Tape } from '@/core/units/tape';
 import type { Layer } from '@/store/ways';
 import type { Figures } from './figures';
 import type { BayModel } from './model';
 import type { Movable } from './Mounts';
 import type { Sheet } from './views';
+import type { LinkMember } from '@/core/rig/members/link';
 
 /** What a view is given to draw the work on the axle with: the members, their mounts, and what is asked to be seen of them. */
 export type WorkProps = {

@@ -1,4 +1,4 @@
-import { mean, max, min } from '@/core/measure/statistics';
+import { mean, max, min } from '@/core/numerics/statistics';
 import type { Unit } from '@/core/units/values';
 
 /** So many lines in a row, and so near together, make a steady reading: mm, degrees, kg from end to end. */

@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { StationId } from '@/core/build/stations';
+import type { StationId } from '@/core/bench/stations';
 import { Bay } from '@/bay/Bay';
 import type { Figures } from '@/bay/figures';
 import type { Movable } from '@/bay/Mounts';
@@ -16,7 +16,8 @@ import { Rocker } from '@/ui/Rocker';
 import { goTo, useRoute } from '@/ui/route';
 import { TapeStrip } from '@/ui/TapeStrip';
 import { useKeys } from '@/ui/keys';
-import { analyse, askForTrust, useAnalysis } from '@/workers/analysis';
+import { askLocate, askUncertainty, useLocate } from '@/workers/physics';
+import { askAgreement } from '@/workers/search';
 import './bench.css';
 import { stations } from './stations';
 
@@ -58,7 +59,7 @@ export function Bench() {
   });
 
   useEffect(askTheWorker, []);
-  useEffect(askHowFarToTrust, []);
+  useEffect(askUncertaintyAtRest, []);
 
   const Card = stations.find((s) => s.id === station)!.card;
   return (
@@ -90,7 +91,7 @@ export function Bench() {
 function askTheWorker(): () => void {
   const ask = () => {
     const job = useDragged.getState().job ?? useJobStore.getState().job;
-    if (job) void analyse({ job, rocker: useRocker.getState() });
+    if (job) void askLocate({ job, rocker: useRocker.getState() });
   };
   ask();
   const off = [
@@ -99,7 +100,7 @@ function askTheWorker(): () => void {
     }),
     useDragged.subscribe((now) => now.job && ask()),
     useRocker.subscribe(ask),
-    useAnalysis.subscribe(({ job }) => job && showDragged(job)),
+    useLocate.subscribe(({ job }) => job && showDragged(job)),
   ];
   return () => off.forEach((stop) => stop());
 }
@@ -108,13 +109,15 @@ function askTheWorker(): () => void {
 const AT_REST = 350;
 
 /** How far the results can be trusted is worked out when the hand rests. */
-function askHowFarToTrust(): () => void {
+function askUncertaintyAtRest(): () => void {
   let timer: ReturnType<typeof setTimeout>;
   const ask = () => {
     clearTimeout(timer);
     timer = setTimeout(() => {
       const { job } = useJobStore.getState();
-      if (job && !useDragged.getState().job) void askForTrust(job);
+      if (!job || useDragged.getState().job) return;
+      void askUncertainty(job);
+      void askAgreement(job);
     }, AT_REST);
   };
   ask();

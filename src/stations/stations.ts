@@ -1,5 +1,5 @@
 import type { ComponentType } from 'react';
-import { STATIONS, type StationId } from '@/core/build/stations';
+import { STATIONS, type StationId } from '@/core/bench/stations';
 import { CutCard } from './cut/CutCard';
 import { JobCard } from './job/JobCard';
 import { LocateCard } from './locate/LocateCard';

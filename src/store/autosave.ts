@@ -1,9 +1,9 @@
 import { liveQuery } from 'dexie';
 import { readJob, writeJob } from '@/core/job/file';
-import type { Job } from '@/core/job/schema';
 import { db, type Drafts, type JobRow } from './db';
 import { useDragged, useJobStore } from './jobStore';
 import { merged } from './merge';
+import type { Job } from '@/core/job/jobSchema';
 
 /** Long enough to keep the disk out of a drag, short enough that a pulled plug costs nothing. */
 const REST_MS = 150;

@@ -1,5 +1,5 @@
 import Dexie, { type Table } from 'dexie';
-import type { Job } from '@/core/job/schema';
+import type { Job } from '@/core/job/jobSchema';
 
 /** Text typed into fields and not taken over yet, by field: kept so that nothing typed is lost. */
 export type Drafts = Record<string, string>;

@@ -1,13 +1,13 @@
 import { create } from 'zustand';
-import { formatDecimal } from '@/core/units/format';
+import { formatDecimal } from '@/core/units/length';
 import type { Unit } from '@/core/units/values';
-import { toMass } from '@/core/units/force';
 import type { Tape } from '@/core/units/tape';
-import type { ToolName } from '@/core/measure/tools';
+import type { ToolName } from '@/core/survey/quantities/tools';
 import { parseLine, unitOf, type Sample } from '@/instruments/protocol';
 import { KEPT, steadyValue } from '@/instruments/steady';
 import type { Mood } from '@/instruments/standIns';
 import { useJobStore } from './jobStore';
+import { MASS } from '@/core/units/unit';
 
 /** A field that a gauge can fill: what it is called, what it is measured in, and how it takes a value. */
 export type Target = {
@@ -139,5 +139,5 @@ function settle(): void {
 /** What a gauge's reading looks like when it has been taken: as if it had been typed. */
 function writeTaken(value: number, unit: Unit, tape: Tape): string {
   if (unit === 'length') return tape === 'mm' ? value.toFixed(1) : formatDecimal(value, tape);
-  return unit === 'angle' ? value.toFixed(2) : toMass(value, tape).toFixed(1);
+  return unit === 'angle' ? value.toFixed(2) : MASS.shown(value, tape).toFixed(1);
 }

@@ -1,9 +1,9 @@
 import { temporal } from 'zundo';
 import { create } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
-import type { Job } from '@/core/job/schema';
-import { without } from '@/core/without';
 import type { Drafts } from './db';
+import type { Job } from '@/core/job/jobSchema';
+import { without } from '@/core/job/edits/omit';
 
 type SaveState =
   { kind: 'saved' } | { kind: 'followed' } | { kind: 'saving' } | { kind: 'failed'; message: string };

@@ -1,8 +1,8 @@
-import { onBothSides, withMounts } from '@/core/job/job';
-import type { MountChange } from '@/core/rig/members';
 import { edit } from './jobStore';
 import { setRocker } from './rocker';
 import { useWays } from './ways';
+import type { MountChange } from '@/core/rig/mounts';
+import { onBothSides, withMounts } from '@/core/job/edits/mounts';
 
 /**
  * Moves mounts, with their like on the other side when that is asked for.

@@ -1,7 +1,8 @@
-import type { Job } from '@/core/job/schema';
-import type { Obstacle, Point } from '@/core/rig/schema';
+import type { Obstacle } from '@/core/rig/schema';
 import { edit } from './jobStore';
 import { setRocker } from './rocker';
+import type { Point } from '@/core/geometry/vector';
+import type { Job } from '@/core/job/jobSchema';
 
 /** Changes one of the things in the way, set as it stands at ride height. */
 export function editObstacle(id: string, change: (o: Obstacle) => Obstacle | null): void {

@@ -1,15 +1,16 @@
 import { create } from 'zustand';
-import type { Job } from '@/core/job/schema';
-import type { BarDesign } from '@/core/roll/barDesign';
-import type { WhatIf } from '@/core/roll/levers';
-import type { SpringDesign } from '@/core/roll/springDesign';
+import type { BarDesign } from '@/core/swaybar/swayBarDesign';
+import { withRoll } from '@/core/job/edits/roll';
+import type { WhatIf } from '@/core/roll/whatIf';
+import type { SpringDesign } from '@/core/springs/springDesign';
 import { edit, enter } from './jobStore';
+import type { Job } from '@/core/job/jobSchema';
 
 type Roll = Job['roll'];
 
 /** Changes what holds the car up in roll; by something typed, its text is kept. */
 export function putRoll(change: (roll: Roll) => Partial<Roll>, field?: string, typed?: string): void {
-  const to = (job: Job): Job => ({ ...job, roll: { ...job.roll, ...change(job.roll) } });
+  const to = (job: Job): Job => withRoll(job, change(job.roll));
   if (field !== undefined && typed !== undefined) enter(field, typed, to);
   else edit(to);
 }

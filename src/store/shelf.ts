@@ -1,6 +1,4 @@
 import { readJob, writeJob } from '@/core/job/file';
-import { newJob } from '@/core/job/job';
-import type { Job } from '@/core/job/schema';
 import { InputError, LARGEST_FILE } from '@/core/rig/read';
 import type { Tape } from '@/core/units/tape';
 import { db, type JobRow } from './db';
@@ -8,6 +6,8 @@ import { demoJobs } from './demo';
 import { setWays } from './ways';
 import { sweepPhotos } from './photos';
 import { putOnBench, useJobStore } from './jobStore';
+import type { Job } from '@/core/job/jobSchema';
+import { newJob } from '@/core/job/newJob';
 
 const freshId = (): string => `job-${crypto.randomUUID().slice(0, 13)}`;
 

@@ -1,7 +1,7 @@
 'use client';
 import { Input } from 'antd';
 import { useEffect, useId, useImperativeHandle, useState, type ReactNode, type Ref } from 'react';
-import type { ToolName } from '@/core/measure/tools';
+import type { ToolName } from '@/core/survey/quantities/tools';
 import type { Unit } from '@/core/units/values';
 import { dropTarget, setTarget } from '@/store/instruments';
 import { setDraft, useJobStore } from '@/store/jobStore';

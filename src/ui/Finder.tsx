@@ -1,8 +1,8 @@
 'use client';
 import { Input, Modal } from 'antd';
 import { useRef, useState } from 'react';
-import { STATIONS, type StationId } from '@/core/build/stations';
-import { SPOTS, spotName } from '@/core/measure/quantities';
+import { STATIONS, type StationId } from '@/core/bench/stations';
+import { SPOTS, spotName } from '@/core/survey/quantities/quantities';
 import type { RollPart } from '@/core/roll/analyse';
 import { setWays, type Focus } from '@/store/ways';
 import { redo, undo, useJobStore } from '@/store/jobStore';

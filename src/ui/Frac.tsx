@@ -1,4 +1,4 @@
-import { readTape } from '@/core/units/format';
+import { readTape } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import './frac.css';
 

@@ -1,7 +1,7 @@
 'use client';
 import type { GaugeName } from '@/instruments/protocol';
 import { steadyValue } from '@/instruments/steady';
-import { formatLength } from '@/core/units/format';
+import { formatLength } from '@/core/units/length';
 import { finer } from '@/core/units/tape';
 import { sayValue } from '@/core/units/values';
 import { LOW_BATTERY, switchInstruments, takeReading, useInstruments } from '@/store/instruments';

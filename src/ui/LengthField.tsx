@@ -1,6 +1,6 @@
 'use client';
-import type { ToolName } from '@/core/measure/tools';
-import { formatDecimal, sayLength, shownLength } from '@/core/units/format';
+import type { ToolName } from '@/core/survey/quantities/tools';
+import { formatDecimal, sayLength, shownLength } from '@/core/units/length';
 import { parseLength } from '@/core/units/parse';
 import { useJobPart } from '@/store/jobStore';
 import { Entry, type Read } from './Entry';

@@ -3,7 +3,7 @@ import { switchInstruments, useInstruments } from '@/store/instruments';
 import { redo, undo, useJobPart, useJobStore } from '@/store/jobStore';
 import { fileName } from '@/core/job/file';
 import { exportText } from '@/store/shelf';
-import { LAYOUT_NAMES } from '@/core/layouts/names';
+import { LAYOUT_NAMES } from '@/core/rig/names';
 import { useStore } from 'zustand';
 import './masthead.css';
 import { saveText } from './saveText';

@@ -1,5 +1,5 @@
 'use client';
-import type { ToolName } from '@/core/measure/tools';
+import type { ToolName } from '@/core/survey/quantities/tools';
 import { formatValue, parseValue, sayValue, unitWord, type Unit } from '@/core/units/values';
 import type { Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';

@@ -1,11 +1,11 @@
 'use client';
 import { Slider } from 'antd';
 import { useEffect, useState } from 'react';
-import { travelOf } from '@/core/job/job';
-import { formatLength } from '@/core/units/format';
+import { formatLength } from '@/core/units/length';
 import { useJobPart } from '@/store/jobStore';
 import { setRocker, useRocker } from '@/store/rocker';
 import './rocker.css';
+import { travelOf } from '@/core/job/jobValues';
 
 type Motion = 'heave' | 'roll';
 const PERIOD_MS = 3600;

@@ -1,5 +1,5 @@
 'use client';
-import { stationBasis, stationStripe, stationStripeKey, type StationId } from '@/core/build/stations';
+import { stationBasis, stationStripe, stationStripeKey, type StationId } from '@/core/bench/stations';
 import { edit, useJob } from '@/store/jobStore';
 import { drawStripe, wipeStripe } from './stripes';
 import { StripeButton } from './Stripe';

@@ -1,4 +1,4 @@
-import type { StripeState } from '@/core/build/stripes';
+import type { StripeState } from '@/core/job/stripes';
 import './stripe.css';
 
 /** The paint-pen mark by itself: none, whole, or broken where something has turned since. */

@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import { stationStripe, type StationId } from '@/core/build/stations';
+import { stationStripe, type StationId } from '@/core/bench/stations';
 import { useJobPart } from '@/store/jobStore';
 import { StripeMark } from './Stripe';
 import './tape.css';

@@ -1,10 +1,10 @@
 'use client';
 import { memo } from 'react';
-import { withMounts } from '@/core/job/job';
-import type { State, Verdict } from '@/core/verdict';
+import type { State, Verdict } from '@/core/verdict/verdict';
 import { edit } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
 import './verdicts.css';
+import { withMounts } from '@/core/job/edits/mounts';
 
 const WORDS: Record<State, string> = { ok: 'holds', look: 'look', stop: 'stop' };
 const SIGNS: Record<State, string> = {

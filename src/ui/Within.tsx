@@ -1,7 +1,7 @@
 import type { Tape } from '@/core/units/tape';
 import { finer } from '@/core/units/tape';
 import { roundUp, sayValue, type Unit } from '@/core/units/values';
-import { COVERAGE } from '@/core/measure/uncertainty';
+import { COVERAGE } from '@/core/survey/uncertainty';
 import { Frac } from './Frac';
 
 type Props = { value: number; u: number; unit: Unit; tape: Tape; ways?: readonly [string, string] };

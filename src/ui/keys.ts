@@ -1,9 +1,9 @@
 'use client';
 import { useEffect, useEffectEvent } from 'react';
-import { travelOf } from '@/core/job/job';
 import { takeReading } from '@/store/instruments';
 import { redo, undo, useJobStore } from '@/store/jobStore';
 import { setRocker, useRocker } from '@/store/rocker';
+import { travelOf } from '@/core/job/jobValues';
 
 type Handlers = { station: (n: number) => void; find: () => void; help: () => void };
 

@@ -1,6 +1,6 @@
-import type { Basis } from '@/core/build/stripes';
-import type { Job } from '@/core/job/schema';
-import { without } from '@/core/without';
+import type { Basis } from '@/core/job/stripes';
+import type { Job } from '@/core/job/jobSchema';
+import { without } from '@/core/job/edits/omit';
 
 export const drawStripe = (job: Job, key: string, basis: Basis): Job => ({
   ...job,

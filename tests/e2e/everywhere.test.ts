@@ -1,6 +1,6 @@
 import { Key } from 'selenium-webdriver';
-import { LAYOUT_NAMES } from '@/core/layouts/names';
-import { LAYOUT_IDS, layoutEnd } from '@/core/layouts/patterns';
+import { LAYOUT_NAMES } from '@/core/rig/names';
+import { LAYOUT_IDS, layoutEnd } from '@/core/rig/layouts';
 import { demoJobs } from '@/store/demo';
 import { hands, openBench } from '../support/bench';
 

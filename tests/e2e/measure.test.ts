@@ -2,7 +2,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
 import { formatValue } from '@/core/units/values';
-import { spotAt } from '@/core/measure/quantities';
+import { spotAt } from '@/core/survey/quantities/quantities';
 import { usualValue } from '../support/car';
 import { address, hands, openBench } from '../support/bench';
 

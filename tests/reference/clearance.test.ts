@@ -2,8 +2,9 @@ import fc from 'fast-check';
 import { clearances } from '@/core/clearance/clearance';
 import type { Attitude } from '@/core/kinematics/attitude';
 import { carry } from '@/core/kinematics/attitude';
-import type { Obstacle, Point, Rig } from '@/core/rig/schema';
+import type { Obstacle, Rig } from '@/core/rig/schema';
 import { patternRig } from '../support/layouts';
+import type { Point } from '@/core/geometry/vector';
 
 // Dense sampling of the surfaces of two boxes, one of them turned: slow, and never below the true distance.
 const box = fc

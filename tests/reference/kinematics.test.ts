@@ -1,17 +1,18 @@
-import { linksOf } from '@/core/rig/members';
 import fc from 'fast-check';
 import { all, create } from 'mathjs';
-import { setInMotion } from '@/core/kinematics/answer';
+import { assemble } from '@/core/kinematics/mechanism';
 import { carry } from '@/core/kinematics/attitude';
 import { isReached, type Pose } from '@/core/kinematics/pose';
-import type { Point, Rig } from '@/core/rig/schema';
+import type { Rig } from '@/core/rig/schema';
 import { settleInRapier } from '../support/rapier';
 import { randomThreeLink, threeLink, withEnds } from '../support/rigs';
+import type { Point } from '@/core/geometry/vector';
+import { linksOf } from '@/core/rig/members/members';
 
 const INCH = 25.4;
 
 function at(rig: Rig, left: number, right: number): Pose {
-  const pose = setInMotion(rig).at({ left, right });
+  const pose = assemble(rig).at({ left, right });
   if (!isReached(pose)) throw new Error(pose.unreachable.message);
   return pose;
 }
@@ -52,7 +53,7 @@ describe('roll centre', () => {
               axle: [0, -480, height - rise],
             },
           );
-          expect(setInMotion(rig).ride.rollCentreHeight).toBeCloseTo(height, 6);
+          expect(assemble(rig).ride.rollCentreHeight).toBeCloseTo(height, 6);
         },
       ),
     );
@@ -66,7 +67,7 @@ describe('roll axis', () => {
     fc.assert(
       fc.property(randomThreeLink, (rig) => {
         const h = 0.05;
-        const moving = setInMotion(rig);
+        const moving = assemble(rig);
         const [up, down] = [moving.at({ left: h, right: -h }), moving.at({ left: -h, right: h })];
         fc.pre(isReached(up) && isReached(down));
         if (!isReached(up) || !isReached(down)) return;
@@ -106,7 +107,7 @@ describe('anti-squat', () => {
           rig = withEnds(rig, 'panhard', { chassis: [0, 480, 330], axle: [0, -480, 330] });
           const meet = (480 - 250) / ((lower - upper) / 600);
           const height = 250 + (meet * lower) / 600;
-          const { antiSquatPct, instantCentre } = setInMotion(rig).ride;
+          const { antiSquatPct, instantCentre } = assemble(rig).ride;
           expect(instantCentre![0]).toBeCloseTo(meet, 5);
           expect(instantCentre![1]).toBeCloseTo(height, 5);
           expect(antiSquatPct!).toBeCloseTo((100 * (height / meet) * 2800) / 540, 6);
@@ -144,7 +145,7 @@ describe('against a general matrix library', () => {
         fc.double({ min: -60, max: 60, noNaN: true }),
         fc.double({ min: -60, max: 60, noNaN: true }),
         (rig, left, right) => {
-          const ours = setInMotion(rig).at({ left, right });
+          const ours = assemble(rig).at({ left, right });
           fc.pre(isReached(ours));
           if (!isReached(ours)) return;
           const [x, y, z, turn] = solveByQuaternion(rig, left, right);

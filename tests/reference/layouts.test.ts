@@ -1,9 +1,11 @@
-import { setInMotion } from '@/core/kinematics/answer';
+import { assemble } from '@/core/kinematics/mechanism';
 import { carry } from '@/core/kinematics/attitude';
 import { isReached, type Pose } from '@/core/kinematics/pose';
-import type { Point, Rig } from '@/core/rig/schema';
+import type { Rig } from '@/core/rig/schema';
+import { solveLoad } from '@/core/statics/equilibrium';
 import { everyLayout, patternRig } from '../support/layouts';
 import { solveIndependently } from '../support/independent';
+import type { Point } from '@/core/geometry/vector';
 
 const TRAVELS = [
   { left: 0, right: 0 },
@@ -14,7 +16,7 @@ const TRAVELS = [
 ];
 
 function reached(rig: Rig, travel: { left: number; right: number }): Pose {
-  const pose = setInMotion(rig).at(travel);
+  const pose = assemble(rig).at(travel);
   if (!isReached(pose)) throw new Error(pose.unreachable.message);
   return pose;
 }
@@ -58,9 +60,9 @@ describe('virtual work', () => {
     '%s: anti-squat from loads equals anti-squat from motion',
     (_id, rig) => {
       const thrust = 1000;
-      const { ride, under } = setInMotion(rig);
+      const mechanism = assemble(rig);
       const spring: Point = [0, 500, 250];
-      const loads = under({
+      const loads = solveLoad(mechanism, {
         name: 'thrust',
         wheel: { left: [thrust / 2, 0, 0], right: [thrust / 2, 0, 0] },
         springs: { left: spring, right: [0, -500, 250] },
@@ -69,7 +71,7 @@ describe('virtual work', () => {
       // The members push the axle down, and the springs give up as much: measured at the seats, which heave with the axle.
       const lift = -(loads.springLeft + loads.springRight);
       const fromLoads = ((100 * lift) / thrust) * (rig.wheelbase! / rig.cgHeight!);
-      expect(fromLoads).toBeCloseTo(ride.antiSquatPct!, 3);
+      expect(fromLoads).toBeCloseTo(mechanism.ride.antiSquatPct!, 3);
     },
   );
 
@@ -82,7 +84,7 @@ describe('virtual work', () => {
       shaftTorque: 250_000,
     };
     const stiffer = { ...rig, members: rig.members.map((m, i) => ({ ...m, rate: 5000 * (i + 1) })) } as Rig;
-    const [a, b] = [setInMotion(rig).under(load)!, setInMotion(stiffer).under(load)!];
+    const [a, b] = [solveLoad(assemble(rig), load)!, solveLoad(assemble(stiffer), load)!];
     for (const id of Object.keys(a.members)) expect(a.members[id]).toBeCloseTo(b.members[id]!, 4);
     // The sum of what goes in and what comes out.
     const total: Point = [0, 0, 0];

@@ -1,5 +1,6 @@
-import { setInMotion } from '@/core/kinematics/answer';
+import { assemble } from '@/core/kinematics/mechanism';
 import type { Rig } from '@/core/rig/schema';
+import { solveLoad } from '@/core/statics/equilibrium';
 import { standardCases } from '@/core/statics/standardCases';
 import { everyLayout } from '../support/layouts';
 import { MASSES } from '../support/masses';
@@ -14,7 +15,7 @@ const caseOf = (rig: Rig, name: RegExp) =>
     name.test(c.name),
   )!;
 const springs = (rig: Rig, name: RegExp) => {
-  const { springLeft, springRight } = setInMotion(rig).under(caseOf(rig, name))!;
+  const { springLeft, springRight } = solveLoad(assemble(rig), caseOf(rig, name))!;
   return springLeft + springRight;
 };
 
@@ -26,7 +27,7 @@ test.each(rear)('%s: the springs carry what the anti-squat leaves of the weight 
   const launch = caseOf(rig, /launch/);
   const pull = launch.wheel.left[0] + launch.wheel.right[0];
   const moved = (pull * rig.cgHeight!) / rig.wheelbase!;
-  const share = setInMotion(rig).ride.antiSquatPct! / 100;
+  const share = assemble(rig).ride.antiSquatPct! / 100;
   expect(springs(rig, /launch/)).toBeCloseTo(sprung + moved * (1 - share), 3);
 });
 
@@ -48,7 +49,7 @@ test('in a corner the level bar across the car carries the whole side force', ()
   const [, rig] = rear.find(([id]) => id === 'three-link-panhard')!;
   const corner = caseOf(rig, /turn/);
   const side = corner.wheel.left[1] + corner.wheel.right[1];
-  const { members } = setInMotion(rig).under(corner)!;
+  const { members } = solveLoad(assemble(rig), corner)!;
   // The links of the pattern lean a few degrees in plan, and take a little of it.
   expect(Math.abs(members.panhard!) / side).toBeGreaterThan(0.93);
   expect(Math.abs(members.panhard!) / side).toBeLessThan(1.07);

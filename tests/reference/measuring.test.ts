@@ -1,20 +1,22 @@
 import fc from 'fast-check';
 import { add, inv, matrix, multiply, subtract, transpose } from 'mathjs';
-import { adjust, estimateOf, type Observation } from '@/core/measure/adjust';
-import { asFound } from '@/core/measure/asFound';
-import { agreementOf } from '@/core/measure/agreement';
-import { placementBy } from '@/core/measure/placement';
-import { estimate, propagate } from '@/core/measure/uncertainty';
-import { found } from '@/core/measure/readings';
-import { trustOf } from '@/core/locate/trust';
-import { setInMotion } from '@/core/kinematics/answer';
-import { mountsOf, withMount } from '@/core/rig/members';
+import { adjust, estimateOf, type Observation } from '@/core/survey/leastSquares';
+import { asFound } from '@/core/record/asFound';
+import { networkOf } from '@/core/survey/network';
+import { placementBy } from '@/core/survey/placement';
+import { estimate, propagate } from '@/core/survey/uncertainty';
+import { found } from '@/core/survey/readings';
+import { resultUncertainty } from '@/core/locate/resultUncertainty';
+import { assemble } from '@/core/kinematics/mechanism';
 import { restFor } from '@/core/place/stands';
 import { perTurn } from '@/core/ride/adjusters';
 import { onGround, toeAngle } from '@/core/ride/onGround';
-import { newJob, withMounts, withReadings } from '@/core/job/job';
 import { readings } from '../support/car';
 import { chance } from '../support/chance';
+import { mountsOf, withMount } from '@/core/rig/mounts';
+import { newJob } from '@/core/job/newJob';
+import { withMounts } from '@/core/job/edits/mounts';
+import { applyReadings } from '@/core/job/applyReadings';
 
 const INCH = 25.4;
 const plain = (key: string, value: number, of: Observation['of']): Observation => ({ key, value, u: 1, of });
@@ -194,7 +196,7 @@ describe('uncertainty', () => {
       }),
     );
     const value = (values: Record<string, number>, id: string) =>
-      asFound(readings(values), null, 'cab').find((f) => f.id === id)!;
+      asFound(readings(values), null, 'cab', 'rear').find((f) => f.id === id)!;
     // Formulas written out again, so that a slip in the product does not repeat itself here.
     const deg = 180 / Math.PI;
     const written: Record<string, (v: Record<string, number>) => number> = {
@@ -228,13 +230,13 @@ describe('uncertainty', () => {
   });
 
   test('roll centre height against Monte Carlo through the pose solver', () => {
-    const job = withReadings({
+    const job = applyReadings({
       ...withMounts(newJob('check', 'Check', 'mm'), [
         { member: 'panhard', end: 'chassis', axis: 2, mm: 380 },
       ]),
       readings: readings({ 'tireRadius.left': 330, 'tireRadius.right': 332, track: 1450 }),
     });
-    const said = trustOf(job).rollCentre!;
+    const said = resultUncertainty(job).rollCentre!;
     const u = estimate([0], 'tape').u;
     const radius = found(job.readings, 'tireRadius', 'left')!.u / Math.SQRT2;
     const samples = Array.from({ length: 3000 }, () => {
@@ -248,7 +250,7 @@ describe('uncertainty', () => {
               axis,
               mm: point[axis] + u * random.normal(),
             });
-      return setInMotion(rig).ride.rollCentreHeight!;
+      return assemble(rig).ride.rollCentreHeight!;
     });
     const mean = samples.reduce((a, b) => a + b, 0) / samples.length;
     const sampled = Math.sqrt(samples.reduce((a, b) => a + (b - mean) ** 2, 0) / (samples.length - 1));
@@ -286,10 +288,12 @@ describe('arithmetic of the floor', () => {
       'cab.across': 36 * INCH,
       marksAcross: 36 * INCH,
     };
-    const agreement = agreementOf(readings(read), 't-square')!;
-    expect(placementBy(agreement, 'cab', 57 * INCH)!.middle.left.value / INCH).toBeCloseTo(40, 6);
-    const tube = agreement.network.names.get('tubeDiameter')!;
-    expect(agreement.adjustment.parameters[tube]! / INCH).toBeCloseTo(3, 6);
+    const network = networkOf({ readings: readings(read), method: 't-square', end: 'rear' });
+    const adjustment = adjust(network.start, network.observations);
+    const placed = placementBy('cab', network, adjustment, 57 * INCH)!;
+    expect(placed.middle.left.value / INCH).toBeCloseTo(40, 6);
+    const tube = network.names.get('tubeDiameter')!;
+    expect(adjustment.parameters[tube]! / INCH).toBeCloseTo(3, 6);
   });
 
   test('57 1/4 behind and 57 1/8 in front: toe-in 1/8, or 0.28 degrees across 26 in tyres', () => {

@@ -1,16 +1,17 @@
 import fc from 'fast-check';
-import { setInMotion } from '@/core/kinematics/answer';
-import { balanceOf, endsOf, type End } from '@/core/roll/balance';
-import { centrelineOf } from '@/core/roll/centreline';
-import { deflect } from '@/core/roll/frame';
-import { sectionOf, type Round as Section } from '@/core/roll/section';
-import { eyeTravels, handbookRate } from '@/core/roll/swayBar';
-import { rollsOf } from '@/core/roll/rolls';
-import type { Point, Rig, SwayBar } from '@/core/rig/schema';
-import { solveRig } from '@/core/solve';
+import { assemble } from '@/core/kinematics/mechanism';
+import { balanceOf, endsOf, type End } from '@/core/balance/loadTransfer';
+import { centrelineOf } from '@/core/swaybar/centreline';
+import { deflect } from '@/core/beam/beamFrame';
+import { sectionOf, type Round as Section } from '@/core/beam/section';
+import { eyeTravels, handbookRate } from '@/core/swaybar/swayBarRate';
+import { smallMotions } from '@/core/kinematics/smallMotions';
+import type { Rig, SwayBar } from '@/core/rig/schema';
+import { solveRig } from '@/core/bench/solveRig';
 import { patternRig } from '../support/layouts';
 import { ends, MASSES } from '../support/masses';
 import results from './calculix/results.json';
+import type { Point } from '@/core/geometry/vector';
 
 const STEEL = { E: 205_000, G: 79_300 };
 
@@ -178,8 +179,8 @@ describe('the car in roll', () => {
 
   test('both wheels together move the eyes alike: the bar does nothing', () => {
     const rig = sprungRig();
-    const moving = setInMotion(rig);
-    const rolls = rollsOf(moving);
+    const moving = assemble(rig);
+    const rolls = smallMotions(moving);
     const line = rig.swayBars![0]!.centreline as Point[];
     const [left, right] = eyeTravels(rig, rig.swayBars![0]!, [line[0]!, line.at(-1)!], rolls.up, '');
     expect(left).toBeCloseTo(right, 6);

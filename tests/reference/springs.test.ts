@@ -1,19 +1,19 @@
 import fc from 'fast-check';
-import { setInMotion } from '@/core/kinematics/answer';
-import type { Point, SwayBar } from '@/core/rig/schema';
-import { airAt, airUnder, type AirBag } from '@/core/roll/air';
-import { cornerOf, liftsAt } from '@/core/roll/corner';
-import { deflect } from '@/core/roll/frame';
-import { launchOf, preloadFor } from '@/core/roll/launch';
-import { leafRate, type LeafPack } from '@/core/roll/leaf';
-import { lineAt, turningOf, turnsTo } from '@/core/roll/motion';
-import { rideOf } from '@/core/roll/ride';
-import { stopForce, stopInLean } from '@/core/roll/stops';
-import { plateOf, sectionOf, type Plate } from '@/core/roll/section';
-import type { Coil } from '@/core/roll/springDesign';
-import { barTwisted } from '@/core/roll/swayBar';
-import { solveRig } from '@/core/solve';
-import { distance } from '@/core/vector';
+import { assemble } from '@/core/kinematics/mechanism';
+import type { SwayBar } from '@/core/rig/schema';
+import { airAt, airUnder, type AirBag } from '@/core/springs/airSpring';
+import { cornerOf, liftsAt } from '@/core/balance/steadyCorner';
+import { deflect } from '@/core/beam/beamFrame';
+import { launchOf, preloadFor } from '@/core/balance/launch';
+import { leafRate, type LeafPack } from '@/core/springs/leafPack';
+import { lineAt, turningBar, turnsTo } from '@/core/swaybar/armRotation';
+import { rideOf } from '@/core/springs/springTravel';
+import { stopForce, stopInLean } from '@/core/springs/bumpStop';
+import { plateOf, sectionOf, type Plate } from '@/core/beam/section';
+import type { Coil } from '@/core/springs/springDesign';
+import { barTwisted } from '@/core/swaybar/swayBarRate';
+import { solveRig } from '@/core/bench/solveRig';
+import { distance, type Point } from '@/core/geometry/vector';
 import { patternRig } from '../support/layouts';
 import { ends, MASSES } from '../support/masses';
 
@@ -127,12 +127,6 @@ describe('flat arms', () => {
     fc.assert(
       fc.property(sizes, ({ od, height, thickness, arm: a, width: B, turned }) => {
         const lean = (turned * Math.PI) / 180;
-        const plate = (side: number): Plate => ({
-          height,
-          thickness,
-          up: [0, side * Math.sin(lean), Math.cos(lean)],
-          ...STEEL,
-        });
         const bar: SwayBar = {
           id: 'bar',
           mountedOn: 'chassis',
@@ -155,7 +149,10 @@ describe('flat arms', () => {
         const { J } = sectionOf({ od, wall: null });
         const arms = (a ** 3 / (3 * STEEL.E)) * (Math.cos(lean) ** 2 / high + Math.sin(lean) ** 2 / flat);
         const middle = (a ** 2 * B) / (2 * STEEL.G * J);
-        const { rate } = barTwisted({ ...bar, plates: { left: plate(1), right: plate(-1) } }, '');
+        const { rate } = barTwisted(
+          { ...bar, arms: { height, thickness, turnedDeg: (lean * 180) / Math.PI } },
+          '',
+        );
         expect(Math.abs(1 / rate / (2 * (arms + middle)) - 1)).toBeLessThan(1e-6);
       }),
     );
@@ -200,7 +197,7 @@ describe('wheel rate and frequency', () => {
   test('the frequency of an upright spring from its static deflection', () => {
     const found = rideOf(
       { rig, springs: coil(0), shock: null, stop: null, bump: 60, droop: 60 },
-      setInMotion(rig),
+      assemble(rig),
     )!;
     const deflection = found.standing / found.wheelRate / 25.4;
     expect(Math.abs((found.frequency * 60) / (187.8 / Math.sqrt(deflection)) - 1)).toBeLessThan(0.002);
@@ -351,7 +348,7 @@ describe('arms and end links', () => {
       links: { left: [-220, 455, 260], right: [-215, -455, 260] },
       ...STEEL,
     };
-    const turning = turningOf(bar)!;
+    const turning = turningBar(bar)!;
     const reach = { left: distance([-220, 450, 400], [-220, 455, 260]), right: Math.hypot(5, 5, 140) };
     expect(turnsTo(turning, bar.links)).toEqual({
       left: expect.closeTo(0, 9),

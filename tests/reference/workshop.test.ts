@@ -1,10 +1,11 @@
-import { makeBar, type BarSpec } from '@/core/fabricate/bar';
-import { lengthPerTurn, THREADS } from '@/core/fabricate/threads';
-import { settingOf } from '@/core/ride/setting';
-import { newJob, withMounts } from '@/core/job/job';
-import { segmentToBox, segmentToSegment } from '@/core/clearance/distance';
+import { makeBar, type BarSpec } from '@/core/fabricate/adjustableBar';
+import { lengthPerTurn, THREADS } from '@/core/materials/threads';
+import { segmentToBox, segmentToSegment } from '@/core/geometry/closestApproach';
 import fc from 'fast-check';
-import type { Point } from '@/core/rig/schema';
+import type { Point } from '@/core/geometry/vector';
+import { newJob } from '@/core/job/newJob';
+import { withMounts } from '@/core/job/edits/mounts';
+import { settingOf } from '@/core/ride/alignment';
 
 const INCH = 25.4;
 

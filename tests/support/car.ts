@@ -1,6 +1,7 @@
-import { DATUMS, type Datum } from '@/core/measure/datums';
-import { quantity, spotAt } from '@/core/measure/quantities';
-import type { Reading, Readings } from '@/core/measure/readings';
+import type { AxleEnd } from '@/core/rig/schema';
+import { wayOf, type Datum } from '@/core/survey/quantities/datums';
+import { quantity, spotAt } from '@/core/survey/quantities/quantities';
+import type { Reading, Readings } from '@/core/survey/readings';
 
 export const AT = '2026-05-02T09:00:00.000Z';
 export const read = (value: number, at = AT): Reading => ({ value, typed: String(value), at });
@@ -24,8 +25,8 @@ export type Truth = {
   tireWidth: number;
 };
 
-/** Every redundant reading of that car, without an error in any. */
-export function trueReadings(car: Truth): Record<string, number> {
+/** Every redundant reading of that car, without an error in any; of a front axle, its datums stand the other way. */
+export function trueReadings(car: Truth, end: AxleEnd = 'rear'): Record<string, number> {
   const axle: [Place, Place] = [
     [car.ahead[0], car.rails[0]],
     [car.ahead[1], -car.rails[1]],
@@ -36,7 +37,7 @@ export function trueReadings(car: Truth): Record<string, number> {
     values[`${key}.right`] = pair[1];
   };
   for (const [name, points] of Object.entries(car.datums) as [Datum, [Place, Place]][]) {
-    const { way } = DATUMS[name];
+    const way = wayOf(name, end);
     const along: [number, number] = [apart(points[0], axle[0]), apart(points[1], axle[1])];
     put(`${name}.front`, [along[0] - (way * car.tube) / 2, along[1] - (way * car.tube) / 2]);
     put(`${name}.rear`, [along[0] + (way * car.tube) / 2, along[1] + (way * car.tube) / 2]);

@@ -1,5 +1,7 @@
 import { all, create, type Matrix } from 'mathjs';
-import type { Member, Point, Rig } from '@/core/rig/schema';
+import type { Rig } from '@/core/rig/schema';
+import type { Point } from '@/core/geometry/vector';
+import type { Member } from '@/core/rig/members/members';
 
 const math = create(all!);
 

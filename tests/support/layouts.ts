@@ -1,4 +1,4 @@
-import { LAYOUT_IDS, layoutEnd, layOut, type LayoutId } from '@/core/layouts/patterns';
+import { LAYOUT_IDS, layoutEnd, layOut, type LayoutId } from '@/core/rig/layouts';
 import type { Rig } from '@/core/rig/schema';
 
 const SIZE = { tireRadius: 330, track: 1470, cover: 160, tubeOd: 32 };

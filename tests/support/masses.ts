@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Rig } from '@/core/rig/schema';
-import type { End } from '@/core/roll/balance';
+import type { End } from '@/core/balance/loadTransfer';
 
 /** A middling car's masses. */
 export const MASSES: NonNullable<Rig['masses']> = {

@@ -1,6 +1,7 @@
-import { linksOf } from '@/core/rig/members';
 import RAPIER from '@dimforge/rapier3d-compat';
-import type { Point, Rig, Travel } from '@/core/rig/schema';
+import type { Rig, Travel } from '@/core/rig/schema';
+import type { Point } from '@/core/geometry/vector';
+import { linksOf } from '@/core/rig/members/members';
 
 const M = 1000; // the engine likes metres
 const STEPS = 4000;

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import type { Point, Rig } from '@/core/rig/schema';
+import type { Rig } from '@/core/rig/schema';
+import type { Point } from '@/core/geometry/vector';
 
 /** Three links and a panhard bar, plain round figures. */
 export function threeLink(change: Partial<Rig> = {}): Rig {

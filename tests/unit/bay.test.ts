@@ -2,12 +2,16 @@ import fc from 'fast-check';
 import { apart } from '@/bay/labels';
 import { bayModel } from '@/bay/model';
 import { fit, type Extent } from '@/bay/views';
-import { locateInput, newJob, withLayout, withMounts, workBar } from '@/core/job/job';
-import type { Job } from '@/core/job/schema';
-import { LAYOUT_IDS } from '@/core/layouts/patterns';
+import { LAYOUT_IDS } from '@/core/rig/layouts';
 import { analyseLocate } from '@/core/locate/analyse';
-import type { Point } from '@/core/rig/schema';
 import { FITTED, setZoom, useLook, zoomAbout, type ViewName } from '@/store/look';
+import type { Point } from '@/core/geometry/vector';
+import type { Job } from '@/core/job/jobSchema';
+import { locateInput } from '@/core/locate/types';
+import { newJob } from '@/core/job/newJob';
+import { withLayout } from '@/core/job/edits/layout';
+import { withMounts } from '@/core/job/edits/mounts';
+import { workBar } from '@/core/job/jobValues';
 
 const bare = newJob('check', 'Check', 'mm');
 const drawn = (job: Job, left = 0, right = 0, load: string | null = null) =>

@@ -1,5 +1,4 @@
 import 'fake-indexeddb/auto';
-import { newJob, ownObstacles, workBar } from '@/core/job/job';
 import type { Obstacle } from '@/core/rig/schema';
 import {
   beginGesture,
@@ -15,6 +14,8 @@ import { moveMounts } from '@/store/mounts';
 import { addObstacles, editObstacle, freeName, shiftObstacle } from '@/store/obstacles';
 import { setRocker, useRocker } from '@/store/rocker';
 import { setWays } from '@/store/ways';
+import { newJob } from '@/core/job/newJob';
+import { ownObstacles, workBar } from '@/core/job/jobValues';
 
 const job = () => useJobStore.getState().job!;
 const ball: Obstacle = { id: 'ball', on: 'chassis', shape: 'sphere', centre: [0, 100, 300], radius: 20 };

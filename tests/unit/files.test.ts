@@ -1,4 +1,4 @@
-import type { Job } from '@/core/job/schema';
+import { located } from '../support/locate';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -6,12 +6,15 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { POST } from '../../app/api/solve/route';
 import { fileName, readJob, writeJob } from '@/core/job/file';
-import { locateInput, newJob, withMounts } from '@/core/job/job';
 import { analyseLocate } from '@/core/locate/analyse';
-import { solveRig } from '@/core/solve';
+import { solveRig } from '@/core/bench/solveRig';
 import { InputError, readRig } from '@/core/rig/read';
 import { demoJobs } from '@/store/demo';
 import { threeLink } from '../support/rigs';
+import type { Job } from '@/core/job/jobSchema';
+import { locateInput } from '@/core/locate/types';
+import { newJob } from '@/core/job/newJob';
+import { withMounts } from '@/core/job/edits/mounts';
 
 const rig = threeLink({ sweep: [{ left: 50, right: 50 }] });
 const spoil = (change: (r: Record<string, never> & typeof rig) => void): string => {
@@ -114,8 +117,8 @@ describe('job files', () => {
     const onDisk = readFileSync('src/store/demo/marigold.pellik.json', 'utf8');
     expect(readJob(onDisk)).toEqual(JSON.parse(onDisk));
     const wrong = demoJobs().map((job) => {
-      const { verdicts, linkVerdicts } = analyseLocate(locateInput(job, { left: 0, right: 0 }));
-      return [...verdicts, ...linkVerdicts].filter((v) => v.state !== 'ok').length;
+      const { sideways, lengthwise } = located(job).verdicts;
+      return [...sideways, ...lengthwise].filter((v) => v.state !== 'ok').length;
     });
     expect(Math.min(...wrong)).toBeGreaterThan(0);
   });

@@ -1,24 +1,27 @@
 import { clearances } from '@/core/clearance/clearance';
-import { nearestHole } from '@/core/job/holes';
-import { locateInput, newJob, withBends, withJoints, withLayout, withMounts, workBar } from '@/core/job/job';
-import { PARTS, partsToAdd, withoutMembers, withPart, type PartName } from '@/core/job/parts';
-import type { Job } from '@/core/job/schema';
-import { axialRate } from '@/core/joints/joints';
-import { setInMotion } from '@/core/kinematics/answer';
+import { nearestHole } from '@/core/job/bracketHoles';
+import { axialRate } from '@/core/materials/joints';
+import { assemble } from '@/core/kinematics/mechanism';
 import { analyseLocate } from '@/core/locate/analyse';
-import { travelMap } from '@/core/locate/map';
-import type { LocateResult } from '@/core/locate/types';
+import { travelMap } from '@/core/locate/travelMap';
+import { type LocateResult, locateInput } from '@/core/locate/types';
 import { findWarnings } from '@/core/locate/warnings';
 import { readRig } from '@/core/rig/read';
 import type { Obstacle, Rig } from '@/core/rig/schema';
-import type { Verdict } from '@/core/verdict';
-import { settingOf } from '@/core/ride/setting';
+import type { Verdict } from '@/core/verdict/verdict';
+import { located } from '../support/locate';
 import { everyLayout, patternRig } from '../support/layouts';
+import type { Job } from '@/core/job/jobSchema';
+import { newJob } from '@/core/job/newJob';
+import { withBends, withJoints, withMounts } from '@/core/job/edits/mounts';
+import { withLayout } from '@/core/job/edits/layout';
+import { workBar } from '@/core/job/jobValues';
+import { PARTS, partsToAdd, withoutMembers, withPart, type PartName } from '@/core/job/edits/memberKits';
+import { settingOf } from '@/core/ride/alignment';
 
 const bare = newJob('check', 'Check', 'mm');
-const analyse = (job: Job): LocateResult => analyseLocate(locateInput(job, { left: 0, right: 0 }));
-const all = (r: LocateResult): Verdict[] => [...r.verdicts, ...r.linkVerdicts, ...r.roomVerdicts];
-const stateOf = (job: Job, id: string) => all(analyse(job)).find((v) => v.id === id)?.state;
+const analyse = (job: Job) => located(job).result;
+const stateOf = (job: Job, id: string) => located(job).said.find((v) => v.id === id)?.state;
 const SWEEP = [-70, -35, 35, 70].map((lift) => ({ left: lift, right: lift }));
 
 describe('warnings of a rig', () => {
@@ -134,7 +137,7 @@ describe('driveshaft', () => {
 test('a map holds the same values as the poses it is made of', () => {
   const input = locateInput(bare, { left: 0, right: 0 });
   const map = travelMap(input, 'rollCentreHeight');
-  const { at } = setInMotion(input.rig);
+  const { at } = assemble(input.rig);
   for (const [row, column] of [
     [0, 12],
     [12, 0],
@@ -213,7 +216,7 @@ test('what the axle carries is measured against what the chassis carries, boxes 
     ...patternRig('three-link-panhard'),
     obstacles: [box('a', 'axle', 0), box('b', 'chassis', 90)],
   };
-  const gap = clearances(rig, setInMotion(rig).ride).find((c) => c.member === 'a')!;
+  const gap = clearances(rig, assemble(rig).ride).find((c) => c.member === 'a')!;
   expect(gap).toEqual({ member: 'a', obstacle: 'b', distance: expect.closeTo(50, 9) });
   const moved = withMounts(bare, [
     { member: 'panhard', end: 'chassis', axis: 2, mm: workBar(bare).chassis[2] },

@@ -1,24 +1,28 @@
 import fc from 'fast-check';
-import { newJob, withLayout, withReadings } from '@/core/job/job';
-import type { Job } from '@/core/job/schema';
-import { compileLinkage } from '@/core/kinematics/linkage';
-import { PoseSolver } from '@/core/kinematics/solver';
-import { LAYOUT_IDS, type LayoutId } from '@/core/layouts/patterns';
-import { trustOf } from '@/core/locate/trust';
-import { holdConditions } from '@/core/build/holdPoint';
-import { drivingHeight, heightsOf, restsOf, schoolsOf } from '@/core/place/heights';
+import { compileLinkage } from '@/core/kinematics/solver/linkage';
+import { PoseSolver } from '@/core/kinematics/solver/poseSolver';
+import { LAYOUT_IDS, type LayoutId } from '@/core/rig/layouts';
+import { resultUncertainty } from '@/core/locate/resultUncertainty';
+import { heightsOf, restsOf, schoolsOf } from '@/core/place/heights';
 import { removalOrder } from '@/core/place/order';
 import { outOfPlace, placeChecks } from '@/core/place/placeChecks';
 import { restFor } from '@/core/place/stands';
 import { stepOf } from '@/core/ride/adjusters';
 import { asSet } from '@/core/ride/asSet';
-import { dragLinkAgainstBar } from '@/core/ride/front';
-import { lengthen, leversOf, settingBars, TASKS } from '@/core/ride/lever';
+import { dragLinkMatch } from '@/core/locate/dragLinkMatch';
+import { alignmentBars } from '@/core/ride/alignmentBars';
 import { disagree, onGround } from '@/core/ride/onGround';
 import { preloadOf } from '@/core/ride/preload';
-import { settingOf, turnsOf, type BarTurn, type SettingStep } from '@/core/ride/setting';
 import { demoJobs } from '@/store/demo';
 import { oldCar, readings, trueReadings } from '../support/car';
+import type { Job } from '@/core/job/jobSchema';
+import { newJob } from '@/core/job/newJob';
+import { withLayout } from '@/core/job/edits/layout';
+import { applyReadings } from '@/core/job/applyReadings';
+import { drivingHeight } from '@/core/job/jobValues';
+import { jobConditions } from '@/core/bench/holdPoint';
+import { lengthen, settingBars, TASKS } from '@/core/ride/alignmentBars';
+import { settingOf, turnsOf, type BarTurn, type SettingStep } from '@/core/ride/alignment';
 
 const fresh = (layout: LayoutId = 'three-link-panhard') => withLayout(newJob('check', 'Check', 'mm'), layout);
 const withRide = (job: Job, ride: Partial<Job['ride']>): Job => ({ ...job, ride: { ...job.ride, ...ride } });
@@ -26,7 +30,7 @@ const withRide = (job: Job, ride: Partial<Job['ride']>): Job => ({ ...job, ride:
 /** A car whose bars are out by so many mm, and what a tape and a gauge would read on it. */
 function asBuilt(job: Job, out: Record<(typeof TASKS)[number], number>, wound: Record<string, number>) {
   const linkage = compileLinkage(job.rig);
-  const levers = leversOf(job.rig);
+  const levers = alignmentBars(job.rig);
   for (const task of TASKS) lengthen(linkage, levers[task], out[task]);
   for (const bar of settingBars(job.rig)) lengthen(linkage, [{ ...bar, sign: 1 }], wound[bar.id] ?? 0);
   const solver = new PoseSolver(linkage);
@@ -140,7 +144,7 @@ describe('setting on the ground', () => {
       { at: '2026-05-02T09:10:00.000Z', left: 1, right: 1, turned: -0.25 },
     ];
     const job = withRide(fresh('triangulated-four-link'), { rounds });
-    const [first, second] = leversOf(job.rig).centre;
+    const [first, second] = alignmentBars(job.rig).centre;
     expect(turnsOf(job, first!.id)).toBe(0.75);
     expect(turnsOf(job, second!.id)).toBe(-0.75);
     expect(turnsOf(job, 'lower-left')).toBe(-0.5);
@@ -166,8 +170,8 @@ describe('setting on the ground', () => {
     const preload = preloadOf(fresh('leaf-panhard'))!;
     expect(preload.force).toBeGreaterThan(0);
     expect(preload.mm).toBeCloseTo(25.4 / 64, 9);
-    expect(dragLinkAgainstBar(fresh().rig)).toBeNull();
-    const front = dragLinkAgainstBar(demoJobs().find((j) => j.rig.end === 'front')!.rig)!;
+    expect(dragLinkMatch(fresh().rig)).toBeNull();
+    const front = dragLinkMatch(demoJobs().find((j) => j.rig.end === 'front')!.rig)!;
     expect(front.dragLink.length).toBeGreaterThan(300);
   });
 });
@@ -185,7 +189,7 @@ describe('placing the axle', () => {
   });
 
   const car = (place: Partial<Job['place']>) => {
-    const job = withReadings({
+    const job = applyReadings({
       ...fresh(),
       readings: readings({
         'rideHeight.left': 430,
@@ -271,7 +275,7 @@ test.each(LAYOUT_IDS)(
     };
     for (const job of [
       fresh(layout),
-      withReadings({ ...fresh(layout), readings: readings(trueReadings(oldCar([2, -3, 5]))) }),
+      applyReadings({ ...fresh(layout), readings: readings(trueReadings(oldCar([2, -3, 5]))) }),
     ]) {
       const set = settingOf(withRide(job, ride))!;
       for (const step of set.steps) for (const bar of step.bars) expect(Number.isFinite(bar.mm)).toBe(true);
@@ -279,8 +283,8 @@ test.each(LAYOUT_IDS)(
       expect(removalOrder(job.rig)).toHaveLength(job.rig.members.length);
       for (const height of heightsOf({ ...job, place: { ...job.place, parkedDrop: 40 } }))
         expect(Number.isFinite(height.ahead ?? 0)).toBe(true);
-      expect(holdConditions(job).length).toBeGreaterThan(5);
-      for (const u of Object.values(trustOf(job)))
+      expect(jobConditions(job).length).toBeGreaterThan(5);
+      for (const u of Object.values(resultUncertainty(job)))
         expect(u === null || (Number.isFinite(u) && u >= 0)).toBe(true);
       expect(asSet(withRide(job, ride)).length).toBeGreaterThan(1);
     }

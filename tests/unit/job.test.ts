@@ -1,26 +1,24 @@
 import fc from 'fast-check';
-import {
-  advanceJoint,
-  cutLoose,
-  holdConditions,
-  isVerified,
-  release,
-  stripeKey,
-} from '@/core/build/holdPoint';
-import { stationStripe } from '@/core/build/stations';
-import { makeBar, windTube, type BarSpec } from '@/core/fabricate/bar';
-import { checkBar } from '@/core/fabricate/barChecks';
-import { THREAD_NAMES } from '@/core/fabricate/threads';
-import { barSpec, locateInput, newJob, workBar, withMounts, withReadings } from '@/core/job/job';
-import type { Job } from '@/core/job/schema';
-import { analyseLocate } from '@/core/locate/analyse';
-import { describeBar } from '@/core/locate/lateralBar';
-import { checkRecord } from '@/core/measure/recordChecks';
-import { measured } from '@/core/measure/readings';
-import { approachOf } from '@/core/job/record';
-import { settingOf, turnsSoFar, type BarTurn } from '@/core/ride/setting';
+import { advanceBracket, jobConditions } from '@/core/bench/holdPoint';
+import { cutLoose, isVerified, jointState, release } from '@/core/weld/holdPoint';
+import { stationStripe } from '@/core/bench/stations';
+import { makeBar, windTube, type BarSpec } from '@/core/fabricate/adjustableBar';
+import { checkBar } from '@/core/cut/barChecks';
+import { THREAD_NAMES } from '@/core/materials/threads';
+import { describeBar } from '@/core/rig/lateralBar';
+import { checkRecord } from '@/core/record/recordChecks';
+import { measured } from '@/core/survey/readings';
+import { approachOf } from '@/core/record/jobRecord';
 import { demoJobs } from '@/store/demo';
 import { drawStripe } from '@/ui/stripes';
+import type { Job } from '@/core/job/jobSchema';
+import { barSpec, workBar } from '@/core/job/jobValues';
+import { located } from '../support/locate';
+import { newJob } from '@/core/job/newJob';
+import { withMounts } from '@/core/job/edits/mounts';
+import { applyReadings } from '@/core/job/applyReadings';
+import { measuredKey, stripeKey } from '@/core/weld/conditions';
+import { settingOf, turnsSoFar, type BarTurn } from '@/core/ride/alignment';
 
 const NOW = '2026-03-20T10:00:00.000Z';
 const reading = (mm: number, struck?: boolean) => ({
@@ -34,13 +32,16 @@ const withGaps = (job: Job, left: number, right: number): Job => ({
   ride: { ...job.ride, gaps: { left, right } },
 });
 const recordChecks = (readings: Job['readings']) => checkRecord(readings, null, approachOf(fresh()), 'mm');
+/** What was measured of a bar, as the job keeps it. */
+const ofBar = <T>(bar: string, measured: Record<string, T>) =>
+  Object.fromEntries(Object.entries(measured).map(([key, value]) => [measuredKey(bar, key), value]));
 const fresh = () => newJob('check', 'Check', 'mm');
-const verdictsOf = (job: Job) => analyseLocate(locateInput(job, { left: 0, right: 0 })).verdicts;
+const verdictsOf = (job: Job) => located(job).verdicts.sideways;
 const verdict = (job: Job, id: string) => verdictsOf(job).find((v) => v.id === id);
 
 describe('record', () => {
   test('readings are averaged, struck ones are not, and the rig follows', () => {
-    const job = withReadings({
+    const job = applyReadings({
       ...fresh(),
       readings: {
         track: [reading(1400), reading(1404), reading(1600, true)],
@@ -55,9 +56,11 @@ describe('record', () => {
 
   test('mounts follow the pattern until one is moved, then stay', () => {
     const wider = { ...fresh(), readings: { track: [reading(1700)] } };
-    expect(workBar(withReadings(wider)).chassis[1]).toBeGreaterThan(workBar(fresh()).chassis[1]);
+    expect(workBar(applyReadings(wider)).chassis[1]).toBeGreaterThan(workBar(fresh()).chassis[1]);
     const moved = withMounts(fresh(), [{ member: 'panhard', end: 'axle', axis: 2, mm: 350 }]);
-    expect(workBar(withReadings({ ...moved, readings: { track: [reading(1700)] } }))).toEqual(workBar(moved));
+    expect(workBar(applyReadings({ ...moved, readings: { track: [reading(1700)] } }))).toEqual(
+      workBar(moved),
+    );
   });
 
   test('spread, sides, squareness and offset are pointed out, each with its numbers', () => {
@@ -133,7 +136,7 @@ describe('locate', () => {
       { member: 'panhard', end: 'chassis', axis: 1, mm: 20 },
       { member: 'panhard', end: 'axle', axis: 1, mm: -20 },
     ]);
-    job = withReadings({ ...job, readings: { bump: [reading(120)] } });
+    job = applyReadings({ ...job, readings: { bump: [reading(120)] } });
     expect(verdict(job, 'reach')!.state).toBe('stop');
     expect(JSON.stringify(verdictsOf(job))).not.toMatch(/NaN|Infinity/);
   });
@@ -211,21 +214,21 @@ describe('weld', () => {
       'centredAgain.left': 120,
       'centredAgain.right': 120,
     };
-    const done = { ...job, weld: { ...job.weld, measured: measuredAll } };
-    return holdConditions(done).reduce((j, c) => drawStripe(j, stripeKey(c.id), c.basis), done);
+    const done = { ...job, weld: { ...job.weld, measured: ofBar(bar.id, measuredAll) } };
+    return jobConditions(done).reduce((j, c) => drawStripe(j, stripeKey(bar.id, c.id), c.basis), done);
   }
 
   test('nothing is released until every condition holds and is striped', () => {
-    expect(release(holdConditions(fresh()), 'tack').released).toBe(false);
-    expect(advanceJoint(fresh(), 'frame', NOW).ok).toBe(false);
+    expect(release(jobConditions(fresh()), 'tack').released).toBe(false);
+    expect(advanceBracket(fresh(), 'frame', NOW).ok).toBe(false);
     const job = allChecked(fresh());
     expect(
-      holdConditions(job)
+      jobConditions(job)
         .filter((c) => !isVerified(c))
         .map((c) => [c.id, c.problem]),
     ).toEqual([]);
-    const tacked = advanceJoint(job, 'frame', NOW);
-    expect(tacked.ok && tacked.job.weld.joints).toEqual({ frame: 'tacked', axle: 'scribed' });
+    const tacked = advanceBracket(job, 'frame', NOW);
+    expect(tacked.ok && tacked.job.weld.joints).toEqual({ 'panhard/frame': 'tacked' });
   });
 
   test('moving a mount after the check breaks the stripes that rest on it, and says what moved', () => {
@@ -233,34 +236,35 @@ describe('weld', () => {
     const moved = withMounts(job, [
       { member: 'panhard', end: 'chassis', axis: 2, mm: workBar(job).chassis[2] + 10 },
     ]);
-    const broken = holdConditions(moved)
+    const broken = jobConditions(moved)
       .filter((c) => c.stripe.kind === 'broken')
       .map((c) => c.id);
     expect(broken).toEqual(expect.arrayContaining(['level', 'eyeToEye', 'clearance', 'levelAgain']));
     expect(broken).not.toContain('centred');
-    const level = holdConditions(moved).find((c) => c.id === 'level')!.stripe;
+    const level = jobConditions(moved).find((c) => c.id === 'level')!.stripe;
     expect(level.kind === 'broken' && level.changes.join()).toMatch(/frame end, off the floor was .* is now/);
-    expect(release(holdConditions(moved), 'tack').released).toBe(false);
+    expect(release(jobConditions(moved), 'tack').released).toBe(false);
     // Back where it was, the stripe is whole again: it is the value that counts.
     const back = withMounts(moved, [
       { member: 'panhard', end: 'chassis', axis: 2, mm: workBar(job).chassis[2] },
     ]);
-    expect(release(holdConditions(back), 'tack').released).toBe(true);
+    expect(release(jobConditions(back), 'tack').released).toBe(true);
   });
 
   test('an override needs its reason, and both stay in the record with what was open', () => {
-    expect(advanceJoint(fresh(), 'axle', NOW, '   ').ok).toBe(false);
-    const gone = advanceJoint(fresh(), 'axle', NOW, 'Mock-up only, comes off again');
+    expect(advanceBracket(fresh(), 'axle', NOW, '   ').ok).toBe(false);
+    const gone = advanceBracket(fresh(), 'axle', NOW, 'Mock-up only, comes off again');
     if (!gone.ok) throw new Error('held');
-    expect(gone.job.weld.joints.axle).toBe('tacked');
+    expect(jointState(gone.job, { member: 'panhard', bracket: 'axle' })).toBe('tacked');
     expect(gone.job.weld.log[0]).toMatchObject({
+      member: 'panhard',
       bracket: 'axle',
       to: 'tacked',
       reason: 'Mock-up only, comes off again',
     });
     expect(gone.job.weld.log[0]!.open).toHaveLength(7);
-    const loose = cutLoose(gone.job, 'axle', NOW, 'Moved');
-    expect(loose.weld.joints.axle).toBe('scribed');
+    const loose = cutLoose(gone.job, { member: 'panhard', bracket: 'axle' }, NOW, 'Moved');
+    expect(jointState(loose, { member: 'panhard', bracket: 'axle' })).toBe('scribed');
     expect(loose.weld.log).toHaveLength(2);
   });
 
@@ -270,16 +274,16 @@ describe('weld', () => {
       ...job,
       weld: {
         ...job.weld,
-        measured: {
+        measured: ofBar('panhard', {
           'level.frame': 380,
           'level.axle': 360,
           'centred.left': 130,
           'centred.right': 120,
           clearance: 8,
-        },
+        }),
       },
     };
-    const by = Object.fromEntries(holdConditions(off).map((c) => [c.id, c]));
+    const by = Object.fromEntries(jobConditions(off).map((c) => [c.id, c]));
     expect(by.level).toMatchObject({ holds: false, problem: expect.stringContaining('20 mm too high') });
     expect(by.centred).toMatchObject({ holds: false, problem: expect.stringContaining('5 mm to the left') });
     expect(by.clearance).toMatchObject({ holds: false, problem: expect.stringContaining('4.7 mm short') });

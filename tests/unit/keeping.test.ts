@@ -1,13 +1,14 @@
 import Papa from 'papaparse';
-import { locateInput, rollInput } from '@/core/job/job';
 import { analyseLocate } from '@/core/locate/analyse';
-import { travelMap } from '@/core/locate/map';
-import { setInMotion } from '@/core/kinematics/answer';
+import { reachedPoints } from '@/core/locate/travelCurve';
+import { travelMap } from '@/core/locate/travelMap';
+import { assemble } from '@/core/kinematics/mechanism';
 import { isReached } from '@/core/kinematics/pose';
-import { withoutGaps } from '@/core/locate/withoutGaps';
 import { analyseRoll } from '@/core/roll/analyse';
-import { cornersToCsv, curveToCsv, mapToCsv, rideToCsv, rollToCsv } from '@/core/sweepCsv';
+import { cornersToCsv, curveToCsv, mapToCsv, rideToCsv, rollToCsv } from '@/core/bench/sweepCsv';
 import { demoJobs } from '@/store/demo';
+import { locateInput } from '@/core/locate/types';
+import { rollInput } from '@/core/roll/setUp';
 
 const AT_RIDE = { left: 0, right: 0 };
 
@@ -32,8 +33,8 @@ describe.each(demoJobs().map((job) => [job.name, job] as const))('figures of %s'
     const input = locateInput(job, AT_RIDE);
     const { curve } = analyseLocate(input);
     const rows = table(curveToCsv(curve));
-    expect(rows).toHaveLength(curve.filter((p) => p.lost === undefined).length);
-    const { at } = setInMotion(withoutGaps(job.rig));
+    expect(rows).toHaveLength(reachedPoints(curve).length);
+    const { at } = assemble(job.rig);
     for (const row of rows) {
       const pose = at({ left: row.lift_mm!, right: row.lift_mm! });
       if (!isReached(pose)) throw new Error('a line for a place that is not reached');

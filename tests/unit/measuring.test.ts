@@ -1,32 +1,34 @@
 import fc from 'fast-check';
-import { holdConditions, release } from '@/core/build/holdPoint';
+import { release } from '@/core/weld/holdPoint';
 import { readJob } from '@/core/job/file';
-import { newJob, workBar } from '@/core/job/job';
-import {
-  approachOf,
-  jobAgreement,
-  jobRecordChecks,
-  withManyReadings,
-  withReadingsAt,
-} from '@/core/job/record';
-import { asFound } from '@/core/measure/asFound';
-import { mergedReadings, readingsFromCsv, readingsToCsv } from '@/core/measure/csv';
-import type { Datum } from '@/core/measure/datums';
-import { floorOf } from '@/core/measure/floor';
-import { inspectionChecks } from '@/core/measure/inspection';
-import { agreementOf } from '@/core/measure/agreement';
-import { partsChecks, usualParts, type Part } from '@/core/measure/parts';
-import { placementBy } from '@/core/measure/placement';
-import { planOf, stillNeeded, type Approach } from '@/core/measure/plan';
-import { READING_KEYS, spotAt } from '@/core/measure/quantities';
-import { found, type Readings } from '@/core/measure/readings';
-import { checkRecord } from '@/core/measure/recordChecks';
-import { TOOL_NAMES } from '@/core/measure/tools';
+import { jobConditions } from '@/core/bench/holdPoint';
+import { applyReadings } from '@/core/job/applyReadings';
+import { approachOf, jobAgreement } from '@/core/record/jobRecord';
+import { asFound } from '@/core/record/asFound';
+import { mergedReadings, readingsFromCsv, readingsToCsv } from '@/core/survey/readingsCsv';
+import type { Datum } from '@/core/survey/quantities/datums';
+import { floorOf } from '@/core/survey/floor';
+import { inspectionChecks } from '@/core/record/inspection';
+import { agreementOf, type Agreement } from '@/core/survey/agreement';
+import { partsChecks, usualParts, type Part } from '@/core/record/partsList';
+import { planOf, stillNeeded, type Approach } from '@/core/record/plan';
+import { READING_KEYS, spotAt } from '@/core/survey/quantities/quantities';
+import { found, type Readings } from '@/core/survey/readings';
+import { checkRecord } from '@/core/record/recordChecks';
+import { TOOL_NAMES } from '@/core/survey/quantities/tools';
+import type { AxleEnd } from '@/core/rig/schema';
 import { demoJobs } from '@/store/demo';
 import { AT, oldCar, read, readings, trueReadings, usualValue } from '../support/car';
+import { newJob } from '@/core/job/newJob';
+import { workBar } from '@/core/job/jobValues';
+import { withReadingsAt } from '@/core/job/edits/readings';
 
 const crooked = fc.array(fc.integer({ min: -12, max: 12 }), { minLength: 16, maxLength: 16 });
 const fresh = () => newJob('check', 'Check', 'in16');
+const fit = (given: Readings, method: Approach['method'] = 't-square', end: AxleEnd = 'rear') =>
+  agreementOf({ readings: given, method, end });
+const placedBy = (agreement: Agreement | null, datum: Datum) =>
+  agreement!.placements.find((p) => p.datum === datum)!;
 const whole: Approach = {
   method: 't-square',
   measuring: ['cab', 'holes'],
@@ -34,6 +36,7 @@ const whole: Approach = {
   scales: true,
   brief: false,
   driven: true,
+  end: 'rear',
 };
 
 describe('the measuring plan', () => {
@@ -80,10 +83,10 @@ describe('agreement', () => {
     fc.assert(
       fc.property(crooked, (off) => {
         const car = oldCar(off);
-        const agreement = agreementOf(readings(trueReadings(car)), 't-square')!;
+        const agreement = fit(readings(trueReadings(car)))!;
         expect(agreement.wrong).toEqual([]);
         for (const datum of ['cab', 'holes', 'edge'] as Datum[]) {
-          const placed = placementBy(agreement, datum, 1450)!;
+          const placed = placedBy(agreement, datum);
           const [l, r] = car.datums[datum]!;
           // The axle's turn against the line between the datum's two points.
           const line = Math.atan2(l[0] - r[0], l[1] - r[1]);
@@ -110,7 +113,7 @@ describe('agreement', () => {
           const rough = Object.fromEntries(keys.map((key, i) => [key, values[key]! + 0.4 * noise[i]!]));
           const key = keys[pick % keys.length]!;
           rough[key]! += more ? 12.7 : -12.7;
-          const { wrong } = agreementOf(readings(rough), 't-square')!;
+          const { wrong } = fit(readings(rough))!;
           expect(wrong.length).toBeGreaterThan(0);
           const suspects = [wrong[0]!.residual.key, ...wrong[0]!.alike];
           expect(suspects).toContain(key);
@@ -134,7 +137,9 @@ describe('agreement', () => {
     ] as const) {
       const wrong = { ...values, 'cab.diagonal.right': values['cab.diagonal.right']! + slip };
       const job = { ...newJob('a', 'A', 'in16'), readings: readings(wrong) };
-      const said = jobRecordChecks(job).find((v) => v.id.startsWith('wrong-'))!;
+      const said = checkRecord(job.readings, jobAgreement(job), approachOf(job), job.tape).find((v) =>
+        v.id.startsWith('wrong-'),
+      )!;
       expect(said.state).toBe('stop');
       const told = `${said.title} ${said.reason} ${said.remedies.map((r) => r.text).join(' ')}`;
       if (said.id === 'wrong-cab.diagonal.right') expect(said.title).toContain(slip > 0 ? 'more' : 'less');
@@ -145,8 +150,8 @@ describe('agreement', () => {
   });
 
   test('nothing redundant: nothing to say', () => {
-    expect(agreementOf({}, 't-square')).toBeNull();
-    expect(agreementOf(readings({ track: 1450, 'tireRadius.left': 330 }), 't-square')).toBeNull();
+    expect(fit({})).toBeNull();
+    expect(fit(readings({ track: 1450, 'tireRadius.left': 330 }))).toBeNull();
   });
 
   test('lines dropped to a sloping floor are brought upright again', () => {
@@ -168,7 +173,7 @@ describe('agreement', () => {
     };
     const given = readings({ ...values, ...floor });
     const track = 1450;
-    const upright = placementBy(agreementOf(given, 'plumb-bob')!, 'cab', track)!;
+    const upright = placedBy(fit(given, 'plumb-bob'), 'cab');
     expect(upright.middle.left.value).toBeCloseTo(Math.hypot(1040 + 0 - 3, 480 - 475), 1);
     expect(Math.abs(lean)).toBeGreaterThan(1);
   });
@@ -209,7 +214,7 @@ describe('the floor', () => {
 
 describe('what the car is found to be', () => {
   const value = (given: Record<string, number>, id: string) =>
-    asFound(readings(given), null, 'cab').find((f) => f.id === id)?.value;
+    asFound(readings(given), null, 'cab', 'rear').find((f) => f.id === id)?.value;
 
   test('a wider gap to the frame and a narrower one to the fender are the same side', () => {
     expect(value({ 'gapFrame.left': 130, 'gapFrame.right': 120 }, 'offset')).toBe(5);
@@ -235,21 +240,21 @@ describe('what the car is found to be', () => {
     const turned = withReadingsAt({ ...job, readings: {} }, spot, () => [read(-4)]);
     expect(turned.rig.driveshaft!.pinionAngleDeg).toBe(-4);
     expect(turned.rig.driveshaft!.transmissionAngleDeg).toBe(job.rig.driveshaft!.transmissionAngleDeg);
-    const weighed = withManyReadings(
-      job,
-      readings({
+    const weighed = applyReadings({
+      ...job,
+      readings: readings({
         'weightFront.left': 400,
         'weightFront.right': 380,
         'weightRear.left': 310,
         'weightRear.right': 310,
       }),
-    );
+    });
     expect(weighed.rig.masses).toMatchObject({ total: 1400, frontFraction: 780 / 1400 });
   });
 });
 
 describe('what holds the welding', () => {
-  const open = (job: ReturnType<typeof fresh>) => release(holdConditions(job), 'tack').open.map((c) => c.id);
+  const open = (job: ReturnType<typeof fresh>) => release(jobConditions(job), 'tack').open.map((c) => c.id);
 
   test('what must be mended, a reading that contradicts the rest, and an axle out of its place, until they are put right', () => {
     const job = fresh();
@@ -282,7 +287,7 @@ describe('what holds the welding', () => {
 
   test('gaps read at Ride count for the second look', () => {
     const job = { ...fresh(), ride: { ...fresh().ride, gaps: { left: 120, right: 121 } } };
-    expect(holdConditions(job).find((c) => c.id === 'centredAgain')!.holds).toBe(true);
+    expect(jobConditions(job).find((c) => c.id === 'centredAgain')!.holds).toBe(true);
   });
 });
 

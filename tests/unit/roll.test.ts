@@ -1,13 +1,11 @@
 import fc from 'fast-check';
-import { stationBasis } from '@/core/build/stations';
+import { stationBasis } from '@/core/bench/stations';
 import { readJob, writeJob } from '@/core/job/file';
-import { RAIL, railsInTheWay } from '@/core/job/frame';
-import { newJob, rollInput, withLayout } from '@/core/job/job';
-import type { Job } from '@/core/job/schema';
-import { LAYOUT_IDS } from '@/core/layouts/patterns';
-import { measured } from '@/core/measure/readings';
+import { RAIL, railsInTheWay } from '@/core/job/frameRails';
+import { LAYOUT_IDS } from '@/core/rig/layouts';
+import { measured } from '@/core/survey/readings';
 import { InputError } from '@/core/rig/read';
-import type { Obstacle, Point } from '@/core/rig/schema';
+import type { Obstacle } from '@/core/rig/schema';
 import { analyseRoll, ROLL_PARTS, type RollPart } from '@/core/roll/analyse';
 import {
   armInUse,
@@ -16,15 +14,14 @@ import {
   usualBladeBar,
   usualStripBar,
   type BarDesign,
-} from '@/core/roll/barDesign';
-import { bendSheet, type Bend } from '@/core/roll/bending';
-import { rollChecks } from '@/core/roll/checks';
-import { changed, changedBy, curesFor, LEVERS, type LeverId } from '@/core/roll/levers';
-import { LINK_JOINT_NAMES } from '@/core/roll/linkJoints';
-import { turned } from '@/core/roll/motion';
-import { springFor } from '@/core/roll/ride';
-import { findBars } from '@/core/roll/search';
-import { geometryOf, type RollInput } from '@/core/roll/setUp';
+} from '@/core/swaybar/swayBarDesign';
+import { bendSheet, type Bend } from '@/core/swaybar/bendSchedule';
+import { rollVerdicts } from '@/core/roll/checks';
+import { changed, changedBy, curesFor, LEVERS, type LeverId } from '@/core/roll/whatIf';
+import { turned } from '@/core/swaybar/armRotation';
+import { springFor } from '@/core/springs/springTravel';
+import { findBars } from '@/core/swaybar/stockSearch';
+import { type RollInput, rollInput } from '@/core/roll/setUp';
 import {
   rateOf,
   SPRING_KINDS,
@@ -32,12 +29,17 @@ import {
   usualSprings,
   usualStop,
   type Coil,
-} from '@/core/roll/springDesign';
-import { STEEL_NAMES, STEELS, STOCK } from '@/core/roll/steel';
-import { distance, plus } from '@/core/vector';
-import { readGrowth, readPressure, readVolume, showGrowth, showPressure, showVolume } from '@/core/units/air';
-import { sayForce } from '@/core/units/force';
-import { readRate, readRollRate, showRate, showRollRate } from '@/core/units/rates';
+} from '@/core/springs/springDesign';
+import { STEEL_NAMES, STEELS } from '@/core/materials/steels';
+import { distance, plus, type Point } from '@/core/geometry/vector';
+import type { Job } from '@/core/job/jobSchema';
+import { LINK_JOINT_NAMES } from '@/core/materials/joints';
+import { motionOf } from '@/core/kinematics/smallMotions';
+import { withRoll } from '@/core/job/edits/roll';
+import { newJob } from '@/core/job/newJob';
+import { withLayout } from '@/core/job/edits/layout';
+import { STOCK } from '@/core/materials/stockSizes';
+import { AREA_GROWTH, FORCE, PRESSURE, ROLL_RATE, SPRING_RATE, VOLUME } from '@/core/units/unit';
 
 const AT_RIDE = { left: 0, right: 0 };
 const STOP = usualStop({ track: 1500 });
@@ -54,20 +56,20 @@ const MASSES = {
 function car(change: Partial<Job['roll']> = {}): Job {
   const job = newJob('check', 'Check', 'in16');
   const { rig } = job;
-  return {
+  const weighed = {
     ...job,
     rig: {
       ...rig,
       masses: MASSES,
       otherEnd: { rollCentreHeight: 60, rollRate: 1_000_000, track: 1450, tireRadius: 320 },
     },
-    roll: { ...job.roll, springs: usualSprings(rig, 'coil'), bar: usualBar(rig), ...change },
   };
+  return withRoll(weighed, { springs: usualSprings(rig, 'coil'), bar: usualBar(rig), ...change });
 }
 const withBar = (change: Partial<BarDesign>): Job => car({ bar: { ...usualBar(car().rig), ...change } });
 const input = (job: Job, rocker = AT_RIDE): RollInput => rollInput(job, rocker);
 const asked = (job: Job, part: RollPart, rocker = AT_RIDE) => analyseRoll(input(job, rocker), part);
-const found = (job: Job, part: RollPart) => rollChecks(input(job), part, asked(job, part), 'in16');
+const found = (job: Job, part: RollPart) => rollVerdicts(input(job), part, asked(job, part), 'in16');
 const troubles = (job: Job, part: RollPart) =>
   found(job, part)
     .filter((v) => v.state !== 'ok')
@@ -140,7 +142,7 @@ describe('the bar', () => {
       const job = withBar({ dips });
       const obstacles = [{ ...ball, centre: [300, 0, z] as Point }];
       const { gaps } = asked({ ...job, rig: { ...job.rig, obstacles } }, 'bar').bar!;
-      return gaps.find((g) => g.part === 'bar' && g.thing === 'tank')!.distance;
+      return gaps.find((g) => g.part === 'bar' && g.body === 'tank')!.distance;
     };
     const { height, od } = usualBar(car().rig);
     // Straight: half the bar and the ball between their middles. Dipped under a ball beside it, the dip is what is near.
@@ -246,7 +248,7 @@ describe('the bar', () => {
     expect(clocked(312, 300)).toMatchObject({ state: 'stop', title: expect.stringContaining('left arm') });
     expect(clocked(300, 312).title).toContain('right arm');
     const { rate } = asked(car(), 'bar').bar!;
-    expect(clocked(312, 300).reason).toContain(sayForce(12 * rate, 'in16'));
+    expect(clocked(312, 300).reason).toContain(FORCE.say(12 * rate, 'in16'));
     const toothed = { made: 'arms' as const, arms: { height: 40, thickness: 10, turned: 0, teeth: 36 } };
     expect(clocked(330, 300, toothed).remedies[0]!.text).toContain('1 tooth');
   });
@@ -368,7 +370,7 @@ describe('the bar', () => {
     const { candidates, ...left } = findBars(
       { ...input(job), bar: job.roll.bar! },
       wanted,
-      geometryOf(job.rig),
+      motionOf(job.rig),
     );
     expect(candidates.length).toBeGreaterThan(1);
     expect(candidates.length + left.outOfReach + left.overworked + left.inTheWay).toBe(STOCK.length);
@@ -378,12 +380,12 @@ describe('the bar', () => {
       expect(design.arm).toBeLessThanOrEqual(wanted.most);
       expect(mass).toBeGreaterThan(1);
       // Taken, it is what was promised.
-      const taken = { ...job, roll: { ...job.roll, bar: design } };
+      const taken = withRoll(job, { bar: design });
       expect(asked(taken, 'bar').bar!.rollRate).toBeCloseTo(rollRate, 3);
       expect(troubles(taken, 'bar').filter((id) => /barRoom|barShaft|barStress/.test(id))).toEqual([]);
     }
     const impossible = { ...wanted, rollRate: 1e9 };
-    expect(findBars({ ...input(job), bar: job.roll.bar! }, impossible, geometryOf(job.rig)).outOfReach).toBe(
+    expect(findBars({ ...input(job), bar: job.roll.bar! }, impossible, motionOf(job.rig)).outOfReach).toBe(
       STOCK.length,
     );
   });
@@ -642,10 +644,10 @@ describe('the balance', () => {
     const { candidates } = findBars(
       { ...input(bare), bar: { ...bare.roll.bar!, dips: [{ at: 0, depth: 200, width: 240 }] } },
       { rollRate: bar!.rollRate + even!, least: 100, most: 500 },
-      geometryOf(bare.rig),
+      motionOf(bare.rig),
     );
     for (const { design } of candidates) {
-      const fitted = { ...bare, roll: { ...bare.roll, bar: design } };
+      const fitted = withRoll(bare, { bar: design });
       expect(asked(fitted, 'bar').even! / bar!.rollRate).toBeCloseTo(0, 3);
       expect(found(fitted, 'balance').find((v) => v.id === 'balance')!.title).toBe(
         'Neither tight nor loose.',
@@ -747,16 +749,16 @@ test('rates, pressures and volumes read back as they are shown', () => {
       fc.integer({ min: 1, max: 5000 }),
       fc.constantFrom('in16' as const, 'mm' as const),
       (n, tape) => {
-        expect(readRate(showRate(n, tape), tape)).toBeCloseTo(n, 8);
-        expect(readRollRate(showRollRate(n * 1000, tape), tape)).toBeCloseTo(n * 1000, 5);
-        expect(readPressure(showPressure(n / 1e4, tape), tape)).toBeCloseTo(n / 1e4, 9);
-        expect(readVolume(showVolume(n * 1000, tape), tape)).toBeCloseTo(n * 1000, 4);
-        expect(readGrowth(showGrowth(n, tape), tape)).toBeCloseTo(n, 8);
+        expect(SPRING_RATE.read(SPRING_RATE.shown(n, tape), tape)).toBeCloseTo(n, 8);
+        expect(ROLL_RATE.read(ROLL_RATE.shown(n * 1000, tape), tape)).toBeCloseTo(n * 1000, 5);
+        expect(PRESSURE.read(PRESSURE.shown(n / 1e4, tape), tape)).toBeCloseTo(n / 1e4, 9);
+        expect(VOLUME.read(VOLUME.shown(n * 1000, tape), tape)).toBeCloseTo(n * 1000, 4);
+        expect(AREA_GROWTH.read(AREA_GROWTH.shown(n, tape), tape)).toBeCloseTo(n, 8);
       },
     ),
   );
   // A pound to the inch is 0.1751 N/mm; a pound-foot 1355.8 N·mm; 100 psi 0.6895 N/mm².
-  expect(readRate(1, 'in16')).toBeCloseTo(0.17513, 5);
-  expect(readRollRate(1, 'in16')).toBeCloseTo(1355.82, 1);
-  expect(readPressure(100, 'in16')).toBeCloseTo(0.68948, 5);
+  expect(SPRING_RATE.read(1, 'in16')).toBeCloseTo(0.17513, 5);
+  expect(ROLL_RATE.read(1, 'in16')).toBeCloseTo(1355.82, 1);
+  expect(PRESSURE.read(100, 'in16')).toBeCloseTo(0.68948, 5);
 });

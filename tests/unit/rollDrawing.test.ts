@@ -1,15 +1,15 @@
 import fc from 'fast-check';
 import { barHandles } from '@/bay/barHandles';
 import { rollFigures } from '@/bay/rollFigures';
-import { newJob, rollInput } from '@/core/job/job';
-import type { Job } from '@/core/job/schema';
 import { isReached } from '@/core/kinematics/pose';
-import type { Point } from '@/core/rig/schema';
-import { usualBar, usualStripBar, type BarDesign } from '@/core/roll/barDesign';
-import { geometryOf } from '@/core/roll/setUp';
-import { usualSprings, usualStop } from '@/core/roll/springDesign';
-import { distance } from '@/core/vector';
+import { usualBar, usualStripBar, type BarDesign } from '@/core/swaybar/swayBarDesign';
+import { assemble } from '@/core/kinematics/mechanism';
+import { rollInput } from '@/core/roll/setUp';
+import { usualSprings, usualStop } from '@/core/springs/springDesign';
+import { distance, type Point } from '@/core/geometry/vector';
 import { demoJobs } from '@/store/demo';
+import type { Job } from '@/core/job/jobSchema';
+import { newJob } from '@/core/job/newJob';
 
 const job = newJob('check', 'Check', 'in16');
 const withBar = (bar: BarDesign): Job => ({ ...job, roll: { ...job.roll, bar } });
@@ -76,7 +76,7 @@ describe('the bar as it is drawn', () => {
     expect(cars.length).toBeGreaterThanOrEqual(3);
     for (const car of cars) {
       const { bump, droop } = rollInput(car, { left: 0, right: 0 });
-      const { moving } = geometryOf(car.rig);
+      const moving = assemble(car.rig);
       const rest = rollFigures(car, moving.ride);
       const lengths = (figures: typeof rest) => figures.links.map(({ line: [a, b] }) => distance(a, b));
       const lift = fc.integer({ min: -Math.floor(droop), max: Math.floor(bump) });

@@ -1,20 +1,21 @@
-import { linksOf } from '@/core/rig/members';
 import fc from 'fast-check';
-import { setInMotion } from '@/core/kinematics/answer';
-import { solveRig } from '@/core/solve';
+import { assemble } from '@/core/kinematics/mechanism';
+import { solveRig } from '@/core/bench/solveRig';
 import { carry, seenFromAxle } from '@/core/kinematics/attitude';
-import { compileLinkage } from '@/core/kinematics/linkage';
+import { compileLinkage } from '@/core/kinematics/solver/linkage';
 import { isReached, type Pose } from '@/core/kinematics/pose';
-import { PoseSolver } from '@/core/kinematics/solver';
-import type { Point, Rig } from '@/core/rig/schema';
+import { PoseSolver } from '@/core/kinematics/solver/poseSolver';
+import type { Rig } from '@/core/rig/schema';
 import { randomThreeLink, randomTravel, threeLink, withEnds } from '../support/rigs';
+import type { Point } from '@/core/geometry/vector';
+import { linksOf } from '@/core/rig/members/members';
 
 const distance = (a: Point, b: Point) => Math.hypot(...a.map((v, k) => v - b[k]!));
 
 test('every reached pose keeps every bar’s length to 1e-9 mm and lifts the wheels exactly', () => {
   fc.assert(
     fc.property(randomThreeLink, randomTravel, (rig, travel) => {
-      const pose = setInMotion(rig).at(travel);
+      const pose = assemble(rig).at(travel);
       fc.pre(isReached(pose));
       const place = carry(pose as Pose, rig.tireRadius);
       for (const m of linksOf(rig))
@@ -28,7 +29,7 @@ test('every reached pose keeps every bar’s length to 1e-9 mm and lifts the whe
 test('the ride pose of bars at their drawn lengths is the drawing itself', () => {
   fc.assert(
     fc.property(randomThreeLink, (rig) => {
-      const { ride } = setInMotion(rig);
+      const { ride } = assemble(rig);
       expect(
         [ride.x, ride.y, ride.rollDeg, ride.pitchDeg, ride.steerDeg].every((v) => Math.abs(v) < 1e-9),
       ).toBe(true);
@@ -44,10 +45,7 @@ test('the mirror image of a rig moves as the mirror image', () => {
         ...rig,
         members: linksOf(rig).map((m) => ({ ...m, chassis: flip(m.chassis), axle: flip(m.axle) })),
       };
-      const [a, b] = [
-        setInMotion(rig).at({ left, right }),
-        setInMotion(mirrored).at({ left: right, right: left }),
-      ];
+      const [a, b] = [assemble(rig).at({ left, right }), assemble(mirrored).at({ left: right, right: left })];
       fc.pre(isReached(a) && isReached(b));
       if (!isReached(a) || !isReached(b)) return;
       expect(b.y).toBeCloseTo(-a.y, 7);
@@ -65,7 +63,7 @@ test('a grid gives the same poses as one by one, and marks what is out of reach'
   const lifts = Float64Array.from({ length: 9 }, (_, i) => -800 + 200 * i);
   const out = new Float64Array(9 * 9 * 4);
   solver.solveGrid(lifts, lifts, out);
-  const { at } = setInMotion(rig);
+  const { at } = assemble(rig);
   let beyond = 0;
   for (let i = 0; i < 9; i++)
     for (let j = 0; j < 9; j++) {
@@ -106,8 +104,8 @@ test.each([
 ])('without the %s the free motion is named', (id, word) => {
   const rig = threeLink();
   const loose = { ...rig, members: rig.members.filter((m) => m.id !== id) };
-  expect(() => setInMotion(loose)).toThrow(/nothing stops the axle/);
-  expect(() => setInMotion(loose)).toThrow(new RegExp(word));
+  expect(() => assemble(loose)).toThrow(/nothing stops the axle/);
+  expect(() => assemble(loose)).toThrow(new RegExp(word));
 });
 
 test('three links all in one plane with the bar leave pitch free although there are four', () => {
@@ -118,7 +116,7 @@ test('three links all in one plane with the bar leave pitch free although there 
   let rig = withEnds(threeLink(), 'lower-left', level(500));
   rig = withEnds(withEnds(rig, 'lower-right', level(-500)), 'upper', level(0));
   rig = withEnds(rig, 'panhard', { chassis: [0, 480, 330], axle: [0, -480, 330] });
-  expect(() => setInMotion(rig)).toThrow(/pinion up and down/);
+  expect(() => assemble(rig)).toThrow(/pinion up and down/);
 });
 
 describe('more bars than motions', () => {
@@ -137,7 +135,7 @@ describe('more bars than motions', () => {
   });
 
   test('heave of equal parallel links binds nothing; roll binds, and the pose is the least of the stored energy', () => {
-    const { at } = setInMotion(fourLink);
+    const { at } = assemble(fourLink);
     const heave = at({ left: 60, right: 60 }) as Pose;
     expect(heave.energy).toBeLessThan(1);
     const roll = at({ left: 60, right: -60 }) as Pose;
@@ -166,7 +164,7 @@ describe('more bars than motions', () => {
   });
 
   test('rates of a bound pose agree with finite differences', () => {
-    const { at } = setInMotion(fourLink);
+    const { at } = assemble(fourLink);
     const [l, r] = [50, -30];
     const pose = at({ left: l, right: r }) as Pose;
     const h = 0.01;

@@ -1,5 +1,4 @@
 import 'fake-indexeddb/auto';
-import { newJob } from '@/core/job/job';
 import { startAutosave } from '@/store/autosave';
 import { db } from '@/store/db';
 import { beginGesture, edit, putOnBench, redo, setDraft, undo, useJobStore } from '@/store/jobStore';
@@ -13,6 +12,7 @@ import {
   restoreJob,
   stockShelf,
 } from '@/store/shelf';
+import { newJob } from '@/core/job/newJob';
 
 const job = () => useJobStore.getState().job!;
 const rename = (name: string) => edit((j) => ({ ...j, name }));

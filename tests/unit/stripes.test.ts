@@ -5,15 +5,15 @@ import {
   stationStripe,
   stationStripeKey,
   type StationId,
-} from '@/core/build/stations';
-import { withReadingsAt } from '@/core/job/record';
-import { withMounts } from '@/core/job/job';
-import type { Job } from '@/core/job/schema';
-import { spotAt } from '@/core/measure/quantities';
-import { usualBladeBar, usualStripBar } from '@/core/roll/barDesign';
-import { usualSprings } from '@/core/roll/springDesign';
+} from '@/core/bench/stations';
+import { spotAt } from '@/core/survey/quantities/quantities';
+import { usualBladeBar, usualStripBar } from '@/core/swaybar/swayBarDesign';
+import { usualSprings } from '@/core/springs/springDesign';
 import { demoJobs } from '@/store/demo';
 import { drawStripe } from '@/ui/stripes';
+import type { Job } from '@/core/job/jobSchema';
+import { withReadingsAt } from '@/core/job/edits/readings';
+import { withMounts } from '@/core/job/edits/mounts';
 
 const cars = demoJobs();
 /** The stations that are vouched for by one stripe of their own. */

@@ -1,10 +1,12 @@
 import fc from 'fast-check';
-import { setInMotion } from '@/core/kinematics/answer';
+import { assemble } from '@/core/kinematics/mechanism';
 import { isReached, type Pose } from '@/core/kinematics/pose';
 import { InputError, readRig } from '@/core/rig/read';
-import type { Member, Point, Rig } from '@/core/rig/schema';
-import { solveRig } from '@/core/solve';
+import type { Rig } from '@/core/rig/schema';
+import { solveRig } from '@/core/bench/solveRig';
 import { everyLayout } from '../support/layouts';
+import type { Point } from '@/core/geometry/vector';
+import type { Member } from '@/core/rig/members/members';
 
 const LIFT = { left: 41, right: -17 };
 
@@ -22,7 +24,7 @@ function carried(rig: Rig, to: (p: Point) => Point): Rig {
 }
 
 function poseOf(rig: Rig, travel = LIFT): Pose {
-  const pose = setInMotion(rig).at(travel);
+  const pose = assemble(rig).at(travel);
   if (!isReached(pose)) throw new Error('out of reach');
   return pose;
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { formatLength, readTape, shownLength } from '@/core/units/format';
+import { formatLength, readTape, shownLength } from '@/core/units/length';
 import { parseLength } from '@/core/units/parse';
 import { division, snap, TAPES, type Tape } from '@/core/units/tape';
 import { sayTurns } from '@/core/units/turns';

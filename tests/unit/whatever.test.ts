@@ -1,27 +1,30 @@
 import fc from 'fast-check';
-import { holdConditions } from '@/core/build/holdPoint';
-import { STATIONS, stationBasis } from '@/core/build/stations';
-import { makeBar } from '@/core/fabricate/bar';
-import { checkBar } from '@/core/fabricate/barChecks';
-import { barSpec, locateInput, rollInput, travelOf, withMounts, workBar } from '@/core/job/job';
-import { withoutMembers } from '@/core/job/parts';
-import { jobRecordChecks } from '@/core/job/record';
-import type { Job } from '@/core/job/schema';
-import { analyseLocate } from '@/core/locate/analyse';
-import { describeBar } from '@/core/locate/lateralBar';
-import { trustOf } from '@/core/locate/trust';
+import { STATIONS, stationBasis } from '@/core/bench/stations';
+import { makeBar } from '@/core/fabricate/adjustableBar';
+import { checkBar } from '@/core/cut/barChecks';
+import { jobConditions } from '@/core/bench/holdPoint';
+import { approachOf, jobAgreement } from '@/core/record/jobRecord';
+import { checkRecord } from '@/core/record/recordChecks';
+import { describeBar } from '@/core/rig/lateralBar';
+import { resultUncertainty } from '@/core/locate/resultUncertainty';
 import { heightsOf, schoolsOf } from '@/core/place/heights';
 import { removalOrder } from '@/core/place/order';
 import { placeChecks } from '@/core/place/placeChecks';
-import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/members';
 import { InputError } from '@/core/rig/read';
 import { asSet } from '@/core/ride/asSet';
 import { preloadOf } from '@/core/ride/preload';
-import { settingOf } from '@/core/ride/setting';
 import { analyseRoll, ROLL_PARTS } from '@/core/roll/analyse';
-import { rollChecks } from '@/core/roll/checks';
-import type { Verdict } from '@/core/verdict';
+import { rollVerdicts } from '@/core/roll/checks';
+import type { Verdict } from '@/core/verdict/verdict';
 import { demoJobs } from '@/store/demo';
+import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/mounts';
+import type { Job } from '@/core/job/jobSchema';
+import { barSpec, travelOf, workBar } from '@/core/job/jobValues';
+import { located } from '../support/locate';
+import { rollInput } from '@/core/roll/setUp';
+import { withMounts } from '@/core/job/edits/mounts';
+import { withoutMembers } from '@/core/job/edits/memberKits';
+import { settingOf } from '@/core/ride/alignment';
 
 const cars = demoJobs();
 const axis = fc.constantFrom(0 as const, 1 as const, 2 as const);
@@ -83,12 +86,11 @@ describe('wherever mounts are typed, and whatever is taken off', () => {
         const job = made(plan);
         const { bump, droop } = travelOf(job);
         const rocker = thrown ? { left: bump, right: -droop } : { left: 0, right: 0 };
-        const located = orRefused(() => analyseLocate(locateInput(job, rocker)));
-        if (located) inWords([...located.verdicts, ...located.linkVerdicts, ...located.roomVerdicts]);
+        inWords(orRefused(() => located(job, rocker).said) ?? []);
         const input = rollInput(job, rocker);
-        if (thrown) orRefused(() => trustOf(job));
+        if (thrown) orRefused(() => resultUncertainty(job));
         const rolled = orRefused(() => analyseRoll(input, part));
-        if (rolled) inWords(rollChecks(input, part, rolled, job.tape));
+        if (rolled) inWords(rollVerdicts(input, part, rolled, job.tape));
       }),
       { numRuns: 250 },
     );
@@ -101,14 +103,17 @@ describe('wherever mounts are typed, and whatever is taken off', () => {
         for (const station of STATIONS) stationBasis(job, station);
         const bar = workBar(job);
         inWords(checkBar(barSpec(job), makeBar(describeBar(bar).eyeToEye, barSpec(job)), job.tape));
-        inWords([...placeChecks(job), ...jobRecordChecks(job)]);
+        inWords([
+          ...placeChecks(job),
+          ...checkRecord(job.readings, jobAgreement(job), approachOf(job), job.tape),
+        ]);
         for (const { frame, ahead } of heightsOf(job)) {
           expect(frame).toEqual(expect.any(Number));
           if (ahead !== null) expect(Number.isFinite(ahead)).toBe(true);
         }
         schoolsOf(job);
         for (const { hold } of removalOrder(job.rig)) expect(hold).toMatch(/\w+ \w+/);
-        for (const c of holdConditions(job)) expect(JSON.stringify(c)).not.toMatch(/NaN|Infinity|undefined/);
+        for (const c of jobConditions(job)) expect(JSON.stringify(c)).not.toMatch(/NaN|Infinity|undefined/);
         preloadOf(job);
         for (const { value } of asSet(job)) if (value !== null) expect(Number.isNaN(value)).toBe(false);
         orRefused(() => settingOf(job));

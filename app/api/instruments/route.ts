@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { spotAt } from '@/core/measure/quantities';
-import { found } from '@/core/measure/readings';
+import { spotAt } from '@/core/survey/quantities/quantities';
+import { found } from '@/core/survey/readings';
 import type { Channel } from '@/instruments/protocol';
 import { LINES_PER_SECOND, MOODS, practiceValue, standInLine, type Aim } from '@/instruments/standIns';
 import { demoJobs } from '@/store/demo';

@@ -1,4 +1,4 @@
-import { solveRig } from '@/core/solve';
+import { solveRig } from '@/core/bench/solveRig';
 import { InputError, LARGEST_FILE, readRig } from '@/core/rig/read';
 
 /** Takes a rig file as the body, gives the same JSON as `pellik solve`. Bad input: 400 with the place and the cure. */

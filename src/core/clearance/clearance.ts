@@ -1,8 +1,9 @@
 import { carry, seenFromAxle, type Attitude } from '@/core/kinematics/attitude';
-import { linksOf } from '@/core/rig/members';
-import type { Obstacle, Point, Rig } from '@/core/rig/schema';
-import { pathAt } from './path';
-import { segmentToBox, segmentToSegment } from './distance';
+import type { Obstacle, Rig } from '@/core/rig/schema';
+import { pathAt } from './barPath';
+import { segmentToBox, segmentToSegment } from '@/core/geometry/closestApproach';
+import type { Point } from '@/core/geometry/vector';
+import { linksOf } from '@/core/rig/members/members';
 
 /**
  * Surface-to-surface distance of two things near each other, mm; negative where they overlap. `member` is a bar, or
@@ -52,6 +53,10 @@ export function clearances(rig: Rig, pose: Attitude, bracket = 0): Clearance[] {
   }
   return found;
 }
+
+/** Whether a rig states anything between which a gap could be measured. */
+export const hasClearances = (rig: Rig): boolean =>
+  rig.obstacles !== undefined || linksOf(rig).filter((m) => m.od !== undefined).length > 1;
 
 /** A path without its first or last piece, but never without its middle. */
 export function trimmed(path: Point[], end: 'start' | 'end', by: number): Point[] {

@@ -1,8 +1,8 @@
 import { InputError, parseJson, validate } from '@/core/rig/read';
-import { linksOf } from '@/core/rig/members';
-import { withReadings } from './job';
-import { JOB_VERSION, jobSchema, type Job } from './schema';
-import { upgraded } from './upgrade';
+import { linksOf } from '@/core/rig/members/members';
+import { applyReadings } from './applyReadings';
+import { upgraded, withTypedMarks } from './upgrade';
+import { JOB_VERSION, jobSchema, type Job } from './jobSchema';
 
 /**
  * Reads the text of a job file.
@@ -14,15 +14,16 @@ export function readJob(text: string): Job {
   if (typeof value !== 'object' || value === null || !('format' in value) || value.format !== 'pellik.job') {
     throw new InputError('format', 'this is not a Pellik job: its format should be "pellik.job"');
   }
-  if ('version' in value && typeof value.version === 'number' && value.version > JOB_VERSION) {
+  const { version } = value as { version?: unknown };
+  if (typeof version === 'number' && version > JOB_VERSION) {
     throw new InputError(
       'version',
-      `written by a newer Pellik (version ${value.version}); this one reads up to version ${JOB_VERSION}`,
+      `written by a newer Pellik (version ${version}); this one reads up to version ${JOB_VERSION}`,
     );
   }
   const job = validate(jobSchema, upgraded(value as Record<string, unknown>));
   if (linksOf(job.rig).length === 0) throw new InputError('rig.members', 'needs at least one link');
-  return withReadings(job);
+  return applyReadings(version === JOB_VERSION ? job : withTypedMarks(job));
 }
 
 /** The text of a job file: readable, and stable enough to compare. */

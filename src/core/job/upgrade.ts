@@ -1,6 +1,12 @@
-import { usualBar } from '@/core/roll/barDesign';
-import { JOB_VERSION } from './schema';
-import { startingPlace, startingRecord, startingRide, startingRoll } from './starting';
+import { PANHARD } from '@/core/rig/roles';
+import { found } from '@/core/survey/readings';
+import { usualBar } from '@/core/swaybar/swayBarDesign';
+import { applyReadings, USUAL_MASSES } from './applyReadings';
+import { JOB_VERSION, type Job } from './jobSchema';
+import { startingPlace } from './slices/place';
+import { startingRecord } from './slices/record';
+import { startingRide } from './slices/ride';
+import { startingRoll } from './slices/roll';
 
 type Loose = Record<string, unknown>;
 
@@ -10,10 +16,65 @@ export function upgraded(value: Loose): Loose {
     case 1:
       return upgraded(fromFirst(value));
     case 2:
-      return { ...value, version: JOB_VERSION, roll: rollFromSecond(value.roll) };
+      return upgraded({ ...value, version: 3, roll: rollFromSecond(value.roll) });
+    case 3:
+      return { ...fromThird(value), version: JOB_VERSION };
     default:
       return value;
   }
+}
+
+/** Version 3: brackets, their stripes and their log belonged to whatever bar was on the saw. */
+function fromThird(value: Loose): Loose {
+  const member = memberOnTheSaw(value);
+  const of = (key: string) => `${member}/${key}`;
+  const weld = isLoose(value.weld) ? value.weld : {};
+  const owned = (record: unknown): unknown => (isLoose(record) ? mapKeys(record, of) : record);
+  const log = Array.isArray(weld.log)
+    ? weld.log.map((event) => (isLoose(event) ? { member, ...event } : event))
+    : weld.log;
+  const joints = isLoose(weld.joints)
+    ? Object.fromEntries(Object.entries(weld.joints).filter(([, state]) => state !== 'scribed'))
+    : weld.joints;
+  const stripes = isLoose(value.stripes)
+    ? mapKeys(value.stripes, (key) => (key.startsWith('weld.') ? `weld.${of(key.slice(5))}` : key))
+    : value.stripes;
+  return {
+    ...value,
+    weld: { ...weld, joints: owned(joints), measured: owned(weld.measured), log },
+    stripes,
+  };
+}
+
+function memberOnTheSaw({ cut, rig }: Loose): string {
+  const members = isLoose(rig) && Array.isArray(rig.members) ? rig.members.filter(isLoose) : [];
+  const links = members.filter((m) => m.type === 'link').map((m) => String(m.id));
+  const chosen = isLoose(cut) ? cut.member : undefined;
+  return links.find((id) => id === chosen) ?? links.find((id) => id === PANHARD) ?? links[0] ?? PANHARD;
+}
+
+const mapKeys = (record: Loose, to: (key: string) => string): Loose =>
+  Object.fromEntries(Object.entries(record).map(([key, v]) => [to(key), v]));
+
+/**
+ * A job of before version 4 with what was typed over its readings marked as typed: then the last to come won. Where the mounts
+ * still followed the pattern, the pattern had overwritten the yokes' angles, and what was read comes back.
+ */
+export function withTypedMarks(job: Job): Job {
+  const typed = { ...job.typed };
+  const read = applyReadings(job).rig;
+  const mark = (path: string, kept: number | undefined, measured: number | undefined) => {
+    if (kept !== undefined && measured !== undefined && Math.abs(kept - measured) > 1e-6)
+      typed[path] ??= String(kept);
+  };
+  if (job.laidOut)
+    for (const angle of ['transmissionAngle', 'pinionAngle'] as const)
+      if (found(job.readings, angle))
+        mark(`driveshaft/${angle}Deg`, job.rig.driveshaft?.[`${angle}Deg`], read.driveshaft?.[`${angle}Deg`]);
+  for (const key of ['total', 'frontFraction'] as const)
+    if (job.rig.masses?.[key] !== USUAL_MASSES[key])
+      mark(`masses/${key}`, job.rig.masses?.[key], read.masses?.[key]);
+  return { ...job, typed };
 }
 
 /**

@@ -1,4 +1,5 @@
-import type { Point } from '@/core/rig/schema';
+import type { Point } from '@/core/geometry/vector';
+import { toRadians } from '@/core/geometry/angle';
 
 /** Where an axle stands relative to the chassis: its centre (mm) and Z-Y-X angles (degrees). */
 export type Attitude = {
@@ -10,15 +11,13 @@ export type Attitude = {
   steerDeg: number;
 };
 
-const RADIANS = Math.PI / 180;
-
 /**
  * Carries points of the axle from where they are at ride height to where they are in a pose.
  *
  * @param tireRadius height of the axle's centre at ride height, mm: axle points turn about it
  */
 export function carry(pose: Attitude, tireRadius: number): (point: Point) => Point {
-  const [r, p, s] = [pose.rollDeg * RADIANS, pose.pitchDeg * RADIANS, pose.steerDeg * RADIANS];
+  const [r, p, s] = [toRadians(pose.rollDeg), toRadians(pose.pitchDeg), toRadians(pose.steerDeg)];
   const [cr, sr, cp, sp, cs, ss] = [
     Math.cos(r),
     Math.sin(r),

@@ -1,5 +1,6 @@
 import type { Rig } from '@/core/rig/schema';
 import { carry, type Attitude } from './attitude';
+import { toDegrees, wrapped } from '@/core/geometry/angle';
 
 /**
  * Turn of a front knuckle, degrees, left positive: about a vertical through its kingpin, by as much as keeps the drag link's
@@ -26,9 +27,6 @@ export function bumpSteer(
   if (reach === 0 || Math.abs(c) > reach) return null;
   const middle = Math.atan2(b, a);
   const swing = Math.acos(c / reach);
-  const nearest = [middle + swing, middle - swing].map(wrap).sort((p, q) => Math.abs(p) - Math.abs(q))[0]!;
-  return (nearest * 180) / Math.PI;
+  const nearest = [middle + swing, middle - swing].map(wrapped).sort((p, q) => Math.abs(p) - Math.abs(q))[0]!;
+  return toDegrees(nearest);
 }
-
-/** An angle between −π and π. */
-const wrap = (angle: number): number => Math.atan2(Math.sin(angle), Math.cos(angle));

@@ -1,10 +1,9 @@
-import type { Point, Rig } from '@/core/rig/schema';
-import { cross, dot, minus } from '@/core/vector';
+import type { Rig } from '@/core/rig/schema';
+import { cross, dot, minus, type Point } from '@/core/geometry/vector';
 import { carry, type Attitude } from './attitude';
+import { toDegrees, toRadians } from '@/core/geometry/angle';
 
 export type Driveshaft = { length: number; plunge: number; frontAngleDeg: number; rearAngleDeg: number };
-
-const RADIANS = Math.PI / 180;
 
 /**
  * Length of the shaft between its two joints, its change from ride height (longer positive), and the angle of each joint:
@@ -30,8 +29,8 @@ export function describeDriveshaft(
 }
 
 /** Direction of a yoke's axis, forward: x turned about y. */
-const yokeAxis = (deg: number): Point => [Math.cos(deg * RADIANS), 0, -Math.sin(deg * RADIANS)];
+const yokeAxis = (deg: number): Point => [Math.cos(toRadians(deg)), 0, -Math.sin(toRadians(deg))];
 
 function between(a: Point, b: Point): number {
-  return Math.atan2(Math.hypot(...cross(a, b)), dot(a, b)) / RADIANS;
+  return toDegrees(Math.atan2(Math.hypot(...cross(a, b)), dot(a, b)));
 }

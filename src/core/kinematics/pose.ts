@@ -1,10 +1,11 @@
-import type { Member, Rig } from '@/core/rig/schema';
-import { clearances, type Clearance } from '@/core/clearance/clearance';
+import type { Rig } from '@/core/rig/schema';
 import { bumpSteer } from './bumpSteer';
 import { describeDriveshaft, type Driveshaft } from './driveshaft';
-import { Kind } from './linkage';
-import { memberForces, ROWS } from './memberForces';
-import type { PoseSolver } from './solver';
+import { Kind } from '@/core/kinematics/solver/linkage';
+import { memberForces } from './memberForces';
+import type { PoseSolver } from '@/core/kinematics/solver/poseSolver';
+import { toDegrees } from '@/core/geometry/angle';
+import { kindOf } from '@/core/rig/members/members';
 
 /** What one pose of the axle means to the car. Lengths mm, angles degrees; signs as ISO 8855. */
 export type Pose = {
@@ -32,14 +33,12 @@ export type Pose = {
   driveshaft?: Driveshaft;
   /** turn of a front knuckle, left positive; null where the drag link cannot follow */
   bumpSteerDeg?: number | null;
-  clearance?: Clearance[];
 };
 type Unreachable = { left: number; right: number; unreachable: { member: string; message: string } };
 export type SweptPose = Pose | Unreachable;
 
 export const isReached = (pose: SweptPose): pose is Pose => !('unreachable' in pose);
 
-const DEGREES = 180 / Math.PI;
 /** Pitch rates below this (rad/mm) put the instant centre a thousand kilometres off: parallel links. */
 const PARALLEL = 1e-9;
 
@@ -75,9 +74,9 @@ export function describePose(rig: Rig, solver: PoseSolver, ride: RideAttitude): 
     x,
     y,
     z,
-    rollDeg: Math.asin(sinRoll) * DEGREES,
-    pitchDeg: q[2]! * DEGREES,
-    steerDeg: q[3]! * DEGREES,
+    rollDeg: toDegrees(Math.asin(sinRoll)),
+    pitchDeg: toDegrees(q[2]!),
+    steerDeg: toDegrees(q[3]!),
     rollCentreHeight: roll && linkage.tireRadius + roll.vy / roll.wx,
     rollSteer: roll && -roll.wz / roll.wx,
     instantCentre:
@@ -93,13 +92,8 @@ export function describePose(rig: Rig, solver: PoseSolver, ride: RideAttitude): 
   }
   if (rig.driveshaft) pose.driveshaft = describeDriveshaft(rig.driveshaft, pose, rig.tireRadius);
   if (rig.steering && rig.end === 'front') pose.bumpSteerDeg = bumpSteer(rig.steering, pose, rig.tireRadius);
-  if (hasGaps(rig)) pose.clearance = clearances(rig, pose);
   return pose;
 }
-
-/** Whether a rig states anything between which a gap could be measured. */
-const hasGaps = ({ members, obstacles }: Rig): boolean =>
-  obstacles !== undefined || members.filter((m) => m.type === 'link' && m.od !== undefined).length > 1;
 
 type Motion = { vx: number; vy: number; vz: number; wx: number; wy: number; wz: number };
 
@@ -128,15 +122,14 @@ function describeMembers(rig: Rig, solver: PoseSolver, ride: RideAttitude): Pose
   const onAxle = inAxleAxes(solver);
   const members: Pose['members'] = {};
   let at = 0;
-  for (const member of rig.members) {
-    members[member.id] = isArm(member)
-      ? {
-          length: armLength(member.chassis, solver),
-          angles: { chassis: turnBetween(residuals.R, ride.R), axle: 0 },
-        }
-      : barAngles(at, ROWS[member.type]);
-    at += ROWS[member.type];
-  }
+  rig.members.forEach((member, i) => {
+    const rows = linkage.rowsOfMember[i]!;
+    const pin = kindOf(member).pin?.(member);
+    members[member.id] = pin
+      ? { length: armLength(pin, solver), angles: { chassis: turnBetween(residuals.R, ride.R), axle: 0 } }
+      : barAngles(at, rows);
+    at += rows;
+  });
   return members;
 
   /** Of a member's rows that are bars, the one turned farthest at the chassis. */
@@ -153,7 +146,6 @@ function describeMembers(rig: Rig, solver: PoseSolver, ride: RideAttitude): Pose
   }
 }
 
-const isArm = (m: Member) => m.type === 'slider-arm' || m.type === 'rigid-arm';
 const isBar = (kind: number) =>
   kind === Kind.link || kind === Kind.crankOnAxle || kind === Kind.crankOnChassis;
 
@@ -167,7 +159,7 @@ function angleBetween(a: Float64Array, b: Float64Array, k: number): number {
   const cy = a[k + 2]! * b[k]! - a[k]! * b[k + 2]!;
   const cz = a[k]! * b[k + 1]! - a[k + 1]! * b[k]!;
   const dot = a[k]! * b[k]! + a[k + 1]! * b[k + 1]! + a[k + 2]! * b[k + 2]!;
-  return Math.atan2(Math.sqrt(cx * cx + cy * cy + cz * cz), dot) * DEGREES;
+  return toDegrees(Math.atan2(Math.sqrt(cx * cx + cy * cy + cz * cz), dot));
 }
 
 /** Degrees of the one turn that takes one attitude to the other. */
@@ -177,7 +169,7 @@ function turnBetween(a: Float64Array, b: Float64Array): number {
     a[3 * i]! * b[3 * j]! + a[3 * i + 1]! * b[3 * j + 1]! + a[3 * i + 2]! * b[3 * j + 2]!;
   for (let i = 0; i < 3; i++) trace += t(i, i);
   const sine = Math.hypot(t(2, 1) - t(1, 2), t(0, 2) - t(2, 0), t(1, 0) - t(0, 1));
-  return Math.atan2(sine, trace - 1) * DEGREES;
+  return toDegrees(Math.atan2(sine, trace - 1));
 }
 
 function inAxleAxes(solver: PoseSolver): Float64Array {

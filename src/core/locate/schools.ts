@@ -1,27 +1,19 @@
-import { compileLinkage } from '@/core/kinematics/linkage';
-import { PoseSolver } from '@/core/kinematics/solver';
+import { compileLinkage } from '@/core/kinematics/solver/linkage';
+import { PoseSolver } from '@/core/kinematics/solver/poseSolver';
 import type { Rig } from '@/core/rig/schema';
-import { withMember } from './lateralBar';
-
-/** Where in its travel the bar is set level: at ride height, or in the middle of the travel. */
-export const SCHOOLS = ['ride', 'middle'] as const;
-export type School = (typeof SCHOOLS)[number];
+import { wantedRise, type LevelSchool } from '@/core/rig/lateralBar';
+import { withLink } from '@/core/rig/roles';
 
 /** What each school costs on this car: most sideways movement of the axle (mm) over its travel, and from side to side. */
-export type SchoolComparison = Record<School, { most: number; range: number }>;
-
-/** How far the frame end stands above the axle end, mm, for the bar to be level where the school wants it. */
-export function wantedRise(school: School, bump: number, droop: number): number {
-  return school === 'ride' ? 0 : (bump - droop) / 2;
-}
+export type SchoolComparison = Record<LevelSchool, { most: number; range: number }>;
 
 export function compareSchools(
   input: { rig: Rig; bump: number; droop: number },
   barId: string,
 ): SchoolComparison {
-  const cost = (school: School) => {
+  const cost = (school: LevelSchool) => {
     const rise = wantedRise(school, input.bump, input.droop);
-    const rig = withMember(input.rig, barId, (bar) => ({
+    const rig = withLink(input.rig, barId, (bar) => ({
       ...bar,
       chassis: [bar.chassis[0], bar.chassis[1], bar.axle[2] + rise],
     }));

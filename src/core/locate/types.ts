@@ -1,18 +1,18 @@
-import type { Use } from '@/core/job/schema';
-import type { Clearance } from '@/core/clearance/clearance';
-import type { MemberJoints } from '@/core/joints/joints';
+import type { ClosestApproach } from '@/core/clearance/closestOverTravel';
+import type { Job } from '@/core/job/jobSchema';
+import { tireWidthOf, travelOf } from '@/core/job/jobValues';
 import type { Pose, SweptPose } from '@/core/kinematics/pose';
-import type { Rig, Spring, Travel } from '@/core/rig/schema';
-import type { LoadAnswer, LoadCase } from '@/core/statics/loads';
-import type { Tape } from '@/core/units/tape';
-import type { Verdict } from '@/core/verdict';
-import type { LateralBar } from './lateralBar';
-import type { School, SchoolComparison } from './schools';
+import type { JointName, MemberJoints } from '@/core/materials/joints';
+import type { Use } from '@/core/materials/uses';
+import type { LateralBar, LevelSchool } from '@/core/rig/lateralBar';
+import type { Rig, Travel } from '@/core/rig/schema';
+import type { LoadAnswer, LoadCase } from '@/core/statics/equilibrium';
+import type { DragLinkMatch } from './dragLinkMatch';
+import type { LateralRemedies } from './lateralRemedies';
+import type { SchoolComparison } from './schools';
 
 export type LocateInput = {
   rig: Rig;
-  /** as Roll has them: where their seats are */
-  springs: Spring[] | null;
   /** wheel travel from ride height to the stops, mm, both positive */
   bump: number;
   droop: number;
@@ -20,8 +20,7 @@ export type LocateInput = {
   tireWidth: number | null;
   /** most sideways movement the builder accepts over the travel, mm */
   shiftLimit: number;
-  school: School;
-  tape: Tape;
+  school: LevelSchool;
   use: Use;
   joints: Record<string, MemberJoints>;
   /** how far the slip yoke can go in and out from ride height, mm, as far as it was measured */
@@ -31,10 +30,24 @@ export type LocateInput = {
   rocker: Travel;
 };
 
-/** The axle at one height of both wheels; `lost` names the member that cannot follow there. */
-export type CurvePoint = ({ lift: number; lost?: undefined } & CurveValues) | { lift: number; lost: string };
+export const locateInput = (job: Job, rocker: Travel): LocateInput => ({
+  rig: job.rig,
+  ...travelOf(job),
+  tireWidth: tireWidthOf(job),
+  shiftLimit: job.locate.shiftLimit,
+  school: job.locate.school,
+  use: job.use,
+  joints: job.joints,
+  room: job.shaft.room,
+  loads: { cornerG: job.cornerG, axleRatio: job.shaft.ratio },
+  rocker,
+});
 
-/** What can be drawn over the travel; null where it has no value. */
+/** The axle at one height of both wheels; or the member that can follow no farther than there. */
+export type CurvePoint =
+  ({ lift: number; limitingMember?: undefined } & CurveValues) | { lift: number; limitingMember: string };
+
+/** What can be drawn over the travel; null where it has no value. mm, per cent, degrees. */
 export type CurveValues = {
   y: number;
   rollCentreHeight: number | null;
@@ -63,35 +76,30 @@ export type LinkFindings = {
   /** the eye that is most cocked at ride height, against its swing */
   cocked: JointFinding | null;
   shaft: ShaftFindings | null;
-  /** of a front axle: drag link against track bar, where there is one */
+  /** of a front axle */
   steering: SteeringFindings | null;
 };
 
-export type BindFinding = {
-  member: string;
-  force: number;
-  give: number;
-  at: string;
-  rigid: boolean;
-  joints: MemberJoints | null;
-};
+/** A member by its id, the force it binds with, N, how far its ends must give for that, mm, and where in the travel. */
+export type BindFinding = { member: string; force: number; give: number; at: Travel };
 
+/** An eye of a link: degrees that its joint is cocked, of those it has, and where in the travel. */
 export type JointFinding = {
   member: string;
   end: 'chassis' | 'axle';
   degrees: number;
   swing: number;
-  joint: string;
-  at: string;
+  joint: JointName;
+  at: Travel;
 };
 
 export type ShaftFindings = {
-  /** joint angles at ride height */
+  /** joint angles at ride height, degrees */
   front: number;
   rear: number;
   /** largest angle of either joint over the travel, and where */
   most: number;
-  mostAt: string;
+  mostAt: Travel;
   /** how far the slip yoke goes in and comes out from ride height, mm, both positive */
   in: number;
   out: number;
@@ -100,11 +108,11 @@ export type ShaftFindings = {
 export type SteeringFindings = {
   /** largest turn of the knuckles, degrees, with both wheels together and with one up; null out of the drag link’s reach */
   bumpSteer: { both: number; one: number } | null;
-  match: { length: number; angle: number } | null;
+  /** drag link against lateral bar; null without one */
+  match: DragLinkMatch | null;
 };
 
-export type ClosestApproach = Clearance & { at: Travel };
-
+/** What Locate works out of one geometry: numbers, ids and places; words are made of it on the way to the screen. */
 export type LocateResult = {
   /** null in layouts without a bar across the car */
   bar: LateralBar | null;
@@ -113,15 +121,11 @@ export type LocateResult = {
   curve: CurvePoint[];
   ghosts: Record<'bump' | 'droop' | 'leftUp' | 'rightUp', SweptPose>;
   current: SweptPose;
-  /** the tightest places over the travel, the tightest first, one for each pair of things */
+  /** the tightest places over the travel, the tightest first, one for each pair of bodies */
   gaps: ClosestApproach[];
   schools: SchoolComparison | null;
-  /** about holding the axle sideways */
-  verdicts: Verdict[];
+  /** what would mend a lateral bar that is too short or too near */
+  remedies: LateralRemedies | null;
   links: LinkFindings;
-  /** about holding it lengthwise */
-  linkVerdicts: Verdict[];
-  /** about the driveshaft and the room things have */
-  roomVerdicts: Verdict[];
   loads: { load: LoadCase; answer: LoadAnswer | null }[];
 };

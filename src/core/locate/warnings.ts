@@ -1,9 +1,10 @@
-import { SHIFT_LIMITS } from '@/core/job/job';
+import { locateVerdicts } from './verdicts/verdicts';
+import { LIMITS } from '@/core/materials/limits';
 import type { Rig } from '@/core/rig/schema';
-import { USUAL_CASES } from '@/core/statics/usualCases';
-import type { Verdict } from '@/core/verdict';
+import type { Verdict } from '@/core/verdict/verdict';
 import { analyseLocate } from './analyse';
 import type { LocateInput } from './types';
+import { USUAL_CASES } from '@/core/statics/standardCases';
 
 /** What is wrong with a rig: a code, the part and place, and in words what, why and what to do. */
 export type Warning = { code: string; where: string; message: string };
@@ -13,8 +14,9 @@ export type Warning = { code: string; where: string; message: string };
  * messages are mm; limits are those of a street car.
  */
 export function findWarnings(rig: Rig): Warning[] {
-  const { verdicts, linkVerdicts, roomVerdicts } = analyseLocate(plainInput(rig));
-  return [...verdicts, ...linkVerdicts, ...roomVerdicts].filter((v) => v.state !== 'ok').map(warning);
+  const input = plainInput(rig);
+  const { sideways, lengthwise, room } = locateVerdicts(input, analyseLocate(input), 'mm');
+  return [...sideways, ...lengthwise, ...room].filter((v) => v.state !== 'ok').map(warning);
 }
 
 function warning({ id, where = 'axle', title, reason, remedies }: Verdict): Warning {
@@ -30,13 +32,11 @@ function plainInput(rig: Rig): LocateInput {
   }
   return {
     rig,
-    springs: rig.springs ?? null,
     bump,
     droop,
     tireWidth: null,
-    shiftLimit: SHIFT_LIMITS.street,
+    shiftLimit: LIMITS.sideways.street,
     school: 'ride',
-    tape: 'mm',
     use: 'street',
     joints: {},
     room: {},

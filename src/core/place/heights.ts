@@ -1,12 +1,13 @@
-import { travelOf } from '@/core/job/job';
-import type { Job } from '@/core/job/schema';
-import { compileLinkage } from '@/core/kinematics/linkage';
-import { PoseSolver } from '@/core/kinematics/solver';
-import { bothSides, measured, measuredAcross } from '@/core/measure/readings';
-import { estimate } from '@/core/measure/uncertainty';
-import { SIDES, type QuantityKey, type Side } from '@/core/measure/quantities';
+import { compileLinkage } from '@/core/kinematics/solver/linkage';
+import { PoseSolver } from '@/core/kinematics/solver/poseSolver';
+import { bothSides, measured, measuredAcross } from '@/core/survey/readings';
+import { estimate } from '@/core/survey/uncertainty';
+import type { QuantityKey } from '@/core/survey/quantities/quantities';
 import { restFor, type Rest } from './stands';
-import type { CentreSchool } from './schools';
+import { bySide, type Side } from '@/core/geometry/side';
+import type { Job } from '@/core/job/jobSchema';
+import type { CentreSchool } from '@/core/job/slices/place';
+import { travelOf } from '@/core/job/jobValues';
 
 type HeightId = 'droop' | 'driving' | 'parked' | 'bump';
 
@@ -94,5 +95,5 @@ export function restsOf(job: Job, lift: number): Record<Side, Rest | null> {
     const held = job.place.held[side];
     return held === undefined ? null : restFor(layoutRadius(job), held, drivingHeight(job) - lift, tube);
   };
-  return Object.fromEntries(SIDES.map((side) => [side, rest(side)])) as Record<Side, Rest | null>;
+  return bySide(rest);
 }

@@ -1,9 +1,10 @@
-import { freeMotion } from '@/core/kinematics/freedom';
-import { compileLinkage } from '@/core/kinematics/linkage';
-import { PoseSolver } from '@/core/kinematics/solver';
-import { memberName } from '@/core/layouts/names';
-import { PANHARD } from '@/core/layouts/patterns';
-import type { Member, Rig } from '@/core/rig/schema';
+import { kindOf, type Member } from '@/core/rig/members/members';
+import { armsOf, cranksOf, lateralBarOf, upperLinks } from '@/core/rig/roles';
+import { freeMotion } from '@/core/kinematics/solver/freeMotion';
+import { compileLinkage } from '@/core/kinematics/solver/linkage';
+import { PoseSolver } from '@/core/kinematics/solver/poseSolver';
+import { memberName } from '@/core/rig/names';
+import type { Rig } from '@/core/rig/schema';
 
 /** One member taken off and replaced while all the others stay on: what that lets go, and what holds it meanwhile. */
 export type Removal = { id: string; name: string; frees: string | null; hold: string };
@@ -21,11 +22,14 @@ const CARRIES =
 const STILL =
   'Nothing moves without it; the bolt should slide out by hand. If it does not, the load is on it.';
 
-/** What carries the car's length first, what turns the pinion next, what holds it sideways last. */
-function rank({ id, type }: Member): number {
-  if (id === PANHARD || type === 'watts') return 3;
-  if (type === 'leaf') return 2;
-  return /upper|torque/.test(id) ? 1 : 0;
+/** What carries the car's length first, what turns the pinion next, what carries it then, what holds it sideways last. */
+function rankIn(rig: Rig): (member: Member) => number {
+  const across = [lateralBarOf(rig), ...cranksOf(rig)];
+  const pinion: Member[] = [
+    ...upperLinks(rig),
+    ...armsOf(rig).filter((m) => kindOf(m).adjustables[0]?.by === 'pin'),
+  ];
+  return (m) => (across.includes(m) ? 3 : kindOf(m).spring ? 2 : pinion.includes(m) ? 1 : 0);
 }
 
 /**
@@ -33,14 +37,14 @@ function rank({ id, type }: Member): number {
  * moves when two are gone. What each removal lets go is found by taking it out of the linkage.
  */
 export function removalOrder(rig: Rig): Removal[] {
+  const rank = rankIn(rig);
   return [...rig.members]
     .sort((a, b) => rank(a) - rank(b))
     .map((member) => {
       const frees = freedWithout(rig, member.id);
-      const hold =
-        member.type === 'leaf'
-          ? CARRIES
-          : (HOLDS.find(([about]) => frees !== null && about.test(frees))?.[1] ?? STILL);
+      const hold = kindOf(member).spring
+        ? CARRIES
+        : (HOLDS.find(([about]) => frees !== null && about.test(frees))?.[1] ?? STILL);
       return { id: member.id, name: memberName(member.id), frees, hold };
     });
 }

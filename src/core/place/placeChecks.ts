@@ -1,9 +1,11 @@
-import type { Job } from '@/core/job/schema';
-import { measured } from '@/core/measure/readings';
-import { SIDES, type Side } from '@/core/measure/quantities';
-import { formatDegrees, sayLength } from '@/core/units/format';
-import type { Verdict } from '@/core/verdict';
-import { drivingHeight, heightsOf, restsOf } from './heights';
+import { measured } from '@/core/survey/readings';
+import { formatDegrees, sayLength } from '@/core/units/length';
+import type { Verdict } from '@/core/verdict/verdict';
+import { heightsOf, restsOf } from './heights';
+import { toDegrees } from '@/core/geometry/angle';
+import { SIDES, type Side } from '@/core/geometry/side';
+import type { Job } from '@/core/job/jobSchema';
+import { drivingHeight } from '@/core/job/jobValues';
 
 /** How near the axle must sit to its place before anything is built to it, mm (common practice, no published source). */
 const HEIGHT = 1.6;
@@ -101,7 +103,7 @@ function squareCheck(job: Job): Verdict[] {
         : `Datum to axle differs by ${say(Math.abs(apart))}.`,
       reason: holds
         ? `Within ${say(FORE_AFT)}: square to the frame.`
-        : `That is ${formatDegrees((Math.atan(Math.abs(apart) / width) * 180) / Math.PI, 2)}, or ${say((Math.abs(apart) * track) / width)} at the tyres.`,
+        : `That is ${formatDegrees(toDegrees(Math.atan(Math.abs(apart) / width)), 2)}, or ${say((Math.abs(apart) * track) / width)} at the tyres.`,
       remedies: holds ? [] : [{ text: 'Slide the end that is off along its strips, and read both again.' }],
     });
   }

@@ -1,13 +1,7 @@
-import { THREADS, type ThreadName } from '@/core/fabricate/threads';
-
-/** Turned at the tube between two opposite threads; one end taken off and wound; or of one length. */
-export const ADJUSTER_STYLES = ['tube', 'end', 'fixed'] as const;
-export type AdjusterStyle = (typeof ADJUSTER_STYLES)[number];
-export type Adjuster = { style: AdjusterStyle; frame: ThreadName; axle: ThreadName };
-
-/** Which gap is believed when frame and fender say different things. */
-export const BELIEFS = ['frame', 'fender'] as const;
-export type Belief = (typeof BELIEFS)[number];
+import type { Job } from '@/core/job/jobSchema';
+import type { Adjuster } from '@/core/job/slices/ride';
+import { THREADS } from '@/core/materials/threads';
+import type { AlignmentBar } from './alignmentBars';
 
 /**
  * Change of length of one turn, mm: of a tube, the pitches of its two opposite threads together; of one end wound by
@@ -18,5 +12,13 @@ export function perTurn({ style, frame, axle }: Adjuster): number | null {
   return THREADS[frame].pitch + (style === 'tube' ? THREADS[axle].pitch : 0);
 }
 
-/** A tube may stop anywhere; an end that has been taken off goes back on at a half turn, its bolt hole square. */
+/** Turns a bar can be set by: a tube may stop anywhere; an end that has been taken off goes back on at a half turn, its bolt hole square. */
 export const stepOf = ({ style }: Adjuster): number => (style === 'end' ? 0.5 : 0.125);
+
+/** How a bar is adjusted: as said, or by a tube with the thread on the saw; arms and pins have no thread. */
+export const adjusterOf = (job: Job, { id, by }: Pick<AlignmentBar, 'id' | 'by'>): Adjuster =>
+  job.ride.adjusters[id] ?? {
+    style: by === 'length' ? 'tube' : 'fixed',
+    frame: job.cut.thread,
+    axle: job.cut.thread,
+  };

@@ -1,16 +1,17 @@
-import { memberName } from '@/core/layouts/names';
-import type { Job } from '@/core/job/schema';
-import type { Finding } from '@/core/measure/asFound';
-import { SIDES } from '@/core/measure/quantities';
-import { bothSides, found } from '@/core/measure/readings';
-import type { Estimate } from '@/core/measure/uncertainty';
-import { drivingHeight } from '@/core/place/heights';
-import { linksOf } from '@/core/rig/members';
-import { distance } from '@/core/vector';
-import { perTurn } from './adjusters';
-import { adjusterOf, turnsOf, SQUARE_TOLERANCE, PINION_TOLERANCE } from './setting';
-import { settingBars } from './lever';
+import { LIMITS } from '@/core/materials/limits';
+import { memberName } from '@/core/rig/names';
+import type { Finding } from '@/core/record/asFound';
+import { aheadByWheelbase, bothSides, found } from '@/core/survey/readings';
+import type { Estimate } from '@/core/survey/uncertainty';
+import { distance } from '@/core/geometry/vector';
+import { adjusterOf, perTurn } from './adjusters';
+import { turnsOf } from './alignment';
+import { settingBars } from './alignmentBars';
 import { onGround, wantedPinion } from './onGround';
+import { SIDES } from '@/core/geometry/side';
+import { linksOf } from '@/core/rig/members/members';
+import type { Job } from '@/core/job/jobSchema';
+import { drivingHeight } from '@/core/job/jobValues';
 
 /** One line of the record of the car as it was set: what was read, with its uncertainty, beside what was designed. */
 export type AsSet = Omit<Finding, 'by'> & {
@@ -57,11 +58,18 @@ export function asSet(job: Job): AsSet[] {
       ...AHEAD,
       designed: 0,
       read: ground.ahead,
-      found: wheelbase && wheelbase.right.value - wheelbase.left.value,
-      within: SQUARE_TOLERANCE,
+      found: wheelbase && aheadByWheelbase(wheelbase.left.value, wheelbase.right.value, job.rig.end),
+      within: LIMITS.onGround.square,
     },
     ...pitchLine(job, ground.pinion),
-    { id: 'toe', ...TOE, designed: wantedToe(job), read: ground.toe, found: null, within: TOE_TOLERANCE },
+    {
+      id: 'toe',
+      ...TOE,
+      designed: wantedToe(job),
+      read: ground.toe,
+      found: null,
+      within: LIMITS.onGround.toe,
+    },
     ...SIDES.map((side): Line => ({
       id: `height.${side}`,
       label: `Ride height, ${side}`,
@@ -69,7 +77,7 @@ export function asSet(job: Job): AsSet[] {
       designed: drivingHeight(job),
       read: ground.height[side],
       found: rideHeight && rideHeight[side].value,
-      within: HEIGHT_TOLERANCE,
+      within: LIMITS.onGround.height,
     })),
   ];
   return [...lines.flatMap(judged), ...barLines(job)];
@@ -94,7 +102,7 @@ function pitchLine(job: Job, read: Estimate | null): Line[] {
       designed: sign * wanted,
       read: read && { ...read, value: sign * read.value },
       found: before && sign * before.value,
-      within: PINION_TOLERANCE,
+      within: LIMITS.onGround.pinion,
     },
   ];
 }
@@ -110,9 +118,6 @@ const half = (both: ReturnType<typeof bothSides>): number | null =>
 
 /** An eighth of an inch in is usual after any change of a front bar (common practice, no published source). */
 const USUAL_TOE = 3.175;
-const TOE_TOLERANCE = 1.6;
-/** Ride heights as wanted, within a quarter of an inch (common practice, no published source). */
-const HEIGHT_TOLERANCE = 6.35;
 export const wantedToe = (job: Job): number => job.ride.wanted.toe ?? USUAL_TOE;
 
 /** A bar's length as set is its design and the turns made: no tape comes into it. */

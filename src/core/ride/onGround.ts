@@ -1,6 +1,10 @@
-import type { Side } from '@/core/measure/quantities';
-import type { Job } from '@/core/job/schema';
-import { COVERAGE, estimate, propagate, type Estimate } from '@/core/measure/uncertainty';
+import type { AxleEnd } from '@/core/rig/schema';
+import { aheadByWheelbase } from '@/core/survey/readings';
+import { COVERAGE, estimate, propagate, type Estimate } from '@/core/survey/uncertainty';
+import { toDegrees } from '@/core/geometry/angle';
+import type { Side } from '@/core/geometry/side';
+import type { Job } from '@/core/job/jobSchema';
+import type { Round } from '@/core/job/slices/ride';
 
 /** The axle as it stands on the ground, as far as it was read. */
 export type OnGround = {
@@ -37,12 +41,16 @@ export function onGround(job: Job): OnGround {
     read[a] === undefined || read[b] === undefined
       ? null
       : propagate([tape(read[a]), tape(read[b])], ([x, y]) => x! - y!);
+  const aheadBy = (left: number | undefined, right: number | undefined, end: AxleEnd) =>
+    left === undefined || right === undefined
+      ? null
+      : propagate([tape(left), tape(right)], ([l, r]) => aheadByWheelbase(l!, r!, end));
   const one = (key: string) => (read[key] === undefined ? null : tape(read[key]));
   return {
     byFrame,
     byFender,
     offset: believe === 'fender' ? (byFender ?? byFrame) : (byFrame ?? byFender),
-    ahead: difference('ahead.right', 'ahead.left'),
+    ahead: aheadBy(read['ahead.left'], read['ahead.right'], job.rig.end),
     pinion: read.pinion === undefined ? null : estimate([read.pinion], 'angle-gauge'),
     bodyOnFrame: byFrame && byFender && propagate([byFrame, byFender], ([f, b]) => f! - b!),
     height: { left: one('height.left'), right: one('height.right') },
@@ -50,12 +58,20 @@ export function onGround(job: Job): OnGround {
   };
 }
 
+/** The two gaps that the axle is centred by, mm, as a round of centring keeps them: to the frame, or where it says so to the fender. */
+export function gapsBelieved(job: Job): Pick<Round, 'left' | 'right' | 'by'> {
+  const { gaps, fender, believe } = job.ride;
+  const { byFrame, byFender } = onGround(job);
+  const byTheFender = believe === 'fender' ? byFender !== null : byFrame === null && byFender !== null;
+  return byTheFender ? { ...fender, by: 'fender' } : { ...gaps };
+}
+
 /** Whether frame and body tell different stories, beyond what the tape can be out. */
 export const disagree = ({ bodyOnFrame }: OnGround): boolean =>
   bodyOnFrame !== null && Math.abs(bodyOnFrame.value) > COVERAGE * bodyOnFrame.u;
 
 /** Toe as the angle between the two wheels, degrees, from what they are apart across a tyre. */
-export const toeAngle = (toe: number, tire: number): number => (Math.atan(toe / tire) * 180) / Math.PI;
+export const toeAngle = (toe: number, tire: number): number => toDegrees(Math.atan(toe / tire));
 
 /** Pinion angle to set: as wished, or as the drawing has it; null where neither says. Degrees, nose down positive. */
 export const wantedPinion = (job: Job): number | null =>

@@ -1,7 +1,8 @@
-import type { Job } from '@/core/job/schema';
-import { perTurn } from './adjusters';
-import { adjusterOf } from './setting';
-import { leversOf } from './lever';
+import type { Job } from '@/core/job/jobSchema';
+import { kindOf, type Member } from '@/core/rig/members/members';
+import { leavesOf } from '@/core/rig/roles';
+import { adjusterOf, perTurn } from './adjusters';
+import { alignmentBars } from './alignmentBars';
 
 /** Preload of a bar across the car where springs locate the axle sideways too. */
 export type Preload = {
@@ -22,10 +23,13 @@ const TURNS = 0.125;
  * @returns null where no spring locates the axle sideways, or no bar can be turned
  */
 export function preloadOf(job: Job): Preload | null {
-  const leaves = job.rig.members.filter((m) => m.type === 'leaf');
-  const [bar] = leversOf(job.rig).centre;
+  const leaves = leavesOf(job.rig);
+  const [bar] = alignmentBars(job.rig).centre;
   const each = bar && perTurn(adjusterOf(job, bar));
   if (leaves.length === 0 || !bar || !each) return null;
   const mm = TURNS * each;
-  return { turns: TURNS, mm, force: mm * leaves.reduce((sum, leaf) => sum + leaf.lateralRate, 0) };
+  return { turns: TURNS, mm, force: mm * lateralRateOf(leaves) };
 }
+
+const lateralRateOf = (springs: Member[]): number =>
+  springs.reduce((sum, spring) => sum + kindOf(spring).spring!(spring).lateralRate, 0);

@@ -1,22 +1,18 @@
+import { perDegree } from '@/core/geometry/angle';
+import { preloadFor, type Launch } from '@/core/balance/launch';
+import type { Balance } from '@/core/balance/loadTransfer';
+import { rollStiffnessForNeutral } from '@/core/balance/neutralSteer';
+import { cornerOf, cornersTo, liftsAt, touchesAt, type Corner } from '@/core/balance/steadyCorner';
+import { redesigned } from '@/core/job/edits/roll';
+import { motionOf, type Motion } from '@/core/kinematics/smallMotions';
+import { farthestRoll } from '@/core/kinematics/travelCorners';
+import type { SpringAnswer } from '@/core/springs/springRates';
+import { rideOf, type RideAnswer } from '@/core/springs/springTravel';
 import { standardCases } from '@/core/statics/standardCases';
-import type { Balance } from './balance';
-import { barResult, type BarResult } from './barResult';
-import { cornerOf, cornersTo, liftsAt, touchesAt, type Corner } from './corner';
-import { evenBy } from './even';
-import { preloadFor, type Launch } from './launch';
-import { changedBy, leversOf, type Lever, type WhatIf } from './levers';
-import { rideOf, type RideAnswer } from './ride';
+import { swayBarOverTravel, type BarResult } from '@/core/swaybar/swayBarOverTravel';
 import { launchIn, schoolsOf, type School } from './schools';
-import {
-  farthestRoll,
-  geometryOf,
-  setUpIfAny,
-  setUpOf,
-  type Geometry,
-  type RollInput,
-  type SetUp,
-} from './setUp';
-import type { SpringAnswer } from './springs';
+import { setUpIfAny, setUpOf, type RollInput, type SetUp } from './setUp';
+import { changedBy, leversOf, type Lever, type WhatIf } from './whatIf';
 
 /** What is asked about, of which the dearer things are worked out; the rest is there every time. */
 export const ROLL_PARTS = ['springs', 'bar', 'balance'] as const;
@@ -68,9 +64,9 @@ export type Tuning = {
  * @throws InputError for a bar that cannot be held or moved
  */
 export function analyseRoll(input: RollInput, part: RollPart, whatIf: WhatIf = {}): RollResult {
-  const { rig, bar } = input;
-  const geometry = geometryOf(rig);
-  const setUp = setUpOf(input, geometry);
+  const { rig, bar, bump, droop } = input;
+  const motion = motionOf(rig);
+  const setUp = setUpOf(input, motion);
   const { car, end } = setUp;
   return {
     springs: end.springs ?? [],
@@ -78,28 +74,28 @@ export function analyseRoll(input: RollInput, part: RollPart, whatIf: WhatIf = {
     corner: car?.corner ?? null,
     lifts: car && liftsAt(car),
     offStops: car && offStops(car, input.cornerG),
-    without: bar?.hooked ? lean(setUpIfAny({ ...input, bar: null }, geometry)) : null,
+    without: bar?.hooked ? lean(setUpIfAny(redesigned(input, { bar: null }), motion)) : null,
     even: evenHere(input, car),
-    stiffness: { sprung: end.sprungRate, bind: end.rollStiffness * (Math.PI / 180) - end.sprungRate },
-    mostRoll: farthestRoll(input),
+    stiffness: { sprung: end.sprungRate, bind: perDegree(end.rollStiffness) - end.sprungRate },
+    mostRoll: farthestRoll(rig.track, bump, droop),
     ride:
       part === 'springs' && input.springs
-        ? rideOf({ ...input, springs: input.springs }, geometry.moving)
+        ? rideOf({ ...input, springs: input.springs }, motion.mechanism)
         : null,
-    bar: part === 'bar' && bar ? barResult(input, bar, geometry) : null,
-    tuning: part === 'balance' ? tuningOf(input, geometry, setUp, whatIf) : null,
+    bar: part === 'bar' && bar ? swayBarOverTravel(input, bar, motion) : null,
+    tuning: part === 'balance' ? tuningOf(input, motion, setUp, whatIf) : null,
   };
 }
 
-function tuningOf(input: RollInput, geometry: Geometry, setUp: SetUp, whatIf: WhatIf): Tuning {
+function tuningOf(input: RollInput, motion: Motion, setUp: SetUp, whatIf: WhatIf): Tuning {
   const { bar } = input;
   const torque = launchTorque(input);
   const rate = setUp.end.swayBars?.[0]?.rate;
   return {
     corners: setUp.car ? cornersTo(setUp.car, input.cornerG) : [],
-    levers: leversOf(input, geometry, setUp),
-    schools: schoolsOf(input, geometry, setUp, torque),
-    whatIf: Object.values(whatIf).some(Boolean) ? lean(setUpIfAny(changedBy(input, whatIf), geometry)) : null,
+    levers: leversOf(input, motion, setUp),
+    schools: schoolsOf(input, motion, setUp, torque),
+    whatIf: Object.values(whatIf).some(Boolean) ? lean(setUpIfAny(changedBy(input, whatIf), motion)) : null,
     launch: launchIn(input, setUp, torque),
     preload:
       bar && rate !== undefined && torque !== null
@@ -118,8 +114,9 @@ function offStops(car: NonNullable<SetUp['car']>, g: number): RollResult['offSto
 }
 
 function evenHere({ rig, cornerG }: RollInput, car: SetUp['car']): number | null {
-  const by = car && rig.masses ? evenBy(car, rig.end, rig.masses.frontFraction, cornerG) : null;
-  return by === null ? null : by * (Math.PI / 180);
+  const by =
+    car && rig.masses ? rollStiffnessForNeutral(car, rig.end, rig.masses.frontFraction, cornerG) : null;
+  return by === null ? null : perDegree(by);
 }
 
 const lean = (setUp: SetUp | null): Leaning | null => {

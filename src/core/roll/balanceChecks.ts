@@ -1,32 +1,19 @@
+import { LIMITS } from '@/core/materials/limits';
 import { G } from '@/core/units/gravity';
-import type { Use } from '@/core/job/schema';
-import { sayForce } from '@/core/units/force';
-import { sayLength } from '@/core/units/format';
-import { sayRollRate } from '@/core/units/rates';
+import { sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
-import type { Verdict } from '@/core/verdict';
+import type { Verdict } from '@/core/verdict/verdict';
 import type { RollResult } from './analyse';
-import { NEUTRAL } from './even';
 import type { RollInput } from './setUp';
-
-/** Lean at 1 g that each use is mostly run with, degrees (common practice, no published source). */
-const ROLL: Record<Use, [least: number, most: number]> = {
-  street: [1.5, 6],
-  autocross: [1, 4],
-  drag: [1, 7],
-  offroad: [2, 9],
-  tow: [1.5, 6],
-};
-const BAND = 0.03;
-/** Of what the driven tyres carry: more than this between them, and one spins first. */
-const UNEVEN = 0.06;
+import type { Use } from '@/core/materials/uses';
+import { FORCE, ROLL_RATE } from '@/core/units/unit';
 
 const say = (share: number) => `${(100 * share).toFixed(0)} %`;
 
 /** Tight, loose or neither, for a front that carries so much of the weight. */
 function leaning(frontShare: number, frontWeight: number): 'tight' | 'loose' | 'even' {
-  const off = frontShare - frontWeight - NEUTRAL;
-  return off > BAND ? 'tight' : off < -BAND ? 'loose' : 'even';
+  const off = frontShare - frontWeight - LIMITS.balance.neutral;
+  return off > LIMITS.balance.band ? 'tight' : off < -LIMITS.balance.band ? 'loose' : 'even';
 }
 
 /** What is to be said of the whole car in a corner, and at the launch. */
@@ -71,7 +58,7 @@ export function balanceChecks(input: RollInput, result: RollResult, tape: Tape):
 }
 
 function leanCheck(use: Use, roll: number): Verdict {
-  const [least, most] = ROLL[use];
+  const [least, most] = LIMITS.rollGradient[use];
   return {
     id: 'rollAngle',
     state: roll > most || roll < least ? 'look' : 'ok',
@@ -106,7 +93,7 @@ function balanceCheck(use: Use, frontShare: number, weight: number): Verdict {
     id: 'balance',
     state: way === 'even' ? 'ok' : 'look',
     title: titles[way],
-    reason: `The front takes ${say(frontShare)} of the load transfer and carries ${say(weight)} of the weight; about ${say(NEUTRAL)} over is even, with the same tyres all round and nobody on the throttle.`,
+    reason: `The front takes ${say(frontShare)} of the load transfer and carries ${say(weight)} of the weight; about ${say(LIMITS.balance.neutral)} over is even, with the same tyres all round and nobody on the throttle.`,
     remedies: cure === null ? [] : [{ text: cure }],
   };
 }
@@ -162,7 +149,7 @@ export function barNeeded({ rig, use, bar }: RollInput, { corner, even }: RollRe
       id: 'barNeeded',
       state: helps ? 'look' : 'ok',
       title: helps
-        ? `A bar ${here} of about ${sayRollRate(even, tape)} would make it even.`
+        ? `A bar ${here} of about ${ROLL_RATE.say(even, tape)} would make it even.`
         : way === 'even'
           ? 'It needs no bar at this end.'
           : `A bar ${here} would make it worse.`,
@@ -172,17 +159,15 @@ export function barNeeded({ rig, use, bar }: RollInput, { corner, even }: RollRe
   ];
 }
 
-/** More members than the axle has motions hold the car against roll by bending their joints: past this share it is theirs. */
-const BIND_SHARE = 0.25;
-
+/** More members than the axle has motions hold the car against roll by bending their joints: past a share it is theirs. */
 function bindCheck({ stiffness: { sprung, bind } }: RollResult, tape: Tape): Verdict[] {
-  if (bind < BIND_SHARE * (sprung + bind)) return [];
+  if (bind < LIMITS.balance.bindShare * (sprung + bind)) return [];
   return [
     {
       id: 'bindRoll',
       state: 'look',
       title: bind > sprung ? 'The links hold it against roll, not the springs.' : 'The links bind in roll.',
-      reason: `Springs and bar give ${sayRollRate(sprung, tape)}, the links by their bind ${sayRollRate(bind, tape)}: every joint and bracket carries that in every corner, and a bar is hardly felt.`,
+      reason: `Springs and bar give ${ROLL_RATE.say(sprung, tape)}, the links by their bind ${ROLL_RATE.say(bind, tape)}: every joint and bracket carries that in every corner, and a bar is hardly felt.`,
       remedies: [
         { text: 'Softer bushings where they bind, or a layout that rolls freely (Locate, Lengthwise).' },
       ],
@@ -212,15 +197,15 @@ function launchCheck({ rig, use, bar }: RollInput, { tuning }: RollResult, tape:
   const launch = tuning?.launch;
   if (!launch || use !== 'drag' || !rig.masses) return [];
   const driven = rig.masses.total * (1 - rig.masses.frontFraction) * G;
-  const uneven = launch.difference > UNEVEN * driven;
+  const uneven = launch.difference > LIMITS.balance.uneven * driven;
   const preload = tuning?.preload;
   return [
     {
       id: 'launch',
       state: uneven ? 'look' : 'ok',
       title: uneven
-        ? `At the launch one rear tyre carries ${sayForce(launch.difference, tape)} more than the other.`
-        : `At the launch the rear tyres carry alike within ${sayForce(launch.difference, tape)}.`,
+        ? `At the launch one rear tyre carries ${FORCE.say(launch.difference, tape)} more than the other.`
+        : `At the launch the rear tyres carry alike within ${FORCE.say(launch.difference, tape)}.`,
       reason: `The driveshaft presses the left one down and lifts the right one; the body leans ${launch.rollDeg.toFixed(1)}° against it. What the front springs and bar take of that stays on the tyres.`,
       remedies: uneven
         ? [
@@ -228,7 +213,7 @@ function launchCheck({ rig, use, bar }: RollInput, { tuning }: RollResult, tape:
             ...(bar && preload
               ? [
                   {
-                    text: `Or preload: one link ${sayLength(preload.longer, tape)} longer than the other carries all of it, with ${sayForce(preload.pull, tape)} at each link.`,
+                    text: `Or preload: one link ${sayLength(preload.longer, tape)} longer than the other carries all of it, with ${FORCE.say(preload.pull, tape)} at each link.`,
                   },
                 ]
               : []),

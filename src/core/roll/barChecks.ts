@@ -1,20 +1,18 @@
-import { sayLength } from '@/core/units/format';
-import { sayStress } from '@/core/units/stress';
+import { LIMITS } from '@/core/materials/limits';
+import { memberName } from '@/core/rig/names';
+import { DRIVESHAFT } from '@/core/rig/mounts';
+import { sayCorner } from './words';
+import { sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
-import type { Remedy, Verdict } from '@/core/verdict';
+import type { Remedy, Verdict } from '@/core/verdict/verdict';
 import type { RollResult } from './analyse';
-import type { BarResult } from './barResult';
-import { armInUse, swayBarOf, type BarDesign, type Dip } from './barDesign';
+import type { BarResult } from '@/core/swaybar/swayBarOverTravel';
+import { armInUse, swayBarOf, type BarDesign, type Dip } from '@/core/swaybar/swayBarDesign';
 import { clockChecks, linkChecks, stowChecks } from './linkChecks';
-import { CLEAR, ownBody, tooNear, type Gap } from './room';
+import { ownBody, tooNear, type Gap } from '@/core/swaybar/packaging';
 import type { RollInput } from './setUp';
-import { STEELS } from './steel';
-
-/** A bushing needs this much straight bar on either side of its middle, mm. */
-const HALF_BUSHING = 20;
-const SHORTEST_ARM = 60;
-/** Lower than this a street car leaves parts on the road (common practice, no published source), mm. */
-const OFF_FLOOR = 110;
+import { STEELS } from '@/core/materials/steels';
+import { STRESS } from '@/core/units/unit';
 
 /** What is to be said of a sway bar as it is meant. */
 export function barChecks(input: RollInput & { bar: BarDesign }, result: RollResult, tape: Tape): Verdict[] {
@@ -40,7 +38,7 @@ function stressCheck(
   const full = maxStress * mostRoll;
   // Links that come off by a pin are off where the axle goes that far: it must only not be forgotten.
   const state = full > sets && !stow ? 'stop' : full > tires ? 'look' : 'ok';
-  const lasts = `${name.toLowerCase()} lasts below about ${sayStress(tires, tape)}`;
+  const lasts = `${name.toLowerCase()} lasts below about ${STRESS.say(tires, tape)}`;
   return {
     id: 'barStress',
     state,
@@ -50,7 +48,7 @@ function stressCheck(
         : full > tires
           ? 'The bar tires in full roll.'
           : 'The bar stays elastic in full roll.',
-    reason: `It is worked to ${sayStress(full, tape)} at the farthest roll of ${mostRoll.toFixed(1)}°; ${lasts}, which is ${(tires / maxStress).toFixed(1)}° of roll.`,
+    reason: `It is worked to ${STRESS.say(full, tape)} at the farthest roll of ${mostRoll.toFixed(1)}°; ${lasts}, which is ${(tires / maxStress).toFixed(1)}° of roll.`,
     remedies:
       state === 'ok'
         ? []
@@ -80,7 +78,7 @@ function roomChecks(
           id: 'barRoom',
           state: 'ok',
           title: 'Bar and links clear everything over the travel.',
-          reason: `Nearest: ${nearest.part} to ${nearest.thing}, ${sayLength(nearest.distance, tape)}, ${nearest.at}.`,
+          reason: `Nearest: ${nearest.part} to ${memberName(nearest.body)}, ${sayLength(nearest.distance, tape)}, ${sayCorner(nearest.corner)}.`,
           remedies: [],
         },
       ]
@@ -88,8 +86,9 @@ function roomChecks(
 }
 
 function nearness(bar: BarDesign, clearing: Dip | null, gap: Gap, tape: Tape): Verdict {
-  const { part, thing, distance, at } = gap;
-  const shaft = part === 'bar' && thing === 'driveshaft';
+  const { part, distance } = gap;
+  const [thing, at] = [memberName(gap.body), sayCorner(gap.corner)];
+  const shaft = part === 'bar' && gap.body === DRIVESHAFT;
   return {
     id: shaft ? 'barShaft' : `barRoom ${part} ${thing}`,
     state: 'stop',
@@ -97,7 +96,7 @@ function nearness(bar: BarDesign, clearing: Dip | null, gap: Gap, tape: Tape): V
       distance <= 0
         ? `The ${part} hits the ${thing} ${at}.`
         : `Only ${sayLength(distance, tape)} from the ${part} to the ${thing} ${at}.`,
-    reason: `At least ${sayLength(CLEAR, tape)} is wanted: what clears at rest hits as the axle moves.`,
+    reason: `At least ${sayLength(LIMITS.clearance.least, tape)} is wanted: what clears at rest hits as the axle moves.`,
     remedies: [
       ...(shaft && clearing ? [dipped(bar, clearing, tape)] : []),
       {
@@ -117,7 +116,7 @@ const dipped = (bar: BarDesign, dip: Dip, tape: Tape): Remedy => ({
 
 function madeChecks(bar: BarDesign, tape: Tape): Verdict[] {
   const verdicts: Verdict[] = [];
-  if (armInUse(bar) < SHORTEST_ARM)
+  if (armInUse(bar) < LIMITS.swayBar.leastArm)
     verdicts.push({
       id: 'barArm',
       state: 'stop',
@@ -126,7 +125,7 @@ function madeChecks(bar: BarDesign, tape: Tape): Verdict[] {
       remedies: [{ text: 'Use a hole nearer to the end.' }],
     });
   const low = Math.min(...swayBarOf(bar).centreline.map((p) => p[2])) - bar.od / 2;
-  if (low < OFF_FLOOR)
+  if (low < LIMITS.swayBar.offFloor)
     verdicts.push({
       id: 'barLow',
       state: low <= 0 ? 'stop' : 'look',
@@ -137,7 +136,10 @@ function madeChecks(bar: BarDesign, tape: Tape): Verdict[] {
   const onDip = bar.dips.some(
     ({ at, depth, width }) =>
       depth !== 0 &&
-      [1, -1].some((s) => Math.abs((s * bar.bushings) / 2 - at) < width / 2 + Math.abs(depth) + HALF_BUSHING),
+      [1, -1].some(
+        (s) =>
+          Math.abs((s * bar.bushings) / 2 - at) < width / 2 + Math.abs(depth) + LIMITS.swayBar.halfBushing,
+      ),
   );
   if (bar.bushings > bar.middle || onDip)
     verdicts.push({

@@ -1,5 +1,5 @@
 import type { Tape } from '@/core/units/tape';
-import { gravestFirst, type Verdict } from '@/core/verdict';
+import { gravestFirst, type Verdict } from '@/core/verdict/verdict';
 import type { RollPart, RollResult } from './analyse';
 import { balanceChecks, barChoice, barNeeded } from './balanceChecks';
 import { barChecks } from './barChecks';
@@ -7,7 +7,7 @@ import type { RollInput } from './setUp';
 import { springChecks } from './springChecks';
 
 /** What is to be said of the part of Roll that was asked about, the gravest first. */
-export const rollChecks = (input: RollInput, part: RollPart, result: RollResult, tape: Tape): Verdict[] =>
+export const rollVerdicts = (input: RollInput, part: RollPart, result: RollResult, tape: Tape): Verdict[] =>
   gravestFirst(checksOf(input, part, result, tape));
 
 function checksOf(input: RollInput, part: RollPart, result: RollResult, tape: Tape): Verdict[] {

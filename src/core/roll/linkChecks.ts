@@ -1,19 +1,18 @@
-import { sayForce } from '@/core/units/force';
-import { sayLength } from '@/core/units/format';
+import { LIMITS } from '@/core/materials/limits';
+import { memberName } from '@/core/rig/names';
+import { sayCorner } from './words';
+import { sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
-import type { Verdict } from '@/core/verdict';
+import type { Verdict } from '@/core/verdict/verdict';
 import type { RollResult } from './analyse';
-import type { BarResult } from './barResult';
-import { armInUse, linkHeight, type BarDesign } from './barDesign';
-import { LINK_JOINTS } from './linkJoints';
-import { oneWayOnly } from './links';
-import { CLEAR, tooNear } from './room';
+import type { BarResult } from '@/core/swaybar/swayBarOverTravel';
+import { armInUse, linkHeight, type BarDesign } from '@/core/swaybar/swayBarDesign';
+import { oneWayOnly } from '@/core/swaybar/endLinks';
+import { tooNear } from '@/core/swaybar/packaging';
 import type { RollInput } from './setUp';
-
-/** Between arm and link, degrees: past the first the arm loses its leverage, past the second it is about to go over. */
-const SQUARE = { look: 45, stop: 25 };
-/** Arms clocked apart by more than this, mm at the eyes, wind the bar when its links go on. */
-const CLOCKED = 3;
+import { toDegrees } from '@/core/geometry/angle';
+import { LINK_JOINTS } from '@/core/materials/joints';
+import { FORCE } from '@/core/units/unit';
 
 /** Whether the end links follow the axle without force. */
 export function linkChecks(bar: BarDesign, { links }: BarResult, tape: Tape): Verdict[] {
@@ -31,15 +30,15 @@ export function linkChecks(bar: BarDesign, { links }: BarResult, tape: Tape): Ve
     verdicts.push({
       id: 'linkLost',
       state: 'stop',
-      title: `An end link cannot follow the axle ${links.lost[0]}.`,
+      title: `An end link cannot follow the axle ${sayCorner(links.lost[0]!)}.`,
       reason: 'Arm and link come into one line: past that the arm snaps over, or the link breaks.',
       remedies: [{ text: 'A longer link or a longer arm; and arms about level at ride height.' }],
     });
-  else if (links.square.least < SQUARE.look)
+  else if (links.square.least < LIMITS.endLinkSquare.look)
     verdicts.push({
       id: 'linkSquare',
-      state: links.square.least < SQUARE.stop ? 'stop' : 'look',
-      title: `Arm and link come within ${Math.round(links.square.least)}° of one line ${links.square.at}.`,
+      state: links.square.least < LIMITS.endLinkSquare.stop ? 'stop' : 'look',
+      title: `Arm and link come within ${Math.round(links.square.least)}° of one line ${sayCorner(links.square.at)}.`,
       reason:
         'Square at ride height is best; in one line the arm goes over centre and stays there. The rate told here is for small movements about ride height.',
       remedies: [{ text: 'A longer link or arm, or arms nearer to level at ride height.' }],
@@ -60,7 +59,7 @@ export function linkChecks(bar: BarDesign, { links }: BarResult, tape: Tape): Ve
       verdicts.push({
         id: `linkCocked ${end}`,
         state: 'stop',
-        title: `The end link’s joint ${where} is forced ${at}.`,
+        title: `The end link’s joint ${where} is forced ${sayCorner(at)}.`,
         reason: `It is cocked ${most.toFixed(1)}°; a ${joint} takes about ${allowed}° either way before it binds.`,
         remedies: [{ text: 'Another joint, its bolt the other way, or the foot straight under the eye.' }],
       });
@@ -110,8 +109,8 @@ export function stowChecks(
         ? {
             id: 'stowRoom',
             state: 'stop',
-            title: `Stowed, the ${hit.part} ${hit.distance <= 0 ? 'hits' : 'comes too near to'} the ${hit.thing} ${hit.at}.`,
-            reason: `With the links off the axle moves farther than ever: ${sayLength(CLEAR, tape)} is wanted.`,
+            title: `Stowed, the ${hit.part} ${hit.distance <= 0 ? 'hits' : 'comes too near to'} the ${memberName(hit.body)} ${sayCorner(hit.corner)}.`,
+            reason: `With the links off the axle moves farther than ever: ${sayLength(LIMITS.clearance.least, tape)} is wanted.`,
             remedies: [{ text: 'Stow it higher, or farther inboard.' }],
           }
         : {
@@ -131,8 +130,8 @@ export function clockChecks({ measured, ...bar }: BarDesign, { rate }: BarResult
   const { left, right } = measured;
   if (left === null || right === null) return [];
   const apart = left - right;
-  const angle = (Math.asin(Math.min(1, Math.abs(apart) / armInUse(bar as BarDesign))) * 180) / Math.PI;
-  if (Math.abs(apart) <= CLOCKED)
+  const angle = toDegrees(Math.asin(Math.min(1, Math.abs(apart) / armInUse(bar as BarDesign))));
+  if (Math.abs(apart) <= LIMITS.swayBar.clocked)
     return [
       {
         id: 'barClocked',
@@ -149,7 +148,7 @@ export function clockChecks({ measured, ...bar }: BarDesign, { rate }: BarResult
       id: 'barClocked',
       state: 'stop',
       title: `The ${higher} arm stands ${sayLength(Math.abs(apart), tape)} higher: the arms are clocked ${angle.toFixed(1)}° apart.`,
-      reason: `Hooked up like that, ${sayForce(Math.abs(apart) * rate, tape)} pulls at each link with the car standing still, and it corners unlike to the left and to the right.`,
+      reason: `Hooked up like that, ${FORCE.say(Math.abs(apart) * rate, tape)} pulls at each link with the car standing still, and it corners unlike to the left and to the right.`,
       remedies: [
         {
           text:

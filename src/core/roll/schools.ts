@@ -1,10 +1,13 @@
-import { tippingOf } from './balance';
-import { usualBar, usualStripBar } from './barDesign';
-import type { Corner } from './corner';
-import { launchOf, type Launch } from './launch';
-import type { RollDesign, RollSchool } from './rollDesign';
-import { setUpIfAny, type Geometry, type RollInput, type SetUp } from './setUp';
-import { stiffened } from './springDesign';
+import { redesigned } from '@/core/job/edits/roll';
+import type { Motion } from '@/core/kinematics/smallMotions';
+import { tippingOf } from '@/core/balance/loadTransfer';
+import { usualBar, usualStripBar } from '@/core/swaybar/swayBarDesign';
+import type { Corner } from '@/core/balance/steadyCorner';
+import { launchOf, type Launch } from '@/core/balance/launch';
+import { setUpIfAny, type RollInput, type SetUp } from './setUp';
+import { stiffened } from '@/core/springs/springDesign';
+import { perDegree } from '@/core/geometry/angle';
+import type { RollDesign, RollSchool } from '@/core/job/slices/roll';
 
 /** What a way of setting the car up comes to. */
 type SchoolNumbers = {
@@ -29,7 +32,7 @@ export type School = { id: RollSchool | 'now'; numbers: SchoolNumbers | null; ch
 const SOFTER = 0.75;
 
 /** The schools on this car, after how it is set up now. */
-export function schoolsOf(input: RollInput, geometry: Geometry, now: SetUp, torque: number | null): School[] {
+export function schoolsOf(input: RollInput, motion: Motion, now: SetUp, torque: number | null): School[] {
   const numbers = (car: RollInput, setUp: SetUp | null, springs = 1): SchoolNumbers | null =>
     setUp?.car?.corner
       ? {
@@ -43,11 +46,11 @@ export function schoolsOf(input: RollInput, geometry: Geometry, now: SetUp, torq
       : null;
   const as = (id: RollSchool, change: SchoolChange | null, springs = 1): School => {
     const car = change && changedTo(input, change);
-    return { id, change, numbers: car && numbers(car, setUpIfAny(car, geometry), springs) };
+    return { id, change, numbers: car && numbers(car, setUpIfAny(car, motion), springs) };
   };
   return [
     { id: 'now', change: null, numbers: numbers(input, now) },
-    as('soft', softened(input, geometry, now), SOFTER),
+    as('soft', softened(input, motion, now), SOFTER),
     as('none', { bar: null }),
     // Behind alone: where that is the end that is built.
     ...(input.rig.end === 'rear' ? [as('strip', withoutOtherBar(input))] : []),
@@ -56,8 +59,12 @@ export function schoolsOf(input: RollInput, geometry: Geometry, now: SetUp, torq
 
 function changedTo(input: RollInput, { otherRate, ...change }: SchoolChange): RollInput {
   const { rig } = input;
-  if (otherRate === undefined || !rig.otherEnd) return { ...input, ...change };
-  return { ...input, ...change, rig: { ...rig, otherEnd: { ...rig.otherEnd, rollRate: otherRate } } };
+  const changed = redesigned(input, change);
+  if (otherRate === undefined || !rig.otherEnd) return changed;
+  return {
+    ...changed,
+    rig: { ...changed.rig, otherEnd: { ...rig.otherEnd, rollRate: otherRate } },
+  };
 }
 
 function withoutOtherBar({ rig, bar, otherBar }: RollInput): SchoolChange {
@@ -67,15 +74,15 @@ function withoutOtherBar({ rig, bar, otherBar }: RollInput): SchoolChange {
 }
 
 /** A quarter off the springs, and a bar thick enough to give the same stiffness against roll: it grows with the fourth power. */
-function softened(input: RollInput, geometry: Geometry, now: SetUp): SchoolChange | null {
+function softened(input: RollInput, motion: Motion, now: SetUp): SchoolChange | null {
   const { springs, rig } = input;
   if (!springs) return null;
   const bar = input.bar ?? usualBar(rig);
   const soft = stiffened(springs, SOFTER);
-  const with_ = setUpIfAny({ ...input, springs: soft, bar: { ...bar, hooked: true } }, geometry);
+  const with_ = setUpIfAny(redesigned(input, { springs: soft, bar: { ...bar, hooked: true } }), motion);
   const [made] = with_?.end.swayBars ?? [];
   if (!made || !with_) return null;
-  const missing = (now.end.rollStiffness - with_.end.rollStiffness) * (Math.PI / 180);
+  const missing = perDegree(now.end.rollStiffness - with_.end.rollStiffness);
   const times = (made.rollRate + missing) / made.rollRate;
   if (!(times > 0)) return null;
   const thicker = times ** 0.25;

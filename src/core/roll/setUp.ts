@@ -1,18 +1,18 @@
-import { setInMotion, type MovingRig } from '@/core/kinematics/answer';
-import { withoutGaps } from '@/core/locate/withoutGaps';
-import { PANHARD } from '@/core/layouts/patterns';
+import { balanceOf, endsOf, type Balance } from '@/core/balance/loadTransfer';
+import { endOf, type EndAnswer } from '@/core/balance/rollStiffness';
+import { cornerOf, type Car, type Corner } from '@/core/balance/steadyCorner';
+import { raised } from '@/core/geometry/vector';
+import { tireWidthOf, travelOf } from '@/core/job/jobValues';
+import type { Job } from '@/core/job/jobSchema';
+import type { RollDesign } from '@/core/job/slices/roll';
+import { motionOf, type Motion } from '@/core/kinematics/smallMotions';
+import type { Use } from '@/core/materials/uses';
+import { kindOf } from '@/core/rig/members/members';
 import { InputError } from '@/core/rig/read';
-import type { Member, Point, Rig, Travel } from '@/core/rig/schema';
-import type { Use } from '@/core/job/schema';
-import { balanceOf, endsOf, type Balance } from './balance';
-import { swayBarOf } from './barDesign';
-import { cornerOf, type Car, type Corner } from './corner';
-import { endOf, type EndAnswer } from './roll';
-import { rollsOf, type Rolls } from './rolls';
-import type { RollDesign } from './rollDesign';
-import { springsOf } from './springDesign';
+import { cranksOf, lateralBarOf, withLink } from '@/core/rig/roles';
+import type { Rig, Travel } from '@/core/rig/schema';
 
-/** What Roll asks about: the car, how its springs and bar are meant, how far the wheels go, how hard it is driven. */
+/** What Roll asks about: the car with its springs and bar as its rig states them, how they are meant, how far the wheels go, how hard it is driven. */
 export type RollInput = RollDesign & {
   rig: Rig;
   tireWidth: number;
@@ -24,8 +24,23 @@ export type RollInput = RollDesign & {
   axleRatio: number;
 };
 
-/** A rig's members in motion: what does not change while only springs and bar do. */
-export type Geometry = { members: Member[]; moving: MovingRig; rolls: Rolls };
+export function rollInput(job: Job, rocker: Travel): RollInput {
+  const { springs, shock, stop, bar, otherBar } = job.roll;
+  return {
+    rig: job.rig,
+    springs,
+    shock,
+    stop,
+    bar,
+    otherBar,
+    ...travelOf(job),
+    tireWidth: tireWidthOf(job),
+    rocker,
+    use: job.use,
+    cornerG: job.cornerG,
+    axleRatio: job.shaft.ratio,
+  };
+}
 
 /** The car as it is set up: what its built end does, and with the other end and the masses its balance. */
 export type SetUp = {
@@ -33,65 +48,40 @@ export type SetUp = {
   car: (Car & { balance: Balance; corner: Corner | null }) | null;
 };
 
-/** The farthest that the axle can roll against the car, degrees. */
-export const farthestRoll = ({ rig, bump, droop }: RollInput): number =>
-  (Math.atan((bump + droop) / rig.track) * 180) / Math.PI;
-
-/** A rig with springs and bar as they are meant. */
-function rigWith({ rig, springs, bar }: Pick<RollInput, 'rig' | 'springs' | 'bar'>): Rig {
-  return {
-    ...rig,
-    springs: springs ? springsOf(springs, rig) : undefined,
-    swayBars: bar ? [swayBarOf(bar)] : undefined,
-  };
-}
-
-/** @throws InputError where the members cannot be moved */
-export function geometryOf(rig: Rig): Geometry {
-  const moving = setInMotion(withoutGaps(rig));
-  return { members: rig.members, moving, rolls: rollsOf(moving) };
-}
-
-/** What stands against roll in this car: a bar whose links are off does nothing. @throws InputError for a bar that cannot be held or moved */
-export function setUpOf(input: RollInput, geometry: Geometry): SetUp {
-  const { moving, rolls } = geometry.members === input.rig.members ? geometry : geometryOf(input.rig);
-  const working = input.bar?.hooked ? input.bar : null;
-  const rig = rigWith({ ...input, bar: working });
-  const end = endOf(rig, moving.ride, rolls, working ? [swayBarOf(working)] : []);
+/** What stands against roll in this car: its rig's springs and bars. @throws InputError for a bar that cannot be held or moved */
+export function setUpOf({ rig, stop, cornerG }: RollInput, motion: Motion): SetUp {
+  const { mechanism, small } = motion.members === rig.members ? motion : motionOf(rig);
+  const { ride } = mechanism;
+  const end = endOf(rig, ride, small);
   const holding = (end.springs ?? []).reduce((sum, { wheelRate }) => sum + wheelRate, 0);
   const ends = endsOf(rig, {
     rollStiffness: end.rollStiffness,
-    rollCentre: moving.ride.rollCentreHeight,
-    stops: input.stop && holding > 0 ? { ...input.stop, holding } : undefined,
+    rollCentre: ride.rollCentreHeight,
+    stops: stop && holding > 0 ? { ...stop, holding } : undefined,
   });
   const balance = ends && balanceOf(ends.front, ends.rear, ends.height);
   if (!ends || !balance) return { end, car: null };
-  const corner = cornerOf(ends, input.cornerG);
-  return { end, car: { ...ends, balance, corner } };
+  return { end, car: { ...ends, balance, corner: cornerOf(ends, cornerG) } };
 }
 
 /** The same; nothing where a change makes a bar that cannot be held or moved. */
-export function setUpIfAny(input: RollInput, geometry: Geometry): SetUp | null {
+export function setUpIfAny(input: RollInput, motion: Motion): SetUp | null {
   try {
-    return setUpOf(input, geometry);
+    return setUpOf(input, motion);
   } catch (error) {
     if (error instanceof InputError) return null;
     throw error;
   }
 }
 
-/** The rig with what holds the axle sideways moved up at both of its ends; null where that is not one part of its own. */
-export function raised(rig: Rig, mm: number): Rig | null {
-  const up = ([x, y, z]: Point): Point => [x, y, z + mm];
-  const both = (ends: { top: Point; bottom: Point }) => ({ top: up(ends.top), bottom: up(ends.bottom) });
-  const across = (m: Member) => m.type === 'watts' || (m.type === 'link' && m.id === PANHARD);
-  if (!rig.members.some(across)) return null;
+/** The rig with what holds the axle sideways moved up at both of its ends, mm; null where that is not a part of its own. */
+export function withRaisedLateral(rig: Rig, mm: number): Rig | null {
+  const bar = lateralBarOf(rig);
+  if (bar)
+    return withLink(rig, bar.id, (m) => ({ ...m, chassis: raised(m.chassis, mm), axle: raised(m.axle, mm) }));
+  if (cranksOf(rig).length === 0) return null;
   return {
     ...rig,
-    members: rig.members.map((m) => {
-      if (m.type === 'link' && m.id === PANHARD) return { ...m, chassis: up(m.chassis), axle: up(m.axle) };
-      if (m.type === 'watts') return { ...m, pivot: up(m.pivot), crank: both(m.crank), ends: both(m.ends) };
-      return m;
-    }),
+    members: rig.members.map((m) => kindOf(m).acrossTheCar?.raised(m, mm) ?? m),
   };
 }

@@ -1,28 +1,13 @@
-import type { Use } from '@/core/job/schema';
-import { sayPressure } from '@/core/units/air';
-import { sayForce } from '@/core/units/force';
-import { sayLength } from '@/core/units/format';
+import { LIMITS } from '@/core/materials/limits';
+import { sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
-import type { Verdict } from '@/core/verdict';
+import type { Verdict } from '@/core/verdict/verdict';
 import type { RollResult } from './analyse';
-import type { RideAnswer } from './ride';
+import type { RideAnswer } from '@/core/springs/springTravel';
 import type { RollInput } from './setUp';
-
-/** Bounces a second that each use lives with (common practice, no published source). */
-const HERTZ: Record<Use, [least: number, most: number]> = {
-  street: [1, 1.8],
-  autocross: [1.4, 2.6],
-  drag: [1, 2.2],
-  offroad: [0.9, 1.6],
-  tow: [1.2, 2.4],
-};
-/** Coils must not close before the wheel is at its stop, mm. */
-const COILS_APART = 6;
-const LEVEL = 6;
-/** Of the front's share: less is not felt at the wheel (common practice, no published source). */
-const FELT = 0.015;
-/** Bags are happy between these, N/mm² (common practice, no published source): softer they roll about, harder they burst sooner. */
-const AIR = { least: 0.17, most: 0.69 };
+import { toRadians } from '@/core/geometry/angle';
+import type { Use } from '@/core/materials/uses';
+import { FORCE, PRESSURE } from '@/core/units/unit';
 
 /** What is to be said of springs, shocks and stops. */
 export function springChecks(input: RollInput, result: RollResult, tape: Tape): Verdict[] {
@@ -51,7 +36,7 @@ export function springChecks(input: RollInput, result: RollResult, tape: Tape): 
 }
 
 function frequencyCheck(use: Use, { frequency }: RideAnswer): Verdict {
-  const [least, most] = HERTZ[use];
+  const [least, most] = LIMITS.rideFrequency[use];
   const state = frequency < least || frequency > most ? 'look' : 'ok';
   return {
     id: 'frequency',
@@ -73,7 +58,12 @@ function frequencyCheck(use: Use, { frequency }: RideAnswer): Verdict {
 function lengthChecks({ springs }: RollInput, { rows }: RideAnswer, tape: Tape): Verdict[] {
   const verdicts: Verdict[] = [];
   const top = rows.at(-1);
-  if (springs?.kind === 'coil' && springs.solid !== null && top && top.length < springs.solid + COILS_APART)
+  if (
+    springs?.kind === 'coil' &&
+    springs.solid !== null &&
+    top &&
+    top.length < springs.solid + LIMITS.springs.coilsApart
+  )
     verdicts.push({
       id: 'coilBind',
       state: top.length < springs.solid ? 'stop' : 'look',
@@ -155,7 +145,7 @@ function stopChecks(
           id: 'hardBump',
           state: 'look',
           title: 'A hard bump uses up all of the travel.',
-          reason: `At full bump a wheel carries ${sayForce(most, tape)}, ${(most / standing).toFixed(1)} times what it does at rest; a hard bump asks for twice.`,
+          reason: `At full bump a wheel carries ${FORCE.say(most, tape)}, ${(most / standing).toFixed(1)} times what it does at rest; a hard bump asks for twice.`,
           remedies: [
             {
               text: stop
@@ -182,11 +172,11 @@ function cornerChecks(
   tape: Tape,
 ): Verdict[] {
   if (!corner) return [];
-  const lean = Math.tan((corner.rollDeg * Math.PI) / 180);
+  const lean = Math.tan(toRadians(corner.rollDeg));
   const rise = (rig.track / 2) * lean;
   const behind = rig.end === 'rear';
   if (corner.stop > 0 && offStops) {
-    const felt = Math.abs(corner.frontShare - offStops.frontShare) >= FELT;
+    const felt = Math.abs(corner.frontShare - offStops.frontShare) >= LIMITS.balance.felt;
     return [
       {
         id: 'cornerTravel',
@@ -223,10 +213,10 @@ function standChecks({ springs }: RollInput, ride: RideAnswer, tape: Tape): Verd
   const verdicts: Verdict[] = [];
   const { standsHigh, wanted } = ride;
   if (standsHigh !== null) {
-    const off = Math.abs(standsHigh) > LEVEL;
+    const off = Math.abs(standsHigh) > LIMITS.springs.standing;
     const cure =
       wanted.pressure !== null
-        ? sayPressure(wanted.pressure, tape)
+        ? PRESSURE.say(wanted.pressure, tape)
         : `${sayLength(wanted.free ?? 0, tape)} long unloaded`;
     verdicts.push({
       id: 'stands',
@@ -234,21 +224,28 @@ function standChecks({ springs }: RollInput, ride: RideAnswer, tape: Tape): Verd
       title: off
         ? `On these springs it stands ${sayLength(Math.abs(standsHigh), tape)} ${standsHigh > 0 ? 'high' : 'low'}.`
         : 'On these springs it stands at its ride height.',
-      reason: `Each pushes with ${sayForce(ride.pushes ?? 0, tape)} there; the car puts ${sayForce(ride.standing / ride.ratio, tape)} on it.`,
+      reason: `Each pushes with ${FORCE.say(ride.pushes ?? 0, tape)} there; the car puts ${FORCE.say(ride.standing / ride.ratio, tape)} on it.`,
       remedies: off ? [{ text: `At ride height it wants ${cure}.` }] : [],
     });
   }
   if (
     springs?.kind === 'air' &&
     wanted.pressure !== null &&
-    (wanted.pressure < AIR.least || wanted.pressure > AIR.most)
+    (wanted.pressure < LIMITS.springs.airPressure[0] || wanted.pressure > LIMITS.springs.airPressure[1])
   )
     verdicts.push({
       id: 'airPressure',
       state: 'look',
-      title: `The bags need ${sayPressure(wanted.pressure, tape)} for this car.`,
-      reason: `They are best between ${sayPressure(AIR.least, tape)} and ${sayPressure(AIR.most, tape)}; the maker’s own limit comes first.`,
-      remedies: [{ text: wanted.pressure > AIR.most ? 'A larger bag, or more leverage.' : 'A smaller bag.' }],
+      title: `The bags need ${PRESSURE.say(wanted.pressure, tape)} for this car.`,
+      reason: `They are best between ${PRESSURE.say(LIMITS.springs.airPressure[0], tape)} and ${PRESSURE.say(LIMITS.springs.airPressure[1], tape)}; the maker’s own limit comes first.`,
+      remedies: [
+        {
+          text:
+            wanted.pressure > LIMITS.springs.airPressure[1]
+              ? 'A larger bag, or more leverage.'
+              : 'A smaller bag.',
+        },
+      ],
     });
   return verdicts;
 }

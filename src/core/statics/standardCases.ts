@@ -1,13 +1,17 @@
 import { G } from '@/core/units/gravity';
-import type { Use } from '@/core/job/schema';
-import type { Point, Rig } from '@/core/rig/schema';
-import type { LoadCase } from './loads';
+import type { Rig } from '@/core/rig/schema';
+import type { LoadCase } from './equilibrium';
+import type { Point } from '@/core/geometry/vector';
+import type { Use } from '@/core/materials/uses';
 
 /** Grip of the tyres that each use is reckoned with (common practice, no published source). */
 const GRIP: Record<Use, number> = { street: 0.9, autocross: 1.2, drag: 1.6, offroad: 0.8, tow: 0.8 };
 
 /** Loads of the dynamic cases, in static loads of one wheel: a pothole at speed (common practice, from memory). */
 const POTHOLE = { up: 3, back: 2 };
+
+/** What cases start from until the builder says otherwise: a brisk corner on street tyres, a middling axle ratio. */
+export const USUAL_CASES = { cornerG: 0.8, axleRatio: 3.5 };
 
 /** Where springs stand until they are measured: this share of the track to each side, level with the axle. */
 const SPRING_SHARE = 0.3;

@@ -1,7 +1,8 @@
-import { massUnit, toMass, fromMass } from './force';
-import { formatDegrees, formatLength, sayLength } from './format';
+import { formatDegrees, formatLength, sayLength } from './length';
 import { parseLength } from './parse';
 import { division, finer, type Tape } from './tape';
+import { toDegrees } from '@/core/geometry/angle';
+import { MASS } from '@/core/units/unit';
 
 /** What a quantity is measured in: mm, degrees or kg in the core. */
 export type Unit = 'length' | 'angle' | 'weight';
@@ -29,8 +30,7 @@ function parseAngle(text: string, tape: Tape): ParsedValue {
   if (slope) {
     const rise = parseLength(slope[1]!, tape);
     const run = parseLength(slope[2]!, tape);
-    if (rise.ok && run.ok && run.mm > 0)
-      return { ok: true, value: (Math.atan(rise.mm / run.mm) * 180) / Math.PI };
+    if (rise.ok && run.ok && run.mm > 0) return { ok: true, value: toDegrees(Math.atan(rise.mm / run.mm)) };
     return { ok: false, message: `“${text}” is no slope. Type the rise in its run, like 3/16 in 48.` };
   }
   const value = plainNumber(text.replace(/°|deg(rees)?$/i, ''));
@@ -44,7 +44,7 @@ function parseWeight(text: string, tape: Tape): ParsedValue {
   const value = plainNumber(own ? text.trim().slice(0, own.index) : text);
   if (value === null) return { ok: false, message: `Type a number, like ${tape === 'mm' ? '381' : '840'}.` };
   const as: Tape = own ? (own[1]!.toLowerCase() === 'kg' ? 'mm' : 'in16') : tape;
-  return { ok: true, value: fromMass(value, as) };
+  return { ok: true, value: MASS.read(value, as) };
 }
 
 function plainNumber(text: string): number | null {
@@ -56,14 +56,14 @@ function plainNumber(text: string): number | null {
 export function formatValue(value: number, unit: Unit, tape: Tape): string {
   if (unit === 'length') return formatLength(value, tape);
   if (unit === 'angle') return String(Number(value.toFixed(2)));
-  return String(Math.round(toMass(value, tape)));
+  return String(Math.round(MASS.shown(value, tape)));
 }
 
 /** The same with its unit, for sentences. */
 export function sayValue(value: number, unit: Unit, tape: Tape): string {
   if (unit === 'length') return sayLength(value, tape);
   if (unit === 'angle') return formatDegrees(value, 2);
-  return `${formatValue(value, unit, tape)} ${massUnit(tape)}`;
+  return `${formatValue(value, unit, tape)} ${MASS.sign(tape)}`;
 }
 
 /** Rounds an expanded uncertainty up to what can be read: a line of a fine tape, a tenth of a degree, a whole pound or kilogram. */
@@ -75,10 +75,10 @@ export function roundUp(value: number, unit: Unit, tape: Tape): number {
         : division(finer(tape))
       : unit === 'angle'
         ? 0.05
-        : fromMass(1, tape);
+        : MASS.read(1, tape);
   return Math.max(1, Math.ceil(value / step - 0.05)) * step;
 }
 
 /** The unit that stands beside a figure. */
 export const unitWord = (unit: Unit, tape: Tape): string =>
-  unit === 'length' ? (tape === 'mm' ? 'mm' : 'in') : unit === 'angle' ? '°' : massUnit(tape);
+  unit === 'length' ? (tape === 'mm' ? 'mm' : 'in') : unit === 'angle' ? '°' : MASS.sign(tape);

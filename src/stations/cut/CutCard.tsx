@@ -1,14 +1,10 @@
 'use client';
 import { Button, Segmented, Select } from 'antd';
-import { makeBar } from '@/core/fabricate/bar';
-import { checkBar } from '@/core/fabricate/barChecks';
-import { THREAD_NAMES, type ThreadName } from '@/core/fabricate/threads';
-import { barSpec, workBar } from '@/core/job/job';
-import type { Bracket, Job } from '@/core/job/schema';
-import { memberName } from '@/core/layouts/names';
-import { describeBar } from '@/core/locate/lateralBar';
-import { linksOf } from '@/core/rig/members';
-import { massUnit, toMass } from '@/core/units/force';
+import { makeBar } from '@/core/fabricate/adjustableBar';
+import { checkBar } from '@/core/cut/barChecks';
+import { THREAD_NAMES, type ThreadName } from '@/core/materials/threads';
+import { memberName } from '@/core/rig/names';
+import { describeBar } from '@/core/rig/lateralBar';
 import { sayTurns } from '@/core/units/turns';
 import { edit, useJob, useJobPart } from '@/store/jobStore';
 import { CardHead, Caution, Readout, Readouts } from '@/ui/Card';
@@ -19,6 +15,11 @@ import { CutLength } from './CutLength';
 import { CutSheet } from './CutSheet';
 import { EndParts } from './EndParts';
 import './cut.css';
+import { linksOf } from '@/core/rig/members/members';
+import type { Bracket } from '@/core/job/slices/fields';
+import type { Job } from '@/core/job/jobSchema';
+import { barSpec, workBar } from '@/core/job/jobValues';
+import { MASS } from '@/core/units/unit';
 
 /** From eye to eye to a tube on the saw: what the ends take up, what thread holds, how far it adjusts. */
 export function CutCard() {
@@ -55,7 +56,7 @@ export function CutCard() {
             <Frac mm={bar.lengthen.mm} tape={tape} unit />, {sayTurns(bar.lengthen.turns)}
           </Readout>
           <Readout name="Tube weighs">
-            {toMass(bar.tubeMass, tape).toFixed(tape === 'mm' ? 2 : 1)} {massUnit(tape)}
+            {MASS.shown(bar.tubeMass, tape).toFixed(tape === 'mm' ? 2 : 1)} {MASS.sign(tape)}
           </Readout>
         </Readouts>
         <Verdicts verdicts={checkBar(barSpec(job), bar, tape)} />

@@ -1,8 +1,8 @@
 'use client';
-import { withReadings } from '@/core/job/job';
-import type { Job } from '@/core/job/schema';
 import { enter } from '@/store/jobStore';
 import { LengthField } from '@/ui/LengthField';
+import type { Job } from '@/core/job/jobSchema';
+import { applyReadings } from '@/core/job/applyReadings';
 
 type Props = {
   field: string;
@@ -21,7 +21,7 @@ export function CutLength({ put, ...field }: Props) {
   return (
     <LengthField
       {...field}
-      onEnter={(mm, typed) => enter(field.field, typed, (j) => withReadings({ ...j, cut: put(j.cut, mm) }))}
+      onEnter={(mm, typed) => enter(field.field, typed, (j) => applyReadings({ ...j, cut: put(j.cut, mm) }))}
     />
   );
 }

@@ -1,12 +1,12 @@
-import type { BarResult } from '@/core/fabricate/bar';
-import { workBar } from '@/core/job/job';
-import type { Job } from '@/core/job/schema';
-import { memberName } from '@/core/layouts/names';
-import { describeBar } from '@/core/locate/lateralBar';
-import { formatLength, sayLength } from '@/core/units/format';
+import type { BarResult } from '@/core/fabricate/adjustableBar';
+import { memberName } from '@/core/rig/names';
+import { describeBar } from '@/core/rig/lateralBar';
+import { formatLength, sayLength } from '@/core/units/length';
 import { sayTurns } from '@/core/units/turns';
 import { Frac } from '@/ui/Frac';
 import { PaperSheet, type SheetPart } from '@/ui/PaperSheet';
+import type { Job } from '@/core/job/jobSchema';
+import { workBar } from '@/core/job/jobValues';
 
 const CAUTION =
   'A bar that locates an axle is life-critical. Have its welds made or inspected by a qualified welder; the vehicle maker’s values and local inspection rules come before this sheet, which helps you judge and certifies nothing.';

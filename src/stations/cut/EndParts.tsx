@@ -1,9 +1,10 @@
 'use client';
 import { Button } from 'antd';
-import type { BarEnd } from '@/core/fabricate/bar';
-import type { Bracket, Job } from '@/core/job/schema';
+import type { BarEnd } from '@/core/fabricate/adjustableBar';
 import { edit, useJob } from '@/store/jobStore';
 import { CutLength } from './CutLength';
+import type { Bracket } from '@/core/job/slices/fields';
+import type { Job } from '@/core/job/jobSchema';
 
 const PARTS: { key: keyof BarEnd; name: string; how: string; least: number; most: number }[] = [
   {

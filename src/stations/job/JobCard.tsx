@@ -1,14 +1,16 @@
 'use client';
 import { Input } from 'antd';
-import { SHIFT_LIMITS, withLayout } from '@/core/job/job';
-import { LAYOUT_IDS, layoutEnd } from '@/core/layouts/patterns';
-import type { Job, Use } from '@/core/job/schema';
+import { LIMITS } from '@/core/materials/limits';
+import { LAYOUT_IDS, layoutEnd } from '@/core/rig/layouts';
 import type { Tape } from '@/core/units/tape';
 import { edit, useJob } from '@/store/jobStore';
 import { CardHead, Caution } from '@/ui/Card';
 import { Layouts } from './Layouts';
 import { Shelf } from './Shelf';
 import './job.css';
+import type { Use } from '@/core/materials/uses';
+import type { Job } from '@/core/job/jobSchema';
+import { withLayout } from '@/core/job/edits/layout';
 
 const USES: Record<Use, [name: string, what: string]> = {
   street: ['Street', 'Quiet, long-lived joints; a car that feels the same both ways.'],
@@ -107,8 +109,12 @@ export function JobCard() {
 
 /** A new use brings its own starting limit, unless the builder has set one. */
 function withUse(job: Job, use: Use): Job {
-  const untouched = job.locate.shiftLimit === SHIFT_LIMITS[job.use];
-  return { ...job, use, locate: untouched ? { ...job.locate, shiftLimit: SHIFT_LIMITS[use] } : job.locate };
+  const untouched = job.locate.shiftLimit === LIMITS.sideways[job.use];
+  return {
+    ...job,
+    use,
+    locate: untouched ? { ...job.locate, shiftLimit: LIMITS.sideways[use] } : job.locate,
+  };
 }
 
 function Choice<T extends string>({

@@ -1,6 +1,7 @@
 import { memo } from 'react';
-import { layOut, type LayoutId } from '@/core/layouts/patterns';
-import type { Member, Point } from '@/core/rig/schema';
+import { layOut, type LayoutId } from '@/core/rig/layouts';
+import type { Point } from '@/core/geometry/vector';
+import type { Member } from '@/core/rig/members/members';
 
 /** A car of middling size, to draw patterns on, mm. */
 const SIZE = { tireRadius: 330, track: 1470, cover: 160, tubeOd: 40 };

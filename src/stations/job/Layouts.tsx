@@ -1,9 +1,9 @@
 'use client';
-import { withLayout } from '@/core/job/job';
-import { LAYOUT_NAMES } from '@/core/layouts/names';
-import { LAYOUT_IDS, layoutEnd } from '@/core/layouts/patterns';
+import { LAYOUT_NAMES } from '@/core/rig/names';
+import { LAYOUT_IDS, layoutEnd } from '@/core/rig/layouts';
 import { edit, useJobPart } from '@/store/jobStore';
 import { LayoutDrawing } from './LayoutDrawing';
+import { withLayout } from '@/core/job/edits/layout';
 
 /** The layouts for this end of the car, each drawn. Taking another lays the mounts out anew; undo brings the old ones back. */
 export function Layouts() {

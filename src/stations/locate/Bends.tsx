@@ -1,10 +1,12 @@
 'use client';
-import { withBends } from '@/core/job/job';
-import { linksOf } from '@/core/rig/members';
-import type { LinkMember, Point, Rig } from '@/core/rig/schema';
+import type { Rig } from '@/core/rig/schema';
 import { edit, useJobPart } from '@/store/jobStore';
 import { LengthField } from '@/ui/LengthField';
 import { PLACES } from './places';
+import type { Point } from '@/core/geometry/vector';
+import { linksOf } from '@/core/rig/members/members';
+import type { LinkMember } from '@/core/rig/members/link';
+import { withBends } from '@/core/job/edits/mounts';
 
 const barOf = (rig: Rig, id: string): LinkMember => linksOf(rig).find((m) => m.id === id)!;
 

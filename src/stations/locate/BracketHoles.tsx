@@ -1,13 +1,16 @@
 'use client';
-import { holesKey, nearestHole } from '@/core/job/holes';
-import type { Holes, Job } from '@/core/job/schema';
-import { mountsOf, pairOf, type MountKey } from '@/core/rig/members';
-import { without } from '@/core/without';
+import { holesKey, nearestHole } from '@/core/job/bracketHoles';
 import { edit, useJobPart } from '@/store/jobStore';
 import { moveMounts } from '@/store/mounts';
 import { useWays } from '@/store/ways';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';
+import { mountsOf } from '@/core/rig/mounts';
+import { pairOf } from '@/core/rig/roles';
+import type { MountKey } from '@/core/rig/members/kind';
+import type { Holes } from '@/core/job/slices/locate';
+import type { Job } from '@/core/job/jobSchema';
+import { without } from '@/core/job/edits/omit';
 
 /** A new bracket's holes: three, three quarters of an inch apart, the middle one where the eye is now. */
 const USUAL = { pitch: 19.05, count: 3 };

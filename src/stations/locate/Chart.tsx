@@ -2,10 +2,10 @@
 import { Segmented } from 'antd';
 import { memo } from 'react';
 import { setWays, useWays, type Focus } from '@/store/ways';
-import { curveToCsv, mapToCsv } from '@/core/sweepCsv';
+import { curveToCsv, mapToCsv } from '@/core/bench/sweepCsv';
 import type { CurvePoint } from '@/core/locate/types';
 import { Keep } from '@/ui/Keep';
-import { useAnalysis, useMap } from '@/workers/analysis';
+import { useLocate, useTravelMap } from '@/workers/physics';
 import { CURVES, type CurveName } from './curves';
 import { TravelCurve } from './TravelCurve';
 import { TravelMapChart } from './TravelMapChart';
@@ -15,7 +15,7 @@ export function Chart({ focus, offered }: { focus: Focus; offered: CurveName[] }
   const wanted = useWays((s) => s.chart[focus]);
   const asMap = useWays((s) => s.asMap);
   const which = offered.find((name) => name === wanted) ?? offered[0]!;
-  const result = useAnalysis((s) => s.result);
+  const result = useLocate((s) => s.result);
   return (
     <figure className="curve">
       <Which focus={focus} offered={offered.join()} value={which} asMap={asMap} />
@@ -34,7 +34,7 @@ export function Chart({ focus, offered }: { focus: Focus; offered: CurveName[] }
 
 /** The whole sweep that a curve is one column of; or the map that is shown. */
 function figuresOf(which: CurveName, curve: CurvePoint[], asMap: boolean): string {
-  const { map } = useMap.getState();
+  const { map } = useTravelMap.getState();
   return asMap && map ? mapToCsv(map, CURVES[which].key) : curveToCsv(curve);
 }
 

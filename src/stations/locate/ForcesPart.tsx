@@ -1,35 +1,26 @@
 'use client';
 import { Button } from 'antd';
 import { useEffect } from 'react';
-import { memberName } from '@/core/layouts/names';
+import { USUAL_MASSES } from '@/core/job/applyReadings';
+import { memberName } from '@/core/rig/names';
 import type { LocateResult } from '@/core/locate/types';
 import type { Rig } from '@/core/rig/schema';
-import { fromMass, massUnit, sayForce, toMass } from '@/core/units/force';
 import { edit, useJobPart } from '@/store/jobStore';
 import { setWays, useWays } from '@/store/ways';
 import { CardHead } from '@/ui/Card';
 import { CornerField } from '@/ui/CornerField';
 import { NumberField } from '@/ui/NumberField';
-import { useAnalysis } from '@/workers/analysis';
+import { useLocate } from '@/workers/physics';
 import { GravityHeight } from './GravityHeight';
 import { OwnLoads } from './OwnLoads';
+import { FORCE, MASS } from '@/core/units/unit';
 
 type Masses = NonNullable<Rig['masses']>;
-
-/** A middling car, until it is weighed. */
-const STAND_IN: Masses = {
-  total: 1500,
-  frontFraction: 0.54,
-  unsprungFront: 90,
-  unsprungRear: 150,
-  unsprungHeightFront: 315,
-  unsprungHeightRear: 330,
-};
 
 /** What each member carries when the car pulls, brakes, corners or hits something; and the masses that it follows from. */
 export function ForcesPart() {
   const masses = useJobPart((j) => j.rig.masses ?? null);
-  const result = useAnalysis((s) => s.result);
+  const result = useLocate((s) => s.result);
   return (
     <>
       <CardHead title="What the members carry">
@@ -38,7 +29,10 @@ export function ForcesPart() {
       {masses === null && (
         <div className="section">
           <p>Weigh the car first, or start from the figures of a middling one and put them right.</p>
-          <Button type="primary" onClick={() => edit((j) => ({ ...j, rig: { ...j.rig, masses: STAND_IN } }))}>
+          <Button
+            type="primary"
+            onClick={() => edit((j) => ({ ...j, rig: { ...j.rig, masses: USUAL_MASSES } }))}
+          >
             Start from usual weights
           </Button>
         </div>
@@ -90,14 +84,14 @@ function Cases({ loads }: { loads: LocateResult['loads'] }) {
             {Object.entries(chosen.answer.members).map(([id, force]) => (
               <tr key={id} data-force={id}>
                 <td>{memberName(id)}</td>
-                <td className="figure">{sayForce(Math.abs(force), tape)}</td>
+                <td className="figure">{FORCE.say(Math.abs(force), tape)}</td>
                 <td>{Math.abs(force) < 5 ? '' : force > 0 ? 'pulled' : 'pushed'}</td>
               </tr>
             ))}
             <tr>
               <td>springs, left · right</td>
               <td className="figure" colSpan={2}>
-                {sayForce(chosen.answer.springLeft, tape)} · {sayForce(chosen.answer.springRight, tape)}
+                {FORCE.say(chosen.answer.springLeft, tape)} · {FORCE.say(chosen.answer.springRight, tape)}
               </td>
             </tr>
           </tbody>
@@ -125,12 +119,12 @@ function MassFields({ masses }: { masses: Masses }) {
       field={`masses/${key}`}
       label={label}
       showLabel
-      value={toMass(masses[key], tape)}
+      value={MASS.shown(masses[key], tape)}
       least={least}
       most={20_000}
-      unit={massUnit(tape)}
+      unit={MASS.sign(tape)}
       decimals={0}
-      onEnter={(shown) => put({ [key]: fromMass(shown, tape) })}
+      onEnter={(shown) => put({ [key]: MASS.read(shown, tape) })}
     />
   );
   return (

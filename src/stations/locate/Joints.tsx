@@ -1,10 +1,10 @@
 'use client';
 import { Select } from 'antd';
-import { JOINT_NAMES, JOINTS, jointsOf, type JointName, type MemberJoints } from '@/core/joints/joints';
-import { withJoints } from '@/core/job/job';
-import { memberName } from '@/core/layouts/names';
+import { JOINT_NAMES, JOINTS, jointsOf, type JointName, type MemberJoints } from '@/core/materials/joints';
+import { memberName } from '@/core/rig/names';
 import { edit, useJobPart } from '@/store/jobStore';
 import { useWays } from '@/store/ways';
+import { withJoints } from '@/core/job/edits/mounts';
 
 const ENDS = { chassis: 'frame end', axle: 'axle end' } as const;
 const STAND: Record<MemberJoints['brackets'], string> = {

@@ -1,18 +1,20 @@
 'use client';
-import { LAYOUT_NAMES } from '@/core/layouts/names';
-import { STEERING } from '@/core/rig/members';
-import { formatDegrees } from '@/core/units/format';
-import { sayGive } from '@/core/locate/linkChecks';
+import { LAYOUT_NAMES } from '@/core/rig/names';
+import { formatDegrees } from '@/core/units/length';
+import { sayGive } from '@/core/locate/verdicts/linkVerdicts';
+import { sayTravel } from '@/core/locate/verdicts/words';
+import { travelOf } from '@/core/job/jobValues';
 import { useJobPart } from '@/store/jobStore';
 import { CardHead, Readout, Readouts } from '@/ui/Card';
 import { Frac } from '@/ui/Frac';
 import { Verdicts } from '@/ui/Verdicts';
-import { useAnalysis } from '@/workers/analysis';
+import { useLocate } from '@/workers/physics';
 import { Chart } from './Chart';
 import { GravityHeight } from './GravityHeight';
 import { Members } from './Members';
 import { MountsTable } from './MountsTable';
 import { PlusMinus } from './PlusMinus';
+import { STEERING } from '@/core/rig/mounts';
 
 /** The members that hold the axle lengthwise and stop it turning: how it pulls, steers and turns its pinion. */
 export function LinksPart() {
@@ -46,9 +48,10 @@ export function LinksPart() {
 function LinkResults() {
   const tape = useJobPart((j) => j.tape);
   const rear = useJobPart((j) => j.rig.end === 'rear');
-  const result = useAnalysis((s) => s.result);
+  const travel = useJobPart(travelOf);
+  const { result, verdicts } = useLocate();
   if (!result) return null;
-  const { links, linkVerdicts } = result;
+  const { links } = result;
   return (
     <>
       <Readouts>
@@ -89,12 +92,12 @@ function LinkResults() {
           )}
         </Readout>
         {links.bind && (
-          <Readout name={`Must give, ${links.bind.at}`} id="bind" term="bind">
+          <Readout name={`Must give, ${sayTravel(links.bind.at, travel, tape)}`} id="bind" term="bind">
             {sayGive(links.bind.give, tape)}
           </Readout>
         )}
       </Readouts>
-      <Verdicts verdicts={linkVerdicts} />
+      <Verdicts verdicts={verdicts.lengthwise} />
     </>
   );
 }

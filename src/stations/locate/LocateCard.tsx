@@ -3,7 +3,7 @@ import { Button, Segmented } from 'antd';
 import { setWays, useWays, type Focus } from '@/store/ways';
 import { Caution } from '@/ui/Card';
 import { StationStripe } from '@/ui/StationStripe';
-import { useAnalysis } from '@/workers/analysis';
+import { useLocate } from '@/workers/physics';
 import { ForcesPart } from './ForcesPart';
 import { LinksPart } from './LinksPart';
 import { MountSheet } from './MountSheet';
@@ -56,7 +56,7 @@ export function LocateCard() {
 
 /** Said where the geometry as it stands cannot be moved at all; what is shown beside it is how it last could. */
 function Problem() {
-  const problem = useAnalysis((s) => s.problem);
+  const problem = useLocate((s) => s.problem);
   if (!problem) return null;
   return (
     <p className="field-problem" role="alert">

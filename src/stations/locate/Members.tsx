@@ -1,13 +1,13 @@
 'use client';
 import { Button, Dropdown } from 'antd';
-import { PARTS, partsToAdd, withoutMembers, withPart, type PartName } from '@/core/job/parts';
-import { memberName } from '@/core/layouts/names';
-import { PANHARD } from '@/core/layouts/patterns';
-import { isLink, linksOf, pairOf, partnerOf } from '@/core/rig/members';
+import { memberName } from '@/core/rig/names';
 import { edit, useJobPart } from '@/store/jobStore';
 import { setWays, useWays } from '@/store/ways';
 import { MountsTable } from './MountsTable';
 import { Joints } from './Joints';
+import { PANHARD, pairOf, partnerOf } from '@/core/rig/roles';
+import { isLink, linksOf } from '@/core/rig/members/members';
+import { PARTS, partsToAdd, withoutMembers, withPart, type PartName } from '@/core/job/edits/memberKits';
 
 /** Every member but the bar across the car; one of a pair stands for both while both sides are kept alike. */
 export function Members() {

@@ -1,14 +1,14 @@
-import { JOINTS, jointsOf } from '@/core/joints/joints';
-import { memberName } from '@/core/layouts/names';
-import { DRIVESHAFT, isLink, mountsOf, STEERING } from '@/core/rig/members';
-import type { Point } from '@/core/rig/schema';
-import { sayLength } from '@/core/units/format';
+import { JOINTS, jointsOf } from '@/core/materials/joints';
+import { memberName } from '@/core/rig/names';
+import { sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
-import { distance } from '@/core/vector';
+import { distance, type Point } from '@/core/geometry/vector';
 import { useJob } from '@/store/jobStore';
 import { PaperSheet } from '@/ui/PaperSheet';
 import { usePrinting } from '@/ui/printing';
 import { PLACES } from './places';
+import { isLink } from '@/core/rig/members/members';
+import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/mounts';
 
 const CAUTION =
   'With the car at its ride height, from the centreline, the floor and the axle’s own middle. Measure twice; tack, cycle the axle and measure again before anything is finish-welded. What holds an axle is life-critical: a qualified welder and the rules of the place come before this sheet, which certifies nothing.';

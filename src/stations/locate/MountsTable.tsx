@@ -1,11 +1,12 @@
 'use client';
-import { mountsOf, type Mount, type MountKey } from '@/core/rig/members';
 import type { Rig } from '@/core/rig/schema';
 import { useJobPart } from '@/store/jobStore';
 import { mountField, moveMounts } from '@/store/mounts';
 import { LengthField } from '@/ui/LengthField';
 import { BracketHoles } from './BracketHoles';
 import { PLACES, type Place } from './places';
+import { mountsOf } from '@/core/rig/mounts';
+import type { Mount, MountKey } from '@/core/rig/members/kind';
 
 /** Where a member, the drag link or the driveshaft is mounted, as it is measured on the car at ride height. */
 export function MountsTable({ memberId, holes = true }: { memberId: string; holes?: boolean }) {

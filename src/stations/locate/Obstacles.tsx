@@ -1,14 +1,15 @@
 'use client';
 import { Button, Dropdown, Input, Segmented } from 'antd';
 import { useState } from 'react';
-import { railsInTheWay } from '@/core/job/frame';
-import { ownObstacles } from '@/core/job/job';
-import type { Job } from '@/core/job/schema';
-import type { Obstacle, Point } from '@/core/rig/schema';
+import { railsInTheWay } from '@/core/job/frameRails';
+import type { Obstacle } from '@/core/rig/schema';
 import { useJobPart, useJobStore } from '@/store/jobStore';
 import { addObstacles, editObstacle, freeName } from '@/store/obstacles';
 import { LengthField } from '@/ui/LengthField';
 import { PLACES } from './places';
+import type { Point } from '@/core/geometry/vector';
+import type { Job } from '@/core/job/jobSchema';
+import { ownObstacles } from '@/core/job/jobValues';
 
 /** Things that are usually in the way, where and how large they usually are, scaled to the car; the rails where they were measured. */
 const USUAL: Record<string, (job: Job) => Obstacle[]> = {

@@ -1,11 +1,12 @@
 'use client';
 import { Button, Input } from 'antd';
-import type { Job } from '@/core/job/schema';
-import type { LoadCase } from '@/core/statics/loads';
-import { forceUnit, fromForce, toForce } from '@/core/units/force';
+import type { LoadCase } from '@/core/statics/equilibrium';
 import { edit, useJobPart } from '@/store/jobStore';
 import { setWays } from '@/store/ways';
 import { NumberField } from '@/ui/NumberField';
+import { SIDES } from '@/core/geometry/side';
+import type { Job } from '@/core/job/jobSchema';
+import { FORCE } from '@/core/units/unit';
 
 const DIRECTIONS = [
   { axis: 0, name: 'lengthwise', ways: ['forward', 'back'] },
@@ -67,7 +68,7 @@ function OneLoad({ load, index }: { load: LoadCase; index: number }) {
           remove
         </Button>
       </div>
-      {(['left', 'right'] as const).map((side) => (
+      {SIDES.map((side) => (
         <div key={side} className="ends-row thing-point">
           <h3>ground on the {side} tyre</h3>
           {DIRECTIONS.map(({ axis, name, ways }) => (
@@ -75,15 +76,15 @@ function OneLoad({ load, index }: { load: LoadCase; index: number }) {
               key={axis}
               field={`load/${index}/${side}/${axis}`}
               label={`${side} tyre, ${name}`}
-              value={toForce(load.wheel[side][axis], tape)}
-              least={toForce(-200_000, tape)}
-              most={toForce(200_000, tape)}
-              unit={forceUnit(tape)}
+              value={FORCE.shown(load.wheel[side][axis], tape)}
+              least={FORCE.shown(-200_000, tape)}
+              most={FORCE.shown(200_000, tape)}
+              unit={FORCE.sign(tape)}
               decimals={0}
               ways={ways}
               onEnter={(shown) =>
                 put((l) => {
-                  const at = l.wheel[side].map((v, k) => (k === axis ? fromForce(shown, tape) : v));
+                  const at = l.wheel[side].map((v, k) => (k === axis ? FORCE.read(shown, tape) : v));
                   return { ...l, wheel: { ...l.wheel, [side]: at } as LoadCase['wheel'] };
                 })
               }

@@ -1,17 +1,17 @@
 'use client';
-import type { TrustedKey } from '@/core/locate/trust';
-import { COVERAGE } from '@/core/measure/uncertainty';
+import type { ResultKey } from '@/core/locate/resultUncertainty';
+import { COVERAGE } from '@/core/survey/uncertainty';
 import { finer } from '@/core/units/tape';
 import { roundUp } from '@/core/units/values';
 import { useJob } from '@/store/jobStore';
 import { Frac } from '@/ui/Frac';
-import { useTrust } from '@/workers/analysis';
+import { useUncertainty } from '@/workers/physics';
 
 /** How far a result can be trusted, once the hand rests: `± 3/16`, at about 95 %. */
-export function PlusMinus({ of, unit = 'length' }: { of: TrustedKey; unit?: 'length' | '%' | '°' }) {
+export function PlusMinus({ of, unit = 'length' }: { of: ResultKey; unit?: 'length' | '%' | '°' }) {
   const job = useJob();
-  const { trust, job: about } = useTrust();
-  const u = about === job ? (trust?.[of] ?? null) : null;
+  const { of: found, job: about } = useUncertainty();
+  const u = about === job ? (found?.[of] ?? null) : null;
   if (u === null) return null;
   const within = COVERAGE * u;
   return (

@@ -1,22 +1,22 @@
 'use client';
 import { isReached } from '@/core/kinematics/pose';
-import { memberName } from '@/core/layouts/names';
-import type { LateralBar } from '@/core/locate/lateralBar';
-import { formatDegrees } from '@/core/units/format';
+import { memberName } from '@/core/rig/names';
+import type { LateralBar } from '@/core/rig/lateralBar';
+import { formatDegrees } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';
 import { Readout, Readouts } from '@/ui/Card';
 import { Frac } from '@/ui/Frac';
 import { Verdicts } from '@/ui/Verdicts';
-import { useAnalysis } from '@/workers/analysis';
+import { useLocate } from '@/workers/physics';
 import { PlusMinus } from './PlusMinus';
 
 /** What holding the axle sideways comes to, in numbers, and what is to be said about it. */
 export function LateralResults() {
   const tape = useJobPart((j) => j.tape);
-  const result = useAnalysis((s) => s.result);
+  const { result, verdicts } = useLocate();
   if (!result) return null;
-  const { bar, ride, ghosts, gaps, verdicts } = result;
+  const { bar, ride, ghosts, gaps } = result;
   const closest = bar && gaps.find((g) => g.member === bar.id || g.obstacle === bar.id);
   const shift = (y: number) => (
     <>
@@ -73,7 +73,7 @@ export function LateralResults() {
           </Readout>
         )}
       </Readouts>
-      <Verdicts verdicts={verdicts} />
+      <Verdicts verdicts={verdicts.sideways} />
     </>
   );
 }

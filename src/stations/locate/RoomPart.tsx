@@ -1,29 +1,32 @@
 'use client';
-import { DRIVESHAFT } from '@/core/rig/members';
+import { travelOf } from '@/core/job/jobValues';
+import type { ShaftFindings } from '@/core/locate/types';
+import { sayTravel } from '@/core/locate/verdicts/words';
 import type { Rig } from '@/core/rig/schema';
-import { formatDegrees } from '@/core/units/format';
+import { formatDegrees } from '@/core/units/length';
 import { edit, enter, useJobPart } from '@/store/jobStore';
 import { CardHead, Readout, Readouts } from '@/ui/Card';
 import { Frac } from '@/ui/Frac';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';
 import { Verdicts } from '@/ui/Verdicts';
-import { useAnalysis } from '@/workers/analysis';
+import { useLocate } from '@/workers/physics';
 import { Chart } from './Chart';
 import { MountsTable } from './MountsTable';
 import { Obstacles } from './Obstacles';
+import { DRIVESHAFT } from '@/core/rig/mounts';
 
 /** The driveshaft as the axle moves, and the room between things: tank, exhaust, springs, shocks, whatever is in the way. */
 export function RoomPart() {
   const shaft = useJobPart((j) => j.rig.driveshaft !== undefined);
-  const result = useAnalysis((s) => s.result);
+  const { result, verdicts } = useLocate();
   return (
     <>
       <CardHead title="Shaft and room">
         What clears at rest hits at bump: fingers should fit everywhere, at every height of the axle.
       </CardHead>
       {result?.links.shaft && <ShaftResults shaft={result.links.shaft} />}
-      {result && <Verdicts verdicts={result.roomVerdicts} />}
+      {result && <Verdicts verdicts={verdicts.room} />}
       {shaft && <Chart focus="room" offered={['plunge', 'rearJoint', 'frontJoint']} />}
       <Obstacles />
       {shaft && <Driveshaft />}
@@ -31,18 +34,15 @@ export function RoomPart() {
   );
 }
 
-type ShaftProps = {
-  shaft: NonNullable<NonNullable<ReturnType<typeof useAnalysis.getState>['result']>['links']['shaft']>;
-};
-
-function ShaftResults({ shaft }: ShaftProps) {
+function ShaftResults({ shaft }: { shaft: ShaftFindings }) {
   const tape = useJobPart((j) => j.tape);
+  const travel = useJobPart(travelOf);
   return (
     <Readouts>
       <Readout name="Joints at ride height, front · rear" id="joints" term="joints">
         {formatDegrees(shaft.front)} · {formatDegrees(shaft.rear)}
       </Readout>
-      <Readout name={`Largest, ${shaft.mostAt}`} id="jointMost">
+      <Readout name={`Largest, ${sayTravel(shaft.mostAt, travel, tape)}`} id="jointMost">
         {formatDegrees(shaft.most)}
       </Readout>
       <Readout name="Slip yoke goes in · comes out" id="plunge" term="plunge">

@@ -1,20 +1,21 @@
 'use client';
-import type { Job } from '@/core/job/schema';
-import { wantedRise, type School } from '@/core/locate/schools';
-import { panhard, travelOf } from '@/core/job/job';
-import { describeBar } from '@/core/locate/lateralBar';
-import { formatDegrees, sayLength } from '@/core/units/format';
+import { lateralBarOf } from '@/core/rig/roles';
+import { describeBar, wantedRise, type LevelSchool } from '@/core/rig/lateralBar';
+import { formatDegrees, sayLength } from '@/core/units/length';
 import { edit } from '@/store/jobStore';
 import { Pick } from '@/ui/Pick';
-import { useAnalysis } from '@/workers/analysis';
+import { useLocate } from '@/workers/physics';
+import { toDegrees } from '@/core/geometry/angle';
+import type { Job } from '@/core/job/jobSchema';
+import { travelOf } from '@/core/job/jobValues';
 
 /** A change of height to compare by, mm: one inch, as brackets are drilled; round in either unit. */
 const HOLE = { inch: 25.4, mm: 25 };
 
 /** Where shops disagree: what each way costs on this car, and which one is set. */
 export function Schools() {
-  const { job, result } = useAnalysis();
-  const member = job && panhard(job);
+  const { job, result } = useLocate();
+  const member = job && lateralBarOf(job.rig);
   if (!member || !result?.schools) return null;
   const comparison = result.schools;
   const { bump, droop } = travelOf(job);
@@ -28,7 +29,7 @@ export function Schools() {
   const bar = describeBar(member);
   const [frame, axle] = [member.chassis[1], member.axle[1]];
   const share = axle / (axle - frame);
-  const levels: Record<School, [string, string]> = {
+  const levels: Record<LevelSchool, [string, string]> = {
     ride: [
       'Level at ride height',
       `Feels the same left and right where you drive. In all, the axle wanders ${say(comparison.ride.range)} over the travel.`,
@@ -38,7 +39,7 @@ export function Schools() {
   const adjusters: Record<Job['locate']['adjuster'], [string, string]> = {
     frame: [
       'Adjust at the frame end only',
-      `Simple. Each ${say(step)} up at the frame end also tilts the bar ${formatDegrees((Math.asin(Math.min(1, step / bar.eyeToEye)) * 180) / Math.PI)}, and lifts the roll centre only ${say(step * share)}.`,
+      `Simple. Each ${say(step)} up at the frame end also tilts the bar ${formatDegrees(toDegrees(Math.asin(Math.min(1, step / bar.eyeToEye))))}, and lifts the roll centre only ${say(step * share)}.`,
     ],
     both: [
       'Matched holes at both ends',

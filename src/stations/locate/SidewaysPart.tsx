@@ -1,6 +1,5 @@
 'use client';
-import { panhard } from '@/core/job/job';
-import { PANHARD } from '@/core/layouts/patterns';
+import { lateralBarOf } from '@/core/rig/roles';
 import { enter, useJobPart } from '@/store/jobStore';
 import { CardHead } from '@/ui/Card';
 import { LengthField } from '@/ui/LengthField';
@@ -10,11 +9,12 @@ import { Members } from './Members';
 import { MountsTable } from './MountsTable';
 import { LateralResults } from './Results';
 import { Schools } from './Schools';
+import { PANHARD } from '@/core/rig/roles';
 
 /** What holds the axle sideways: a bar across the car, or in some layouts a crank, or links that lean. */
 export function SidewaysPart() {
   const end = useJobPart((j) => j.rig.end);
-  const hasBar = useJobPart((j) => panhard(j) !== null);
+  const hasBar = useJobPart((j) => lateralBarOf(j.rig) !== null);
   return hasBar ? (
     <>
       <CardHead title={end === 'front' ? 'Track bar' : 'Panhard bar'}>

@@ -1,8 +1,8 @@
 'use client';
-import { curveValues } from '@/core/locate/curve';
+import { curveValues, reachedPoints } from '@/core/locate/travelCurve';
 import { isReached, type SweptPose } from '@/core/kinematics/pose';
 import type { CurvePoint } from '@/core/locate/types';
-import { formatLength, sayLength } from '@/core/units/format';
+import { formatLength, sayLength } from '@/core/units/length';
 import { useJobPart } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
 import { Plot } from '@/ui/Plot';
@@ -15,8 +15,8 @@ export function TravelCurve({ which, curve, current }: Props) {
   const { tape, shiftLimit } = useJobPart((j) => ({ tape: j.tape, shiftLimit: j.locate.shiftLimit }));
   const shape: Curve = CURVES[which];
   const { to, name, unit, note } = shape;
-  const points = curve.flatMap((p): [number, number][] => {
-    const value = p.lost === undefined ? valueOf(shape, p) : null;
+  const points = reachedPoints(curve).flatMap((p): [number, number][] => {
+    const value = valueOf(shape, p);
     return value === null ? [] : [[p.lift, value]];
   });
   const limits = which === 'shift' ? [-shiftLimit, shiftLimit] : [];

@@ -10,12 +10,12 @@ import {
 } from 'd3';
 import { useEffect, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { SweptPose } from '@/core/kinematics/pose';
-import type { TravelMap } from '@/core/locate/map';
-import { formatLength, sayLength } from '@/core/units/format';
+import type { TravelMap } from '@/core/locate/travelMap';
+import { formatLength, sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
-import { askForMap, useAnalysis, useMap } from '@/workers/analysis';
+import { askTravelMap, useLocate, useTravelMap } from '@/workers/physics';
 import { CURVES, gridlines, room, sayValue, type Curve, type CurveName } from './curves';
 
 const SIZE = { width: 400, height: 250 };
@@ -29,11 +29,11 @@ type Place = { heave: number; tilt: number };
 
 /** A quantity over both wheels together (across) and one against the other (up): a probe reads it, and sends the axle there. */
 export function TravelMapChart({ which, current }: Props) {
-  const job = useAnalysis((s) => s.job);
+  const job = useLocate((s) => s.job);
   const shape: Curve = CURVES[which];
-  const { map, key } = useMap();
+  const { map, key } = useTravelMap();
   useEffect(() => {
-    if (job) void askForMap({ job, key: shape.key });
+    if (job) void askTravelMap({ job, key: shape.key });
   }, [job, shape.key]);
   if (!map || key !== shape.key) return <p className="hint">Working out the map…</p>;
   return <Plot map={map} shape={shape} current={current} />;

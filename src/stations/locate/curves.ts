@@ -1,6 +1,6 @@
 import { extent, ticks } from 'd3';
 import type { CurveValues } from '@/core/locate/types';
-import { formatLength, sayLength } from '@/core/units/format';
+import { formatLength, sayLength } from '@/core/units/length';
 import { division, type Tape } from '@/core/units/tape';
 
 type Unit = 'length' | '%' | '°';

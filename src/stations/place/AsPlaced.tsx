@@ -1,16 +1,17 @@
 'use client';
-import { jobAgreement } from '@/core/job/record';
-import type { Job } from '@/core/job/schema';
-import { asFound } from '@/core/measure/asFound';
-import { DATUMS } from '@/core/measure/datums';
-import { SIDES, type Side } from '@/core/measure/quantities';
+import type { Agreement } from '@/core/survey/agreement';
+import { asFound } from '@/core/record/asFound';
+import { DATUMS, wayOf } from '@/core/survey/quantities/datums';
 import { schoolsOf } from '@/core/place/heights';
 import { placeKey } from '@/core/place/placeChecks';
 import { finer } from '@/core/units/tape';
-import { sayLength } from '@/core/units/format';
+import { sayLength } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/LengthField';
+import { useJobAgreement } from '@/workers/search';
 import { putPlace } from './place';
+import { SIDES, type Side } from '@/core/geometry/side';
+import type { Job } from '@/core/job/jobSchema';
 
 const WHAT: [key: 'rest' | 'datum' | 'diagonal', label: string, most: number][] = [
   ['rest', 'Floor to the underside of the tube', 2000],
@@ -21,7 +22,7 @@ const WHAT: [key: 'rest' | 'datum' | 'diagonal', label: string, most: number][] 
 /** The axle as it sits on its rests now, measured. */
 export function AsPlaced() {
   const job = useJob();
-  const wanted = wantedDistance(job);
+  const wanted = wantedDistance(job, useJobAgreement(job) ?? null);
   return (
     <section className="section no-print">
       <h2>As it sits now</h2>
@@ -57,8 +58,8 @@ export function AsPlaced() {
 }
 
 /** Where the axle should be from the datum so that its wheels stand in the middle of their openings, mm; null until both are known. */
-function wantedDistance(job: Job): number | null {
-  const found = asFound(job.readings, jobAgreement(job), job.record.datum);
+function wantedDistance(job: Job, agreement: Agreement | null): number | null {
+  const found = asFound(job.readings, agreement, job.record.datum, job.rig.end);
   const value = (id: string) => found.find((f) => f.id === id)?.value;
   const middle = (side: Side) => value(`middle.${side}`);
   const [left, right] = [middle('left'), middle('right')];
@@ -66,7 +67,7 @@ function wantedDistance(job: Job): number | null {
   const openings = SIDES.flatMap((side) => value(`opening.${side}`) ?? []);
   const ahead = openings.length ? openings.reduce((a, b) => a + b, 0) / openings.length : 0;
   const school = schoolsOf(job)[job.place.school]?.driving ?? 0;
-  const { way } = DATUMS[job.record.datum];
+  const way = wayOf(job.record.datum, job.rig.end);
   // Moving the axle ahead shortens its distance from a datum that stands ahead of it.
   return (left + right) / 2 + way * (ahead - school);
 }

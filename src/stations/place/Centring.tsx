@@ -1,13 +1,13 @@
 'use client';
-import { measuredAcross } from '@/core/measure/readings';
+import { measuredAcross } from '@/core/survey/readings';
 import { schoolsOf } from '@/core/place/heights';
-import type { CentreSchool } from '@/core/place/schools';
 import { finer } from '@/core/units/tape';
-import { sayLength } from '@/core/units/format';
+import { sayLength } from '@/core/units/length';
 import { edit, useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/LengthField';
 import { Pick } from '@/ui/Pick';
 import { putPlace } from './place';
+import type { CentreSchool } from '@/core/job/slices/place';
 
 /** When the wheel is centred in its opening, and what either school costs on this car. */
 export function Centring() {

@@ -1,12 +1,12 @@
 'use client';
-import { measured } from '@/core/measure/readings';
-import { SIDES } from '@/core/measure/quantities';
+import { measured } from '@/core/survey/readings';
 import { layoutRadius, restsOf, restTrust } from '@/core/place/heights';
 import { finer } from '@/core/units/tape';
 import { useJob } from '@/store/jobStore';
 import { Frac } from '@/ui/Frac';
 import { Within } from '@/ui/Within';
 import { StandsDrawing } from './StandsDrawing';
+import { SIDES } from '@/core/geometry/side';
 
 /** The arithmetic of the rests, drawn, for each end. */
 export function Rests() {

@@ -1,12 +1,13 @@
 'use client';
 import { Button } from 'antd';
-import { SIDES } from '@/core/measure/quantities';
-import { drivingHeight, layoutRadius } from '@/core/place/heights';
+import { layoutRadius } from '@/core/place/heights';
 import { finer } from '@/core/units/tape';
-import { sayLength } from '@/core/units/format';
+import { sayLength } from '@/core/units/length';
 import { edit, useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/LengthField';
 import { putPlace } from './place';
+import { SIDES } from '@/core/geometry/side';
+import { drivingHeight } from '@/core/job/jobValues';
 
 /** The frame as it stands, the height it will have, and the tyre. */
 export function Stands() {

@@ -1,5 +1,5 @@
-import type { Job } from '@/core/job/schema';
 import { enter } from '@/store/jobStore';
+import type { Job } from '@/core/job/jobSchema';
 
 /** Changes what is known of the axle's place by something that was typed. */
 export const putPlace = (field: string, typed: string, change: (p: Job['place']) => Partial<Job['place']>) =>

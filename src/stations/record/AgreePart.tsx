@@ -1,22 +1,27 @@
 'use client';
-import { jobAgreement, jobRecordChecks } from '@/core/job/record';
-import { DATUMS } from '@/core/measure/datums';
-import { placementBy, marksOf } from '@/core/measure/placement';
-import { measured } from '@/core/measure/readings';
-import { spotAt, spotName } from '@/core/measure/quantities';
-import { COVERAGE } from '@/core/measure/uncertainty';
+import { approachOf } from '@/core/record/jobRecord';
+import { checkRecord } from '@/core/record/recordChecks';
+import type { Agreement } from '@/core/survey/agreement';
+import { DATUMS } from '@/core/survey/quantities/datums';
+import { marksOf } from '@/core/survey/placement';
+import { measured } from '@/core/survey/readings';
+import { spotAt, spotName } from '@/core/survey/quantities/quantities';
+import { COVERAGE } from '@/core/survey/uncertainty';
 import { sayValue } from '@/core/units/values';
 import { edit, useJob } from '@/store/jobStore';
 import { setWays } from '@/store/ways';
+import { useJobAgreement } from '@/workers/search';
 import { Verdicts } from '@/ui/Verdicts';
 import { Within } from '@/ui/Within';
+import { SIDES } from '@/core/geometry/side';
 
 /** Whether the readings agree: what contradicts the rest, what nothing checks, and what the axle looks like from each datum. */
 export function AgreePart() {
   const job = useJob();
   const { tape } = job;
-  const agreement = jobAgreement(job);
-  const verdicts = jobRecordChecks(job);
+  const agreement = useJobAgreement(job);
+  if (agreement === undefined) return <p className="hint">Fitting the readings together…</p>;
+  const verdicts = checkRecord(job.readings, agreement, approachOf(job), tape);
   return (
     <>
       {agreement === null ? (
@@ -27,12 +32,12 @@ export function AgreePart() {
       ) : (
         <p className="agree-sum" data-agrees={agreement.wrong.length === 0}>
           {agreement.wrong.length === 0
-            ? `All readings agree: ${agreement.adjustment.redundancy} more than are needed.`
+            ? `All readings agree: ${agreement.redundancy} more than are needed.`
             : `${agreement.wrong.length === 1 ? 'One reading' : `${agreement.wrong.length} readings`} cannot be right. The rest agree.`}
         </p>
       )}
       <Verdicts verdicts={verdicts} />
-      {agreement && <DatumTable />}
+      {agreement && <DatumTable agreement={agreement} />}
       {agreement && (
         <section className="section">
           <h2>Read, and what all the others make it</h2>
@@ -45,7 +50,7 @@ export function AgreePart() {
               </tr>
             </thead>
             <tbody>
-              {[...agreement.wrong.map((w) => w.residual), ...agreement.adjustment.residuals]
+              {[...agreement.wrong.map((w) => w.residual), ...agreement.residuals]
                 .filter((r) => r.others)
                 .map((r, i) => (
                   <tr key={r.key} className={i < agreement.wrong.length ? 'wrong' : ''} data-fit={r.key}>
@@ -84,13 +89,11 @@ export function AgreePart() {
 }
 
 /** The same axle seen from each datum, and which of them is trusted: all that is told of the car is told from there. */
-function DatumTable() {
+function DatumTable({ agreement }: { agreement: Agreement }) {
   const job = useJob();
-  const { record, readings, tape } = job;
-  const agreement = jobAgreement(job)!;
-  const track = measured(readings, 'track').value;
+  const { record, readings, rig, tape } = job;
   const tube = measured(readings, 'tubeDiameter').value;
-  const rows = record.measuring.flatMap((d) => placementBy(agreement, d, track) ?? []);
+  const rows = agreement.placements.filter((p) => record.measuring.includes(p.datum));
   if (rows.length === 0) return null;
   const trusted = rows.find((r) => r.datum === record.datum) ?? rows[0]!;
   return (
@@ -128,7 +131,7 @@ function DatumTable() {
         <tbody>
           <tr>
             <th scope="row">middle of the axle</th>
-            {(['left', 'right'] as const).map((side) => (
+            {SIDES.map((side) => (
               <td key={side}>
                 <Within {...trusted.middle[side]} unit="length" tape={tape} />
               </td>
@@ -137,9 +140,13 @@ function DatumTable() {
           {(['front', 'rear'] as const).map((edge) => (
             <tr key={edge}>
               <th scope="row">{edge === 'front' ? 'front' : 'back'} of the tube</th>
-              {(['left', 'right'] as const).map((side) => (
+              {SIDES.map((side) => (
                 <td key={side}>
-                  {sayValue(marksOf(trusted.middle[side].value, tube, trusted.datum)[edge], 'length', tape)}
+                  {sayValue(
+                    marksOf(trusted.middle[side].value, tube, trusted.datum, rig.end)[edge],
+                    'length',
+                    tape,
+                  )}
                 </td>
               ))}
             </tr>

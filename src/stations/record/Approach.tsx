@@ -1,8 +1,8 @@
 'use client';
-import { DATUM_NAMES, DATUMS, type Datum } from '@/core/measure/datums';
-import { METHODS, type Method } from '@/core/measure/network';
-import type { Job } from '@/core/job/schema';
+import { DATUM_NAMES, DATUMS, type Datum } from '@/core/survey/quantities/datums';
+import { METHODS, type Method } from '@/core/survey/network';
 import { edit, useJobPart } from '@/store/jobStore';
+import type { Job } from '@/core/job/jobSchema';
 
 const METHOD_WORDS: Record<Method, string> = {
   't-square': 'T-square from the floor, marks on the rails',

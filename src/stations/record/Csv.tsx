@@ -1,15 +1,16 @@
 'use client';
 import { App, Button, Modal } from 'antd';
 import { useRef, useState } from 'react';
-import { withManyReadings } from '@/core/job/record';
+import { applyReadings } from '@/core/job/applyReadings';
 import { fileName } from '@/core/job/file';
-import { mergedReadings, readingsFromCsv, readingsToCsv, type CsvReadings } from '@/core/measure/csv';
-import { LARGEST_FILE } from '@/core/rig/read';
+import { mergedReadings, readingsFromCsv, readingsToCsv, type CsvReadings } from '@/core/survey/readingsCsv';
+import { InputError, LARGEST_FILE } from '@/core/rig/read';
 import { edit, useJobStore } from '@/store/jobStore';
 import { saveText } from '@/ui/saveText';
 
+/** The job with readings brought in; throws where they make a car that cannot be, or more than a place can hold. */
 const bringIn = ({ readings }: CsvReadings) =>
-  edit((job) => withManyReadings(job, mergedReadings(job.readings, readings)));
+  edit((job) => applyReadings({ ...job, readings: mergedReadings(job.readings, readings) }));
 
 /** Readings out to a table and in again. A file with bad rows is shown first: its good rows come in when that is wished. */
 export function Csv() {
@@ -29,8 +30,14 @@ export function Csv() {
   }
 
   function take(read: CsvReadings) {
-    bringIn(read);
     setDoubtful(null);
+    try {
+      bringIn(read);
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      notification.error({ title: 'Nothing was brought in.', description: `${error.expected}.` });
+      return;
+    }
     notification.success({
       title: `${read.count} readings brought in.`,
       description: 'Undo takes them out again.',

@@ -1,20 +1,20 @@
 'use client';
 import { Button } from 'antd';
-import { jobAgreement } from '@/core/job/record';
-import { asFound } from '@/core/measure/asFound';
-import { DATUMS } from '@/core/measure/datums';
-import { floorOf } from '@/core/measure/floor';
-import { toBeMended } from '@/core/measure/inspection';
-import { formatDegrees } from '@/core/units/format';
+import { asFound } from '@/core/record/asFound';
+import { DATUMS } from '@/core/survey/quantities/datums';
+import { floorOf, isSound } from '@/core/survey/floor';
+import { toBeMended } from '@/core/record/inspection';
+import { formatDegrees } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
+import { useJobAgreement } from '@/workers/search';
 import { PaperLine } from '@/ui/Card';
 import { Within } from '@/ui/Within';
 
 /** The car as found, on one sheet: what everything built later is compared with. */
 export function FoundPart() {
   const job = useJob();
-  const agreement = jobAgreement(job);
-  const findings = asFound(job.readings, agreement, job.record.datum);
+  const agreement = useJobAgreement(job) ?? null;
+  const findings = asFound(job.readings, agreement, job.record.datum, job.rig.end);
   const floor = floorOf(job.readings);
   const mend = toBeMended(job.record.inspection);
   return (
@@ -39,6 +39,7 @@ export function FoundPart() {
         Lengthways by the {DATUMS[job.record.datum].short}. What stands after ± holds nineteen times in
         twenty, if each reading is as good as its tool.
         {floor &&
+          isSound(floor) &&
           ` The floor falls ${formatDegrees(Math.abs(floor.along), 2)} to the ${floor.along > 0 ? 'front' : 'rear'}; angles are given against it.`}
         {agreement?.wrong.length ? ' Readings that the rest contradict are left out.' : ''}
       </p>

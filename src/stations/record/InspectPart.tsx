@@ -1,16 +1,11 @@
 'use client';
 import { Input } from 'antd';
-import {
-  FINDINGS,
-  INSPECTION,
-  inspectionChecks,
-  type FindingState,
-  type InspectionId,
-} from '@/core/measure/inspection';
+import { INSPECTION, inspectionChecks } from '@/core/record/inspection';
 import { edit, useJob } from '@/store/jobStore';
 import { Caution } from '@/ui/Card';
 import { Verdicts } from '@/ui/Verdicts';
 import { Photos } from './Photos';
+import { FINDINGS, type FindingState, type InspectionId } from '@/core/job/slices/record';
 
 const WORDS: Record<FindingState, string> = {
   sound: 'sound',

@@ -1,8 +1,8 @@
 'use client';
 import { Button } from 'antd';
-import { approachOf } from '@/core/job/record';
-import { planOf, stillNeeded } from '@/core/measure/plan';
-import { quantity } from '@/core/measure/quantities';
+import { approachOf } from '@/core/record/jobRecord';
+import { planOf, stillNeeded } from '@/core/record/plan';
+import { quantity } from '@/core/survey/quantities/quantities';
 import { useJob } from '@/store/jobStore';
 import { setWays, useWays } from '@/store/ways';
 import { Caution } from '@/ui/Card';

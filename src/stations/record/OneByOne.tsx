@@ -2,11 +2,11 @@
 import { Button } from 'antd';
 import { useEffect, useRef } from 'react';
 import { MeasureDrawing } from '@/bay/MeasureDrawing';
-import type { Step } from '@/core/measure/plan';
-import { spotName } from '@/core/measure/quantities';
-import type { Place } from '@/core/measure/quantity';
-import { found } from '@/core/measure/readings';
-import { TOOLS, type ToolName } from '@/core/measure/tools';
+import type { Step } from '@/core/record/plan';
+import { spotName } from '@/core/survey/quantities/quantities';
+import type { Place } from '@/core/survey/quantities/quantity';
+import { found } from '@/core/survey/readings';
+import { TOOLS, type ToolName } from '@/core/survey/quantities/tools';
 import { setDraft, useJob, useJobStore } from '@/store/jobStore';
 import { setWays, useWays } from '@/store/ways';
 import { Pad } from '@/ui/Pad';

@@ -1,17 +1,18 @@
 'use client';
 import { Button, Input } from 'antd';
-import { makeBar } from '@/core/fabricate/bar';
-import { barSpec } from '@/core/job/job';
-import type { Job } from '@/core/job/schema';
-import { memberName } from '@/core/layouts/names';
-import { describeBar } from '@/core/locate/lateralBar';
-import { HANDS, isCheckedIn, partsChecks, usualParts, type Hand, type Part } from '@/core/measure/parts';
-import { linksOf } from '@/core/rig/members';
-import { sayLength } from '@/core/units/format';
+import { makeBar } from '@/core/fabricate/adjustableBar';
+import { memberName } from '@/core/rig/names';
+import { describeBar } from '@/core/rig/lateralBar';
+import { isCheckedIn, partsChecks, usualParts, type Part } from '@/core/record/partsList';
+import { sayLength } from '@/core/units/length';
 import { edit, useJob, useJobPart } from '@/store/jobStore';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';
 import { Verdicts } from '@/ui/Verdicts';
+import { linksOf } from '@/core/rig/members/members';
+import type { Job } from '@/core/job/jobSchema';
+import { HANDS, type Hand } from '@/core/job/slices/record';
+import { barSpec } from '@/core/job/jobValues';
 
 const change = (parts: (list: Part[]) => Part[]) =>
   edit((job) => ({ ...job, record: { ...job.record, parts: parts(job.record.parts) } }));

@@ -1,7 +1,7 @@
 import { MeasureDrawing } from '@/bay/MeasureDrawing';
-import type { Step } from '@/core/measure/plan';
-import { spotName } from '@/core/measure/quantities';
-import { TOOLS } from '@/core/measure/tools';
+import type { Step } from '@/core/record/plan';
+import { spotName } from '@/core/survey/quantities/quantities';
+import { TOOLS } from '@/core/survey/quantities/tools';
 import { useJob } from '@/store/jobStore';
 import { PaperLine } from '@/ui/Card';
 import { usePrinting } from '@/ui/printing';

@@ -1,8 +1,8 @@
 'use client';
-import { measured, oddOneOut } from '@/core/measure/readings';
-import { isSpread } from '@/core/measure/recordChecks';
-import type { Spot } from '@/core/measure/quantities';
-import { TOOLS } from '@/core/measure/tools';
+import { measured, oddOneOut } from '@/core/survey/readings';
+import { isSpread } from '@/core/record/recordChecks';
+import type { Spot } from '@/core/survey/quantities/quantities';
+import { TOOLS } from '@/core/survey/quantities/tools';
 import { sayValue } from '@/core/units/values';
 import { edit, useJob } from '@/store/jobStore';
 import { Within } from '@/ui/Within';

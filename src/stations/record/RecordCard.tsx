@@ -1,9 +1,11 @@
 'use client';
 import { Segmented } from 'antd';
-import { jobAgreement, jobRecordChecks } from '@/core/job/record';
-import { stillNeeded } from '@/core/measure/plan';
+import { approachOf } from '@/core/record/jobRecord';
+import { checkRecord } from '@/core/record/recordChecks';
+import { stillNeeded } from '@/core/record/plan';
 import { useJob } from '@/store/jobStore';
 import { setWays, useWays, type RecordPart } from '@/store/ways';
+import { useJobAgreement } from '@/workers/search';
 import { CardHead } from '@/ui/Card';
 import { StationStripe } from '@/ui/StationStripe';
 import { AgreePart } from './AgreePart';
@@ -25,10 +27,12 @@ const PARTS: Record<RecordPart, { word: string; part: () => React.ReactNode }> =
 export function RecordCard() {
   const job = useJob();
   const part = useWays((s) => s.record);
-  const agreement = jobAgreement(job);
+  const agreement = useJobAgreement(job) ?? null;
   const missing = stillNeeded(job.readings);
   const wrong = agreement?.wrong.length ?? 0;
-  const looks = jobRecordChecks(job).filter((v) => v.state !== 'ok').length;
+  const looks = checkRecord(job.readings, agreement, approachOf(job), job.tape).filter(
+    (v) => v.state !== 'ok',
+  ).length;
   const Part = PARTS[part].part;
   return (
     <>

@@ -1,7 +1,7 @@
 'use client';
-import type { Step } from '@/core/measure/plan';
-import { type Quantity } from '@/core/measure/quantities';
-import { bothSides } from '@/core/measure/readings';
+import type { Step } from '@/core/record/plan';
+import { type Quantity } from '@/core/survey/quantities/quantities';
+import { bothSides } from '@/core/survey/readings';
 import { sayValue } from '@/core/units/values';
 import { useJob } from '@/store/jobStore';
 import { QuantityField } from '@/ui/QuantityField';

@@ -1,10 +1,10 @@
-import { withReadingsAt } from '@/core/job/record';
-import type { Job } from '@/core/job/schema';
-import type { Step } from '@/core/measure/plan';
-import type { Spot } from '@/core/measure/quantities';
-import type { ToolName } from '@/core/measure/tools';
+import type { Step } from '@/core/record/plan';
+import type { Spot } from '@/core/survey/quantities/quantities';
+import type { ToolName } from '@/core/survey/quantities/tools';
 import type { Limits } from '@/ui/QuantityField';
 import { edit } from '@/store/jobStore';
+import type { Job } from '@/core/job/jobSchema';
+import { withReadingsAt } from '@/core/job/edits/readings';
 
 /** Where the half-typed text of a reading is kept. */
 export const readingField = (key: string): string => `reading/${key}`;

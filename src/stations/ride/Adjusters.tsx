@@ -1,11 +1,11 @@
 'use client';
 import { Select } from 'antd';
-import { THREAD_NAMES, type ThreadName } from '@/core/fabricate/threads';
-import { ADJUSTER_STYLES, perTurn, type Adjuster, type AdjusterStyle } from '@/core/ride/adjusters';
-import { settingBars } from '@/core/ride/lever';
-import { adjusterOf } from '@/core/ride/setting';
-import { formatDecimal } from '@/core/units/format';
+import { THREAD_NAMES, type ThreadName } from '@/core/materials/threads';
+import { perTurn, adjusterOf } from '@/core/ride/adjusters';
+import { formatDecimal } from '@/core/units/length';
 import { edit, useJob } from '@/store/jobStore';
+import { ADJUSTER_STYLES, type Adjuster, type AdjusterStyle } from '@/core/job/slices/ride';
+import { settingBars } from '@/core/ride/alignmentBars';
 
 const STYLES: Record<AdjusterStyle, string> = {
   tube: 'tube between two hands of thread',
@@ -16,7 +16,7 @@ const STYLES: Record<AdjusterStyle, string> = {
 /** How each bar that sets something is made longer or shorter. */
 export function Adjusters() {
   const job = useJob();
-  const bars = settingBars(job.rig).filter((b) => b.kind === 'bar');
+  const bars = settingBars(job.rig).filter((b) => b.by === 'length');
   if (bars.length === 0) return null;
   return (
     <details className="approach no-print">

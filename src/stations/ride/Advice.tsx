@@ -1,19 +1,20 @@
 'use client';
 import { Button } from 'antd';
 import { useState } from 'react';
-import type { Job } from '@/core/job/schema';
 import { CASTER, PINION } from '@/core/ride/asSet';
 import { stepOf } from '@/core/ride/adjusters';
-import type { Task } from '@/core/ride/lever';
+import { gapsBelieved } from '@/core/ride/onGround';
 import { preloadOf } from '@/core/ride/preload';
-import type { BarTurn, Setting, SettingStep, Standing } from '@/core/ride/setting';
-import { formatDecimal, formatDegrees, formatLength, sayLength } from '@/core/units/format';
-import { sayForce } from '@/core/units/force';
+import { formatDecimal, formatDegrees, formatLength, sayLength } from '@/core/units/length';
 import { sayTurns } from '@/core/units/turns';
 import type { Tape } from '@/core/units/tape';
 import { edit, useJob } from '@/store/jobStore';
 import { Readout, Readouts } from '@/ui/Card';
 import { Frac } from '@/ui/Frac';
+import type { Job } from '@/core/job/jobSchema';
+import { FORCE } from '@/core/units/unit';
+import type { Task } from '@/core/ride/alignmentBars';
+import type { BarTurn, Setting, SettingStep, Standing } from '@/core/ride/alignment';
 
 const taskWords = (task: Task, { rig }: Job): string =>
   ({
@@ -141,17 +142,13 @@ function Step({ step, number, found }: { step: SettingStep; number: number | nul
 /** What is done to one bar, in the words of its kind. */
 function sayWork(bar: BarTurn, tape: Tape, capitals: boolean): string {
   const [longer, shorter] =
-    bar.kind === 'pin'
-      ? ['raise', 'lower']
-      : bar.kind === 'arm'
-        ? ['forward', 'back']
-        : ['lengthen', 'shorten'];
+    bar.by === 'pin' ? ['raise', 'lower'] : bar.by === 'foot' ? ['forward', 'back'] : ['lengthen', 'shorten'];
   const word = bar.mm > 0 ? longer! : shorter!;
   const verb = capitals ? capital(word) : word;
   if (bar.turns !== null) return `${verb}: ${sayTurns(bar.turns)}`;
   const by = sayLength(Math.abs(bar.mm), tape);
-  if (bar.kind === 'arm') return `move its front bracket ${by} ${word}`;
-  if (bar.kind === 'pin') return `${verb} it ${by}, by shims`;
+  if (bar.by === 'foot') return `move its front bracket ${by} ${word}`;
+  if (bar.by === 'pin') return `${verb} it ${by}, by shims`;
   return `${verb} by ${by}: ${bar.mm > 0 ? 'piece in a longer tube' : 'cut that out of the tube'}, or move its bracket that far ${bar.mm > 0 ? 'away from' : 'towards'} the other end`;
 }
 
@@ -211,7 +208,7 @@ function PreloadNote() {
     <p>
       The leaves hold the axle sideways too, so a bar that carries nothing at rest knocks. Give it{' '}
       {sayTurns(preload.turns)} more: that draws the axle {formatDecimal(preload.mm, job.tape)}{' '}
-      {job.tape === 'mm' ? 'mm' : 'in'} and loads the bar with about {sayForce(preload.force, job.tape)}. No
+      {job.tape === 'mm' ? 'mm' : 'in'} and loads the bar with about {FORCE.say(preload.force, job.tape)}. No
       more, or it fights them.
     </p>
   );
@@ -238,12 +235,10 @@ function TurnedForm({ steps }: { steps: SettingStep[] }) {
   }
   function close() {
     edit((j) => {
-      const { gaps, fender } = j.ride;
       const { first: main = 0, ...others } = turned;
       const round = {
         at: new Date().toISOString(),
-        left: gaps.left ?? fender.right ?? 0,
-        right: gaps.right ?? fender.left ?? 0,
+        ...gapsBelieved(j),
         turned: main,
         ...(Object.values(others).some((n) => n !== 0) && { others }),
       };

@@ -1,8 +1,8 @@
 'use client';
 import { wantedToe } from '@/core/ride/asSet';
-import { dragLinkAgainstBar } from '@/core/ride/front';
+import { dragLinkMatch } from '@/core/locate/dragLinkMatch';
 import { onGround, toeAngle } from '@/core/ride/onGround';
-import { formatDegrees } from '@/core/units/format';
+import { formatDegrees } from '@/core/units/length';
 import { enter, useJob } from '@/store/jobStore';
 import { Readout, Readouts } from '@/ui/Card';
 import { Frac } from '@/ui/Frac';
@@ -17,7 +17,7 @@ const READ = [
 /** A front axle’s own: toe from two tape readings, and the drag link beside the track bar. */
 export function Front() {
   const job = useJob();
-  const alike = dragLinkAgainstBar(job.rig);
+  const alike = dragLinkMatch(job.rig);
   if (job.rig.end !== 'front') return null;
   const { toe } = onGround(job);
   return (
@@ -75,8 +75,13 @@ export function Front() {
               <Frac mm={alike.bar.length} tape={job.tape} unit />
             </Readout>
             <Readout name="Drag link · track bar, left end up" id="alikeTilt">
-              {formatDegrees(alike.dragLink.tiltDeg)} · {formatDegrees(alike.bar.tiltDeg)}
+              {formatDegrees(alike.dragLink.leftUpDeg)} · {formatDegrees(alike.bar.leftUpDeg)}
             </Readout>
+            {!alike.sameSide && (
+              <Readout name="Drag link · track bar, frame end" id="alikeSide">
+                {alike.dragLink.frameSide} · {alike.bar.frameSide}: they swing against each other
+              </Readout>
+            )}
           </>
         )}
       </Readouts>

@@ -1,13 +1,13 @@
 'use client';
-import type { Job } from '@/core/job/schema';
-import { SIDES } from '@/core/measure/quantities';
 import { CASTER, PINION } from '@/core/ride/asSet';
-import { BELIEFS, type Belief } from '@/core/ride/adjusters';
 import { onGround, wantedPinion } from '@/core/ride/onGround';
 import { edit, enter, useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/LengthField';
 import { QuantityField } from '@/ui/QuantityField';
 import { Within } from '@/ui/Within';
+import { SIDES } from '@/core/geometry/side';
+import type { Job } from '@/core/job/jobSchema';
+import { BELIEFS, type Belief } from '@/core/job/slices/ride';
 
 type Ride = Job['ride'];
 const put = (field: string, typed: string, change: (ride: Ride) => Partial<Ride>) =>

@@ -1,10 +1,8 @@
 'use client';
 import { Button } from 'antd';
-import type { Job } from '@/core/job/schema';
 import { InputError } from '@/core/rig/read';
 import { disagree, onGround } from '@/core/ride/onGround';
-import { settingOf, type Setting } from '@/core/ride/setting';
-import { sayLength } from '@/core/units/format';
+import { sayLength } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
 import { CardHead, Caution } from '@/ui/Card';
 import { StationStripe } from '@/ui/StationStripe';
@@ -16,6 +14,8 @@ import { GroundReadings } from './GroundReadings';
 import { Rounds } from './Rounds';
 import { Settle } from './Settle';
 import './ride.css';
+import type { Job } from '@/core/job/jobSchema';
+import { settingOf, type Setting } from '@/core/ride/alignment';
 
 /** On the ground: read how the axle stands, work the bars that set it, read again until it is right; then write it down. */
 export function RideCard() {

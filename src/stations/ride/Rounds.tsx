@@ -1,7 +1,8 @@
 'use client';
 import dayjs from 'dayjs';
-import { memberName } from '@/core/layouts/names';
+import { memberName } from '@/core/rig/names';
 import { sayTurns } from '@/core/units/turns';
+import { SIDES } from '@/core/geometry/side';
 import { useJob } from '@/store/jobStore';
 import { Frac } from '@/ui/Frac';
 
@@ -27,13 +28,13 @@ export function Rounds() {
         <tbody>
           {ride.rounds.map((r) => (
             <tr key={r.at}>
-              <td>{dayjs(r.at).format('HH:mm')}</td>
               <td>
-                <Frac mm={r.left} tape={tape} />
+                {dayjs(r.at).format('HH:mm')}
+                {r.by === 'fender' && <span className="hint"> by the fenders</span>}
               </td>
-              <td>
-                <Frac mm={r.right} tape={tape} />
-              </td>
+              {SIDES.map((side) => (
+                <td key={side}>{r[side] === undefined ? '–' : <Frac mm={r[side]} tape={tape} />}</td>
+              ))}
               <td>
                 {sayTurned(r.turned)}
                 {Object.entries(r.others ?? {}).map(([id, turns]) => (

@@ -1,24 +1,11 @@
 'use client';
-import type { Air } from '@/core/roll/springDesign';
-import {
-  areaUnit,
-  growthUnit,
-  pressureUnit,
-  readArea,
-  readGrowth,
-  readPressure,
-  readVolume,
-  showArea,
-  showGrowth,
-  showPressure,
-  showVolume,
-  volumeUnit,
-} from '@/core/units/air';
+import type { Air } from '@/core/springs/springDesign';
 import type { Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';
 import { putSprings } from '@/store/roll';
 import { NumberField } from '@/ui/NumberField';
 import { StandFields } from './StandFields';
+import { AREA, AREA_GROWTH, PRESSURE, VOLUME } from '@/core/units/unit';
 
 /** What an air spring is told by: how it is shown and read, its least and most in either unit, and its decimals. */
 const AIR: {
@@ -33,36 +20,36 @@ const AIR: {
   {
     key: 'pressure',
     label: 'Pressure at ride height',
-    unit: pressureUnit,
-    show: showPressure,
-    read: readPressure,
+    unit: PRESSURE.sign,
+    show: PRESSURE.shown,
+    read: PRESSURE.read,
     mm: [0.1, 20, 2],
     inch: [1, 300, 1],
   },
   {
     key: 'area',
     label: 'Area it pushes with',
-    unit: areaUnit,
-    show: showArea,
-    read: readArea,
+    unit: AREA.sign,
+    show: AREA.shown,
+    read: AREA.read,
     mm: [1, 2000, 2],
     inch: [1, 300, 1],
   },
   {
     key: 'volume',
     label: 'Air in it at ride height',
-    unit: volumeUnit,
-    show: showVolume,
-    read: readVolume,
+    unit: VOLUME.sign,
+    show: VOLUME.shown,
+    read: VOLUME.read,
     mm: [0.1, 50, 2],
     inch: [5, 3000, 0],
   },
   {
     key: 'growth',
     label: 'Area grows as it shortens, by',
-    unit: growthUnit,
-    show: showGrowth,
-    read: readGrowth,
+    unit: AREA_GROWTH.sign,
+    show: AREA_GROWTH.shown,
+    read: AREA_GROWTH.read,
     mm: [-20, 60, 2],
     inch: [-20, 35, 1],
   },

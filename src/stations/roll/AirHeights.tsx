@@ -1,9 +1,8 @@
 'use client';
-import type { RideAnswer } from '@/core/roll/ride';
-import { sayPressure } from '@/core/units/air';
-import { sayLength } from '@/core/units/format';
-import { sayRate } from '@/core/units/rates';
+import type { RideAnswer } from '@/core/springs/springTravel';
+import { sayLength } from '@/core/units/length';
 import { useJobPart } from '@/store/jobStore';
+import { PRESSURE, SPRING_RATE } from '@/core/units/unit';
 
 /** An air spring let up and down by its valve: the same load at other heights. */
 export function AirHeights({ ride }: { ride: RideAnswer }) {
@@ -29,8 +28,8 @@ export function AirHeights({ ride }: { ride: RideAnswer }) {
                   ? 'at ride height'
                   : `${sayLength(Math.abs(lift), tape)} ${lift > 0 ? 'lower' : 'higher'}`}
               </th>
-              <td>{sayPressure(pressure, tape)}</td>
-              <td>{sayRate(rate, tape)}</td>
+              <td>{PRESSURE.say(pressure, tape)}</td>
+              <td>{SPRING_RATE.say(rate, tape)}</td>
               <td>{frequency.toFixed(2)}</td>
             </tr>
           ))}

@@ -1,8 +1,8 @@
 'use client';
 import { Button, Segmented } from 'antd';
 import { memo } from 'react';
-import { armInUse, type BarDesign } from '@/core/roll/barDesign';
-import { sayLength } from '@/core/units/format';
+import { armInUse, type BarDesign } from '@/core/swaybar/swayBarDesign';
+import { sayLength } from '@/core/units/length';
 import { useJobPart } from '@/store/jobStore';
 import { putBar } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';

@@ -1,8 +1,7 @@
 'use client';
-import type { Balance } from '@/core/roll/balance';
-import type { Corner } from '@/core/roll/corner';
+import type { Balance } from '@/core/balance/loadTransfer';
+import type { Corner } from '@/core/balance/steadyCorner';
 import { useJob } from '@/store/jobStore';
-import { sayForce } from '@/core/units/force';
 import { CardHead, Readout, Readouts } from '@/ui/Card';
 import { CornerField } from '@/ui/CornerField';
 import { Verdicts } from '@/ui/Verdicts';
@@ -13,6 +12,7 @@ import { Levers } from './Levers';
 import { OtherEnd } from './OtherEnd';
 import type { PartProps } from './part';
 import { RollSchools } from './RollSchools';
+import { FORCE } from '@/core/units/unit';
 
 const ENDS = ['front', 'rear'] as const;
 const over = ({ wheels }: Corner, end: (typeof ENDS)[number]) =>
@@ -58,7 +58,7 @@ export function BalancePart({ result, verdicts }: PartProps) {
                 {percent(corner.frontShare)}
               </Readout>
               <Readout name="Goes over, front · rear" id="transfers">
-                {ENDS.map((end) => sayForce(over(corner, end), tape)).join(' · ')}
+                {ENDS.map((end) => FORCE.say(over(corner, end), tape)).join(' · ')}
               </Readout>
               {ENDS.map((end) => (
                 <Readout
@@ -67,7 +67,7 @@ export function BalancePart({ result, verdicts }: PartProps) {
                   name={`of it ${end}: ${corner.stop > 0 && end === rig.end ? 'springs, bar, stop' : 'springs and bar'} · links · the axle`}
                 >
                   {partsOf(corner, balance, end)
-                    .map((part) => sayForce(part, tape).replace(/ \w+$/, ''))
+                    .map((part) => FORCE.say(part, tape).replace(/ \w+$/, ''))
                     .join(' · ')}
                 </Readout>
               ))}
@@ -78,7 +78,7 @@ export function BalancePart({ result, verdicts }: PartProps) {
               )}
               {tuning?.launch && (
                 <Readout name="At a hard launch, left rear over right" id="launch">
-                  {sayForce(tuning.launch.difference, tape)}
+                  {FORCE.say(tuning.launch.difference, tape)}
                 </Readout>
               )}
             </Readouts>
@@ -108,8 +108,8 @@ function TyreRow({ end, loads }: { end: 'front' | 'rear'; loads: { inside: numbe
   return (
     <>
       <span>{end}</span>
-      <span className="figure">{loads.inside < 1 ? 'off the ground' : sayForce(loads.inside, tape)}</span>
-      <span className="figure">{sayForce(loads.outside, tape)}</span>
+      <span className="figure">{loads.inside < 1 ? 'off the ground' : FORCE.say(loads.inside, tape)}</span>
+      <span className="figure">{FORCE.say(loads.outside, tape)}</span>
     </>
   );
 }

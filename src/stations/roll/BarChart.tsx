@@ -1,18 +1,18 @@
 'use client';
 import { Segmented } from 'antd';
 import { memo, useState } from 'react';
-import type { BarResult, RollRow } from '@/core/roll/barResult';
-import { LINK_JOINTS } from '@/core/roll/linkJoints';
-import { STEELS } from '@/core/roll/steel';
-import { rollToCsv } from '@/core/sweepCsv';
-import { forceUnit, toForce } from '@/core/units/force';
-import { formatDegrees } from '@/core/units/format';
-import { showStress, stressUnit } from '@/core/units/stress';
+import type { BarResult, RollRow } from '@/core/swaybar/swayBarOverTravel';
+import { STEELS } from '@/core/materials/steels';
+import { rollToCsv } from '@/core/bench/sweepCsv';
+import { formatDegrees } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import { useJob } from '@/store/jobStore';
 import { setRocker, useRocker } from '@/store/rocker';
 import { Keep } from '@/ui/Keep';
 import { SweepChart } from '@/ui/SweepChart';
+import { toDegrees, toRadians } from '@/core/geometry/angle';
+import { LINK_JOINTS } from '@/core/materials/joints';
+import { FORCE, STRESS } from '@/core/units/unit';
 
 type Key = 'force' | 'stress' | 'bar' | 'foot' | 'square';
 const NAMES: Record<Key, [name: string, note: string]> = {
@@ -36,8 +36,8 @@ const Which = memo(function Which({ value, onChange }: { value: Key; onChange: (
 });
 
 function shown(row: RollRow, which: Key, tape: Tape): number | null {
-  if (which === 'force') return toForce(row.force, tape);
-  return which === 'stress' ? showStress(row.stress, tape) : row[which];
+  if (which === 'force') return FORCE.shown(row.force, tape);
+  return which === 'stress' ? STRESS.shown(row.stress, tape) : row[which];
 }
 
 /** Bar and links over the roll of the axle. */
@@ -48,13 +48,15 @@ export function BarChart({ made }: { made: BarResult }) {
   const bar = roll.bar!;
   if (made.rows.length < 2) return null;
   const limits: Partial<Record<Key, number>> = {
-    stress: showStress(STEELS[bar.steel].tires, tape),
+    stress: STRESS.shown(STEELS[bar.steel].tires, tape),
     bar: LINK_JOINTS[bar.ends.bar.joint].swing,
     foot: LINK_JOINTS[bar.ends.foot.joint].swing,
   };
   const [name, note] = NAMES[which];
-  const unit = { force: forceUnit(tape), stress: stressUnit(tape), bar: '°', foot: '°', square: '°' }[which];
-  const rollNow = (Math.atan((left - right) / rig.track) * 180) / Math.PI;
+  const unit = { force: FORCE.sign(tape), stress: STRESS.sign(tape), bar: '°', foot: '°', square: '°' }[
+    which
+  ];
+  const rollNow = toDegrees(Math.atan((left - right) / rig.track));
   return (
     <figure className="curve">
       <Which value={which} onChange={setWhich} />
@@ -69,7 +71,7 @@ export function BarChart({ made }: { made: BarResult }) {
         unit={unit}
         limit={limits[which] ?? null}
         onPick={(x) => {
-          const half = (Math.tan((x * Math.PI) / 180) * rig.track) / 2;
+          const half = (Math.tan(toRadians(x)) * rig.track) / 2;
           setRocker(half, -half);
         }}
       >

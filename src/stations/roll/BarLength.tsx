@@ -1,5 +1,5 @@
 'use client';
-import type { BarDesign } from '@/core/roll/barDesign';
+import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import { putBar } from '@/store/roll';
 import { LengthField, type Ways } from '@/ui/LengthField';
 

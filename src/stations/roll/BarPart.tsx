@@ -1,7 +1,7 @@
 'use client';
 import { Button } from 'antd';
 import { memo, useDeferredValue, useMemo } from 'react';
-import { usualBar, usualBladeBar, usualStripBar, type BarDesign } from '@/core/roll/barDesign';
+import { usualBar, usualBladeBar, usualStripBar, type BarDesign } from '@/core/swaybar/swayBarDesign';
 import type { Rig } from '@/core/rig/schema';
 import { useJobPart } from '@/store/jobStore';
 import { putRoll } from '@/store/roll';

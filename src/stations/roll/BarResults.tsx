@@ -1,15 +1,13 @@
 'use client';
-import type { BarResult } from '@/core/roll/barResult';
-import { armInUse } from '@/core/roll/barDesign';
-import type { Corner } from '@/core/roll/corner';
-import { massOf } from '@/core/roll/mass';
-import { handbookRate } from '@/core/roll/swayBar';
-import { massUnit, sayForce, toMass } from '@/core/units/force';
-import { formatLength } from '@/core/units/format';
-import { sayRate, sayRollRate } from '@/core/units/rates';
-import { sayStress } from '@/core/units/stress';
+import type { BarResult } from '@/core/swaybar/swayBarOverTravel';
+import { armInUse } from '@/core/swaybar/swayBarDesign';
+import type { Corner } from '@/core/balance/steadyCorner';
+import { massOf } from '@/core/swaybar/mass';
+import { handbookRate } from '@/core/swaybar/swayBarRate';
+import { formatLength } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
 import { Readout, Readouts } from '@/ui/Card';
+import { FORCE, MASS, ROLL_RATE, SPRING_RATE, STRESS } from '@/core/units/unit';
 
 /** What the bar does, and what it is doing where the rocker stands. */
 export function BarResults({ made, corner }: { made: BarResult; corner: Corner | null }) {
@@ -23,7 +21,7 @@ export function BarResults({ made, corner }: { made: BarResult; corner: Corner |
     <section className="section">
       <Readouts>
         <Readout name="Against roll" id="barRollRate" term="againstRoll">
-          {sayRollRate(made.rollRate, tape)}
+          {ROLL_RATE.say(made.rollRate, tape)}
         </Readout>
         {corner && (
           <Readout name={`At ${cornerG} g: leans · front’s share of what goes over`} id="barBalance">
@@ -33,30 +31,30 @@ export function BarResults({ made, corner }: { made: BarResult; corner: Corner |
         {made.now && (
           <Readout name="Now, by the rocker: eyes apart · pull at each" id="barNow">
             {formatLength(Math.abs(made.now.apart), tape)} {tape === 'mm' ? 'mm' : 'in'} ·{' '}
-            {sayForce(made.now.force, tape)}
+            {FORCE.say(made.now.force, tape)}
           </Readout>
         )}
         <Readout name="One eye against the other" id="barRate">
-          {sayRate(made.rate, tape)}
+          {SPRING_RATE.say(made.rate, tape)}
         </Readout>
         {handbook !== null && (
           <Readout name="By the handbook formula" id="handbook">
-            {sayRate(handbook, tape)}
+            {SPRING_RATE.say(handbook, tape)}
           </Readout>
         )}
         <Readout name="Worked, for a degree of roll" id="barStress">
-          {sayStress(made.maxStress, tape)}
+          {STRESS.say(made.maxStress, tape)}
         </Readout>
         {made.carried && (
           <Readout name="At the farthest roll: each link · each bracket" id="barCarried" term="brackets">
-            {sayForce(made.carried.link, tape)} · {sayForce(made.carried.bushing, tape)}
+            {FORCE.say(made.carried.link, tape)} · {FORCE.say(made.carried.bushing, tape)}
           </Readout>
         )}
         <Readout name="Twist of the middle · bending" id="barShare" term="twist">
           {Math.round(100 * made.torsionShare)} % · {Math.round(100 * (1 - made.torsionShare))} %
         </Readout>
         <Readout name="Weight of the bar">
-          {toMass(massOf(bar), tape).toFixed(1)} {massUnit(tape)}
+          {MASS.shown(massOf(bar), tape).toFixed(1)} {MASS.sign(tape)}
         </Readout>
       </Readouts>
       <p className="hint">

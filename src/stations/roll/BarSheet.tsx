@@ -1,14 +1,14 @@
-import type { Point } from '@/core/rig/schema';
-import { armInUse, swayBarOf, type BarDesign } from '@/core/roll/barDesign';
-import { bendSheet } from '@/core/roll/bending';
-import { LINK_JOINTS, type LinkEnd } from '@/core/roll/linkJoints';
-import { STEELS } from '@/core/roll/steel';
-import { formatDecimal, sayLength } from '@/core/units/format';
+import { armInUse, swayBarOf, type BarDesign, type LinkEnd } from '@/core/swaybar/swayBarDesign';
+import { bendSheet } from '@/core/swaybar/bendSchedule';
+import { STEELS } from '@/core/materials/steels';
+import { formatDecimal, sayLength } from '@/core/units/length';
 import { useJobPart } from '@/store/jobStore';
 import { PaperSheet, type SheetPart } from '@/ui/PaperSheet';
 import { usePrinting } from '@/ui/printing';
 import type { BarProps } from './BarLength';
 import { BendRows } from './BendTable';
+import type { Point } from '@/core/geometry/vector';
+import { LINK_JOINTS } from '@/core/materials/joints';
 
 const CAUTION =
   'A sway bar is a spring: undo its links first, with the car on its wheels, and never weld to spring steel. This sheet helps you judge and certifies nothing.';

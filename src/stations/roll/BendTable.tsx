@@ -1,6 +1,6 @@
-import type { BarDesign } from '@/core/roll/barDesign';
-import { bendSheet, type BendSheet } from '@/core/roll/bending';
-import { formatDegrees, sayLength } from '@/core/units/format';
+import type { BarDesign } from '@/core/swaybar/swayBarDesign';
+import { bendSheet, type BendSheet } from '@/core/swaybar/bendSchedule';
+import { formatDegrees, sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';
 import { putBar } from '@/store/roll';

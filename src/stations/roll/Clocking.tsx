@@ -1,8 +1,9 @@
 'use client';
 import { memo } from 'react';
-import type { BarDesign } from '@/core/roll/barDesign';
+import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import { putBar } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
+import { SIDES } from '@/core/geometry/side';
 
 /** Both eyes off the floor with the links off: whether the arms are clocked alike. */
 export const Clocking = memo(function Clocking({ measured }: Pick<BarDesign, 'measured'>) {
@@ -11,7 +12,7 @@ export const Clocking = memo(function Clocking({ measured }: Pick<BarDesign, 'me
       <h2>As made: are the arms clocked alike?</h2>
       <p className="hint">Car on its wheels, links off, bar in its bushings: both eyes off a level floor.</p>
       <div className="two-up">
-        {(['left', 'right'] as const).map((side) => (
+        {SIDES.map((side) => (
           <LengthField
             key={side}
             field={`roll/measured/${side}`}

@@ -1,11 +1,11 @@
 'use client';
-import type { Coil } from '@/core/roll/springDesign';
-import { rateUnit, readRate, showRate } from '@/core/units/rates';
+import type { Coil } from '@/core/springs/springDesign';
 import { useJobPart } from '@/store/jobStore';
 import { putSprings } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';
 import { StandFields } from './StandFields';
+import { SPRING_RATE } from '@/core/units/unit';
 
 export function CoilFields({ springs }: { springs: Coil }) {
   const tape = useJobPart((j) => j.tape);
@@ -16,12 +16,12 @@ export function CoilFields({ springs }: { springs: Coil }) {
           field="roll/rate"
           label="Rate"
           showLabel
-          value={showRate(springs.rate, tape)}
+          value={SPRING_RATE.shown(springs.rate, tape)}
           least={1}
           most={20_000}
-          unit={rateUnit(tape)}
+          unit={SPRING_RATE.sign(tape)}
           decimals={tape === 'mm' ? 1 : 0}
-          onEnter={(shown) => putSprings({ rate: readRate(shown, tape) })}
+          onEnter={(shown) => putSprings({ rate: SPRING_RATE.read(shown, tape) })}
         />
         <LengthField
           field="roll/free"

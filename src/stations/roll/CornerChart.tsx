@@ -1,15 +1,16 @@
 'use client';
 import { Segmented } from 'antd';
 import { useState } from 'react';
-import type { Corner } from '@/core/roll/corner';
-import { NEUTRAL } from '@/core/roll/even';
-import { cornersToCsv } from '@/core/sweepCsv';
-import { forceUnit, toForce } from '@/core/units/force';
+import type { Corner } from '@/core/balance/steadyCorner';
+import { LIMITS } from '@/core/materials/limits';
+import { cornersToCsv } from '@/core/bench/sweepCsv';
 import type { Tape } from '@/core/units/tape';
 import { useJob } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
 import { Keep } from '@/ui/Keep';
 import { SweepChart } from '@/ui/SweepChart';
+import { toRadians } from '@/core/geometry/angle';
+import { FORCE } from '@/core/units/unit';
 
 type Drawn = {
   name: string;
@@ -29,14 +30,14 @@ const DRAWN = {
   },
   front: {
     name: 'Inside front',
-    of: (c, tape) => toForce(c.wheels.front.inside, tape),
-    unit: forceUnit,
+    of: (c, tape) => FORCE.shown(c.wheels.front.inside, tape),
+    unit: FORCE.sign,
     note: 'What is left on the inside front tyre.',
   },
   rear: {
     name: 'Inside rear',
-    of: (c, tape) => toForce(c.wheels.rear.inside, tape),
-    unit: forceUnit,
+    of: (c, tape) => FORCE.shown(c.wheels.rear.inside, tape),
+    unit: FORCE.sign,
     note: 'What is left on the inside rear tyre.',
   },
 } as const satisfies Record<string, Drawn>;
@@ -63,7 +64,9 @@ export function CornerChart({ corners }: { corners: Corner[] }) {
         ys={corners.map((corner) => of(corner, tape))}
         sayX={(g) => `${g.toFixed(2)} g`}
         unit={unit(tape)}
-        limit={which === 'share' && rig.masses ? 100 * (rig.masses.frontFraction + NEUTRAL) : null}
+        limit={
+          which === 'share' && rig.masses ? 100 * (rig.masses.frontFraction + LIMITS.balance.neutral) : null
+        }
         onPick={(g) => lean(corners, g, rig.track)}
       >
         {note} Touch it to lean the axle as far in the bay.
@@ -80,6 +83,6 @@ export function CornerChart({ corners }: { corners: Corner[] }) {
 /** In a right turn: the car leans to the left, whose wheel comes up. */
 function lean(corners: Corner[], g: number, track: number): void {
   const nearest = corners.reduce((a, b) => (Math.abs(b.g - g) < Math.abs(a.g - g) ? b : a));
-  const half = (Math.tan((nearest.rollDeg * Math.PI) / 180) * track) / 2;
+  const half = (Math.tan(toRadians(nearest.rollDeg)) * track) / 2;
   setRocker(half, -half);
 }

@@ -1,7 +1,7 @@
 'use client';
 import { Button } from 'antd';
 import { memo } from 'react';
-import type { BarDesign } from '@/core/roll/barDesign';
+import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import { putBar } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
 import { barsAlikeIn, type BarProps } from './BarLength';

@@ -1,19 +1,18 @@
 'use client';
 import { Button } from 'antd';
 import { memo, useState } from 'react';
-import type { Job } from '@/core/job/schema';
-import type { BarDesign } from '@/core/roll/barDesign';
-import type { Candidate, Found } from '@/core/roll/search';
-import { massUnit, toMass } from '@/core/units/force';
-import { formatDecimal, formatLength, sayLength } from '@/core/units/format';
-import { readRollRate, rollRateUnit, sayRollRate, showRollRate } from '@/core/units/rates';
-import { showStress, stressUnit } from '@/core/units/stress';
+import type { BarDesign } from '@/core/swaybar/swayBarDesign';
+import type { Candidate, Found } from '@/core/swaybar/stockSearch';
+import { formatDecimal, formatLength, sayLength } from '@/core/units/length';
 import { useJobPart, useJobStore } from '@/store/jobStore';
 import { putBar } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';
-import { searchBars } from '@/workers/analysis';
-import type { Outcome } from '@/workers/locate.worker';
+import { memberName } from '@/core/rig/names';
+import type { Outcome } from '@/workers/outcome';
+import { searchBars } from '@/workers/search';
+import type { Job } from '@/core/job/jobSchema';
+import { MASS, ROLL_RATE, STRESS } from '@/core/units/unit';
 
 type Search = { of: Job; outcome: Outcome<Found> } | 'going' | null;
 
@@ -47,16 +46,16 @@ export const FindBar = memo(function FindBar({ bar, rollRate, even }: Props) {
           field="find/rate"
           label="Wanted, against roll"
           showLabel
-          value={aim === null ? null : showRollRate(aim, tape)}
+          value={aim === null ? null : ROLL_RATE.shown(aim, tape)}
           least={1}
           most={50_000}
-          unit={rollRateUnit(tape)}
+          unit={ROLL_RATE.sign(tape)}
           decimals={0}
-          onEnter={(shown) => setWanted(readRollRate(shown, tape))}
+          onEnter={(shown) => setWanted(ROLL_RATE.read(shown, tape))}
         />
         {evenRate !== null && (
           <Button onClick={() => setWanted(evenRate)}>
-            As an even car wants: {sayRollRate(evenRate, tape)}
+            As an even car wants: {ROLL_RATE.say(evenRate, tape)}
           </Button>
         )}
         {(['least', 'most'] as const).map((key) => (
@@ -109,8 +108,8 @@ function Results({ found, stale }: { found: Found; stale: boolean }) {
             <tr>
               <th scope="col">size</th>
               <th scope="col">arm</th>
-              <th scope="col">{stressUnit(tape)}</th>
-              <th scope="col">{massUnit(tape)}</th>
+              <th scope="col">{STRESS.sign(tape)}</th>
+              <th scope="col">{MASS.sign(tape)}</th>
               <th scope="col">nearest</th>
               <th />
             </tr>
@@ -140,9 +139,9 @@ function Row({ candidate: { design, stress, mass, nearest } }: { candidate: Cand
         {size} {design.wall === null ? 'solid' : `× ${formatDecimal(design.wall, tape)}`}
       </th>
       <td>{formatLength(design.arm, tape)}</td>
-      <td>{Math.round(showStress(stress, tape))}</td>
-      <td>{toMass(mass, tape).toFixed(1)}</td>
-      <td>{nearest ? `${nearest.thing}, ${sayLength(nearest.distance, tape)}` : ''}</td>
+      <td>{Math.round(STRESS.shown(stress, tape))}</td>
+      <td>{MASS.shown(mass, tape).toFixed(1)}</td>
+      <td>{nearest ? `${memberName(nearest.body)}, ${sayLength(nearest.distance, tape)}` : ''}</td>
       <td>
         <Button
           aria-label={`Take it: ${size} ${design.wall === null ? 'solid' : 'tube'}`}

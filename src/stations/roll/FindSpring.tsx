@@ -1,14 +1,14 @@
 'use client';
 import { Button } from 'antd';
 import { useState } from 'react';
-import type { RideAnswer } from '@/core/roll/ride';
-import { springFor } from '@/core/roll/ride';
-import type { Coil } from '@/core/roll/springDesign';
-import { sayLength } from '@/core/units/format';
-import { sayRate } from '@/core/units/rates';
+import type { RideAnswer } from '@/core/springs/springTravel';
+import { springFor } from '@/core/springs/springTravel';
+import type { Coil } from '@/core/springs/springDesign';
+import { sayLength } from '@/core/units/length';
 import { useJobPart } from '@/store/jobStore';
 import { putRoll } from '@/store/roll';
 import { NumberField } from '@/ui/NumberField';
+import { SPRING_RATE } from '@/core/units/unit';
 
 /** Nobody winds a longer one for a car, mm. */
 const LONGEST = 1500;
@@ -37,11 +37,12 @@ export function FindSpring({ springs, ride }: { springs: Coil; ride: RideAnswer 
           disabled={!(free > 0 && free < LONGEST)}
           onClick={() => putRoll(() => ({ springs: { ...springs, rate, free } }))}
         >
-          Take {sayRate(rate, tape)}
+          Take {SPRING_RATE.say(rate, tape)}
         </Button>
       </div>
       <p className="hint" data-readout="springFor">
-        {sayRate(rate, tape)}, {sayLength(free, tape)} long unloaded, stands at ride height and does that.
+        {SPRING_RATE.say(rate, tape)}, {sayLength(free, tape)} long unloaded, stands at ride height and does
+        that.
       </p>
     </section>
   );

@@ -1,11 +1,11 @@
 'use client';
-import { leafRate } from '@/core/roll/leaf';
-import type { Leaves } from '@/core/roll/springDesign';
-import { rateUnit, readRate, sayRate, showRate } from '@/core/units/rates';
+import { leafRate } from '@/core/springs/leafPack';
+import type { Leaves } from '@/core/springs/springDesign';
 import { useJobPart } from '@/store/jobStore';
 import { putSprings } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';
+import { SPRING_RATE } from '@/core/units/unit';
 
 const LEAF_LENGTHS: [
   key: 'out' | 'front' | 'rear' | 'width' | 'thickness',
@@ -64,18 +64,18 @@ export function LeafFields({ springs }: { springs: Leaves }) {
           field="roll/leaf/measured"
           label="Rate as weighed"
           showLabel
-          value={springs.measured === null ? null : showRate(springs.measured, tape)}
+          value={springs.measured === null ? null : SPRING_RATE.shown(springs.measured, tape)}
           least={1}
           most={20_000}
-          unit={rateUnit(tape)}
+          unit={SPRING_RATE.sign(tape)}
           decimals={tape === 'mm' ? 1 : 0}
           placeholder="not weighed"
-          onEnter={(shown) => putSprings({ measured: readRate(shown, tape) })}
+          onEnter={(shown) => putSprings({ measured: SPRING_RATE.read(shown, tape) })}
         />
       </div>
       <p className="hint" data-readout="leafRate">
-        By its leaves it comes to {sayRate(leafRate(springs), tape)} at the seat. Friction makes a real pack
-        stiffer over small bumps: two weights on the bed and a tape tell its own rate.
+        By its leaves it comes to {SPRING_RATE.say(leafRate(springs), tape)} at the seat. Friction makes a
+        real pack stiffer over small bumps: two weights on the bed and a tape tell its own rate.
         {springs.measured !== null && (
           <button type="button" className="quiet" onClick={() => putSprings({ measured: null })}>
             go by the leaves

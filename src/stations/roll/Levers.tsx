@@ -1,14 +1,14 @@
 'use client';
 import { Button, Slider } from 'antd';
-import { rollInput } from '@/core/job/job';
 import type { Leaning, Tuning } from '@/core/roll/analyse';
-import type { Corner } from '@/core/roll/corner';
-import { changedBy, type Lever, type LeverId, type WhatIf } from '@/core/roll/levers';
+import type { Corner } from '@/core/balance/steadyCorner';
+import { changedBy, type Lever, type LeverId, type WhatIf } from '@/core/roll/whatIf';
 import { division, MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { edit, useJob } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
 import { forget, think, useWhatIf } from '@/store/roll';
 import { leverName, sayLever } from './leverWords';
+import { rollInput } from '@/core/roll/setUp';
 
 const percent = (share: number) => `${(100 * Math.abs(share)).toFixed(1)} %`;
 

@@ -1,14 +1,14 @@
 'use client';
 import { Segmented, Select } from 'antd';
 import { memo } from 'react';
-import type { BarResult } from '@/core/roll/barResult';
-import { linkHeight, type BarDesign } from '@/core/roll/barDesign';
-import { BOLTS, LINK_JOINT_NAMES, LINK_JOINTS, type LinkEnd } from '@/core/roll/linkJoints';
-import { formatDegrees, sayLength } from '@/core/units/format';
+import type { BarResult } from '@/core/swaybar/swayBarOverTravel';
+import { linkHeight, type BarDesign, BOLTS, type LinkEnd } from '@/core/swaybar/swayBarDesign';
+import { formatDegrees, sayLength } from '@/core/units/length';
 import { useJobPart } from '@/store/jobStore';
 import { putBar } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
 import { BarLength, barsAlikeIn, type BarProps } from './BarLength';
+import { LINK_JOINT_NAMES, LINK_JOINTS } from '@/core/materials/joints';
 
 type Cocked = NonNullable<BarResult['links']>['cocked'];
 

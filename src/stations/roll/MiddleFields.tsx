@@ -1,12 +1,12 @@
 'use client';
 import { Select } from 'antd';
 import { memo } from 'react';
-import { rateUnit, readRate, showRate } from '@/core/units/rates';
 import { useJobPart } from '@/store/jobStore';
 import { putBar } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';
 import { BarLength, barsAlikeIn, type BarProps } from './BarLength';
+import { SPRING_RATE } from '@/core/units/unit';
 
 /** Where the middle lies and how it is held. */
 export const MiddleFields = memo(
@@ -50,13 +50,13 @@ export const MiddleFields = memo(
             field="roll/bushingRate"
             label="Each gives way by"
             showLabel
-            value={bar.bushingRate === null ? null : showRate(bar.bushingRate, tape)}
+            value={bar.bushingRate === null ? null : SPRING_RATE.shown(bar.bushingRate, tape)}
             least={50}
             most={1_000_000}
-            unit={rateUnit(tape)}
+            unit={SPRING_RATE.sign(tape)}
             decimals={0}
             placeholder="nothing"
-            onEnter={(shown) => putBar({ bushingRate: readRate(shown, tape) })}
+            onEnter={(shown) => putBar({ bushingRate: SPRING_RATE.read(shown, tape) })}
           />
         </div>
         <label className="tick">

@@ -1,11 +1,11 @@
 'use client';
 import { Button } from 'antd';
 import type { Rig } from '@/core/rig/schema';
-import { readRollRate, rollRateUnit, showRollRate } from '@/core/units/rates';
 import { edit, enter, useJob } from '@/store/jobStore';
 import { putRoll } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';
+import { ROLL_RATE } from '@/core/units/unit';
 
 type Other = NonNullable<Rig['otherEnd']>;
 
@@ -51,24 +51,24 @@ export function OtherEnd() {
           field="other/rollRate"
           label="Springs and bar, against roll"
           showLabel
-          value={showRollRate(other.rollRate, tape)}
+          value={ROLL_RATE.shown(other.rollRate, tape)}
           least={1}
           most={10_000}
-          unit={rollRateUnit(tape)}
+          unit={ROLL_RATE.sign(tape)}
           decimals={0}
-          onEnter={(shown) => put('other/rollRate', String(shown), { rollRate: readRollRate(shown, tape) })}
+          onEnter={(shown) => put('other/rollRate', String(shown), { rollRate: ROLL_RATE.read(shown, tape) })}
         />
         <NumberField
           field="other/bar"
           label="of it, its sway bar"
           showLabel
-          value={showRollRate(roll.otherBar, tape)}
+          value={ROLL_RATE.shown(roll.otherBar, tape)}
           least={0}
           most={10_000}
-          unit={rollRateUnit(tape)}
+          unit={ROLL_RATE.sign(tape)}
           decimals={0}
           onEnter={(shown) =>
-            putRoll(() => ({ otherBar: Math.min(readRollRate(shown, tape), other.rollRate) }))
+            putRoll(() => ({ otherBar: Math.min(ROLL_RATE.read(shown, tape), other.rollRate) }))
           }
         />
         <LengthField

@@ -1,17 +1,15 @@
 'use client';
 import { Segmented } from 'antd';
 import { useState } from 'react';
-import type { RideAnswer, RideRow } from '@/core/roll/ride';
-import { rideToCsv } from '@/core/sweepCsv';
-import { pressureUnit, showPressure } from '@/core/units/air';
-import { forceUnit, toForce } from '@/core/units/force';
-import { formatLength } from '@/core/units/format';
-import { rateUnit, showRate } from '@/core/units/rates';
+import type { RideAnswer, RideRow } from '@/core/springs/springTravel';
+import { rideToCsv } from '@/core/bench/sweepCsv';
+import { formatLength } from '@/core/units/length';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';
 import { setRocker, useRocker } from '@/store/rocker';
 import { Keep } from '@/ui/Keep';
 import { SweepChart } from '@/ui/SweepChart';
+import { FORCE, PRESSURE, SPRING_RATE } from '@/core/units/unit';
 
 type Drawn = {
   name: string;
@@ -25,15 +23,15 @@ const DRAWN = {
   load: {
     name: 'Load',
     of: (row) => row.load,
-    show: toForce,
-    unit: forceUnit,
+    show: FORCE.shown,
+    unit: FORCE.sign,
     note: 'What the springs and stop press a tyre down with.',
   },
   rate: {
     name: 'Rate',
     of: (row) => row.rate,
-    show: showRate,
-    unit: rateUnit,
+    show: SPRING_RATE.shown,
+    unit: SPRING_RATE.sign,
     note: 'At the tyre, spring and stop together.',
   },
   shock: {
@@ -46,8 +44,8 @@ const DRAWN = {
   pressure: {
     name: 'Pressure',
     of: (row) => row.pressure,
-    show: showPressure,
-    unit: pressureUnit,
+    show: PRESSURE.shown,
+    unit: PRESSURE.sign,
     note: 'With the valve shut.',
   },
 } as const satisfies Record<string, Drawn>;

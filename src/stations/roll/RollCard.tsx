@@ -1,16 +1,14 @@
 'use client';
 import { Button, Segmented } from 'antd';
 import { memo, useEffect } from 'react';
-import { rollInput } from '@/core/job/job';
 import type { RollPart } from '@/core/roll/analyse';
-import { rollChecks } from '@/core/roll/checks';
 import { useDragged, useJob } from '@/store/jobStore';
 import { useRocker } from '@/store/rocker';
 import { forget, useWhatIf } from '@/store/roll';
 import { setWays, useWays } from '@/store/ways';
 import { Caution } from '@/ui/Card';
 import { StationStripe } from '@/ui/StationStripe';
-import { askForRoll, useRoll } from '@/workers/analysis';
+import { askRoll, useRoll } from '@/workers/physics';
 import { BalancePart } from './BalancePart';
 import { BarPart } from './BarPart';
 import { SetUpSheet } from './SetUpSheet';
@@ -30,20 +28,20 @@ export function RollCard() {
   const rocker = useRocker();
   const whatIf = useWhatIf();
   const part = useWays((s) => s.roll);
-  const { result, problem, job: about, part: asked } = useRoll();
-  useEffect(() => void askForRoll({ job, rocker, part, whatIf }), [job, rocker, part, whatIf]);
+  const { result, verdicts: said, problem, job: about, part: asked } = useRoll();
+  useEffect(() => void askRoll({ job, rocker, part, whatIf }), [job, rocker, part, whatIf]);
   // While something is dragged the worker is at it before the fields have been drawn.
   useEffect(
     () =>
       useDragged.subscribe(
-        ({ job: dragged }) => dragged && void askForRoll({ job: dragged, rocker, part, whatIf }),
+        ({ job: dragged }) => dragged && void askRoll({ job: dragged, rocker, part, whatIf }),
       ),
     [rocker, part, whatIf],
   );
   // What was thought about belongs to one visit of one car.
   useEffect(() => forget, [job.id]);
   const current = about?.id === job.id && asked === part && !problem ? result : null;
-  const verdicts = current ? rollChecks(rollInput(job, rocker), part, current, job.tape) : [];
+  const verdicts = current ? said : [];
   const Part = CARDS[part];
   return (
     <>

@@ -1,11 +1,10 @@
 'use client';
-import type { RollSchool } from '@/core/roll/rollDesign';
 import type { School } from '@/core/roll/schools';
-import { sayForce } from '@/core/units/force';
-import { sayRate } from '@/core/units/rates';
 import type { Tape } from '@/core/units/tape';
 import { edit, useJob } from '@/store/jobStore';
 import { Pick } from '@/ui/Pick';
+import type { RollSchool } from '@/core/job/slices/roll';
+import { FORCE, SPRING_RATE } from '@/core/units/unit';
 
 const TITLES: Record<RollSchool, string> = {
   soft: 'Big bar, soft springs',
@@ -45,10 +44,12 @@ function costs({ id, numbers }: School, now: School, tape: Tape): string {
   if (!numbers) return 'This car would not stand up like that.';
   const off = numbers.lifted === null ? '' : ` with its inside ${numbers.lifted} wheel off the ground`;
   const lean = `Leans ${numbers.rollDeg.toFixed(1)}°${off}, front takes ${percent(numbers.frontShare)}`;
-  const bump = `one wheel’s bump meets ${sayRate(numbers.oneWheel, tape)}`;
+  const bump = `one wheel’s bump meets ${SPRING_RATE.say(numbers.oneWheel, tape)}`;
   const both = numbers.springs === 1 ? '' : `, both wheels’ a quarter less than now`;
   const launch =
-    numbers.launch === null ? '' : `; at the launch ${sayForce(numbers.launch, tape)} between the rear tyres`;
+    numbers.launch === null
+      ? ''
+      : `; at the launch ${FORCE.say(numbers.launch, tape)} between the rear tyres`;
   const argument = ARGUMENTS[id](numbers.frontShare - (now.numbers?.frontShare ?? 0));
   return `${lean}; ${bump}${both}${launch}. ${argument}`;
 }

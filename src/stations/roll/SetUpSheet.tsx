@@ -1,18 +1,16 @@
-import type { Job } from '@/core/job/schema';
-import { PANHARD } from '@/core/layouts/patterns';
-import { linksOf } from '@/core/rig/members';
 import type { RollResult, Tuning } from '@/core/roll/analyse';
-import { armInUse, type BarDesign } from '@/core/roll/barDesign';
-import { rateOf, type SpringDesign } from '@/core/roll/springDesign';
-import { sayPressure } from '@/core/units/air';
-import { sayForce } from '@/core/units/force';
-import { formatDecimal, sayLength } from '@/core/units/format';
-import { sayRate, sayRollRate } from '@/core/units/rates';
+import { armInUse, type BarDesign } from '@/core/swaybar/swayBarDesign';
+import { rateOf, type SpringDesign } from '@/core/springs/springDesign';
+import { formatDecimal, sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import { useJob } from '@/store/jobStore';
 import { PaperSheet } from '@/ui/PaperSheet';
 import { usePrinting } from '@/ui/printing';
 import { leverName, sayLever, sayLifts } from './leverWords';
+import { PANHARD } from '@/core/rig/roles';
+import { linksOf } from '@/core/rig/members/members';
+import type { Job } from '@/core/job/jobSchema';
+import { FORCE, PRESSURE, ROLL_RATE, SPRING_RATE } from '@/core/units/unit';
 
 const CAUTION =
   'One thing at a time, then the same corner again; slow first, in a closed place. What stands here helps you judge and certifies nothing.';
@@ -93,19 +91,19 @@ function standing({ roll, rig, tape }: Job): Line[] {
       'Bar across the car, off the floor',
       across ? `${say(across.chassis[2])} at the frame, ${say(across.axle[2])} at the axle` : null,
     ],
-    ['Other end, against roll', rig.otherEnd ? sayRollRate(rig.otherEnd.rollRate, tape) : null],
+    ['Other end, against roll', rig.otherEnd ? ROLL_RATE.say(rig.otherEnd.rollRate, tape) : null],
   ];
 }
 
 function saySpring(springs: SpringDesign, tape: Tape): string {
-  const rate = sayRate(rateOf(springs), tape);
+  const rate = SPRING_RATE.say(rateOf(springs), tape);
   switch (springs.kind) {
     case 'coil':
       return springs.free === null ? rate : `${rate}, ${sayLength(springs.free, tape)} long unloaded`;
     case 'leaf':
       return `${rate}, ${springs.count} leaves`;
     case 'air':
-      return `${rate} at ${sayPressure(springs.pressure, tape)}`;
+      return `${rate} at ${PRESSURE.say(springs.pressure, tape)}`;
   }
 }
 
@@ -124,7 +122,7 @@ function comesTo({ corner, lifts }: RollResult, tape: Tape): Line[] {
       const { inside, outside } = corner.wheels[end];
       return [
         `On the ${end} tyres, inside · outside`,
-        `${sayForce(Math.max(0, inside), tape)} · ${sayForce(outside, tape)}`,
+        `${FORCE.say(Math.max(0, inside), tape)} · ${FORCE.say(outside, tape)}`,
       ];
     }),
     ['Inside wheel lifts, front · rear', lifts && sayLifts(lifts)],

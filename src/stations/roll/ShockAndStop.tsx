@@ -1,12 +1,12 @@
 'use client';
 import { Button } from 'antd';
-import { usualShock, usualStop, type ShockDesign, type StopDesign } from '@/core/roll/springDesign';
-import { rateUnit, readRate, showRate } from '@/core/units/rates';
+import { usualShock, usualStop, type ShockDesign, type StopDesign } from '@/core/springs/springDesign';
 import { useJob } from '@/store/jobStore';
 import { putRoll } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';
 import { StandFields } from './StandFields';
+import { SPRING_RATE } from '@/core/units/unit';
 
 /** The shock: in the spring, as a coil-over, or on mounts of its own. */
 export function ShockFields() {
@@ -108,12 +108,12 @@ export function StopFields() {
           field="roll/stop/rate"
           label="Rate at first touch"
           showLabel
-          value={showRate(stop.rate, tape)}
+          value={SPRING_RATE.shown(stop.rate, tape)}
           least={1}
           most={20_000}
-          unit={rateUnit(tape)}
+          unit={SPRING_RATE.sign(tape)}
           decimals={0}
-          onEnter={(shown) => put({ rate: readRate(shown, tape) })}
+          onEnter={(shown) => put({ rate: SPRING_RATE.read(shown, tape) })}
         />
       </div>
       <Button onClick={() => putRoll(() => ({ stop: null }))}>Leave the stops out</Button>

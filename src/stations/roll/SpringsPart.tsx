@@ -1,9 +1,7 @@
 'use client';
 import { Button, Segmented } from 'antd';
-import { SPRING_KINDS, usualSprings, type SpringDesign } from '@/core/roll/springDesign';
-import { sayForce } from '@/core/units/force';
-import { sayLength } from '@/core/units/format';
-import { sayRate, sayRollRate } from '@/core/units/rates';
+import { SPRING_KINDS, usualSprings, type SpringDesign } from '@/core/springs/springDesign';
+import { sayLength } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
 import { putRoll } from '@/store/roll';
 import { CardHead, Readout, Readouts } from '@/ui/Card';
@@ -16,6 +14,7 @@ import { LeafFields } from './LeafFields';
 import { RideChart } from './RideChart';
 import type { PartProps } from './part';
 import { ShockFields, StopFields } from './ShockAndStop';
+import { FORCE, ROLL_RATE, SPRING_RATE } from '@/core/units/unit';
 
 const KINDS: Record<SpringDesign['kind'], string> = { coil: 'Coil', leaf: 'Leaf', air: 'Air' };
 
@@ -58,13 +57,13 @@ export function SpringsPart({ result, verdicts }: PartProps) {
               {ride.frequency.toFixed(2)}
             </Readout>
             <Readout name="At the tyre, each" id="wheelRate">
-              {sayRate(ride.wheelRate, tape)}
+              {SPRING_RATE.say(ride.wheelRate, tape)}
             </Readout>
             <Readout name={leverage} term="leverage">
               {ride.ratio.toFixed(2)}
             </Readout>
             <Readout name="Carries at rest, each tyre" id="standing">
-              {sayForce(ride.standing, tape)}
+              {FORCE.say(ride.standing, tape)}
             </Readout>
             {springs.kind === 'coil' && (
               <Readout name="Free length it wants" id="free">
@@ -75,7 +74,7 @@ export function SpringsPart({ result, verdicts }: PartProps) {
         )}
         {result && result.springs.length > 0 && (
           <Readout name="Against roll, the pair" id="springsRollRate" term="againstRoll">
-            {sayRollRate(
+            {ROLL_RATE.say(
               result.springs.reduce((sum, s) => sum + s.rollRate, 0),
               tape,
             )}
@@ -83,7 +82,7 @@ export function SpringsPart({ result, verdicts }: PartProps) {
         )}
         {!ride && answer && (
           <>
-            <Readout name="At the tyre, each">{sayRate(answer.wheelRate, tape)}</Readout>
+            <Readout name="At the tyre, each">{SPRING_RATE.say(answer.wheelRate, tape)}</Readout>
             <Readout name={leverage}>{answer.motionRatio.toFixed(2)}</Readout>
           </>
         )}

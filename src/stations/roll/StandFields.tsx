@@ -1,4 +1,4 @@
-import type { Stand, Stands } from '@/core/roll/springDesign';
+import type { Stand, Stands } from '@/core/springs/springDesign';
 import { LengthField } from '@/ui/LengthField';
 
 type Part = 'frame' | 'axle';

@@ -1,14 +1,15 @@
 'use client';
 import { Segmented, Select } from 'antd';
 import { memo } from 'react';
-import { BAR_KINDS, type BarDesign } from '@/core/roll/barDesign';
-import { STEEL_NAMES, STEELS, STOCK, type SteelName } from '@/core/roll/steel';
-import { formatDecimal, formatLength } from '@/core/units/format';
+import { BAR_KINDS, type BarDesign } from '@/core/swaybar/swayBarDesign';
+import { STEEL_NAMES, STEELS, type SteelName } from '@/core/materials/steels';
+import { formatDecimal, formatLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';
 import { putBar } from '@/store/roll';
 import { LengthField } from '@/ui/LengthField';
 import { barsAlikeIn, type BarProps } from './BarLength';
+import { STOCK } from '@/core/materials/stockSizes';
 
 const stockName = ({ od, wall }: { od: number; wall: number | null }, tape: Tape): string =>
   `${tape === 'mm' ? formatDecimal(od, tape) : formatLength(od, 'in32')} ${wall === null ? 'solid' : `× ${formatDecimal(wall, tape)} tube`}`;

@@ -1,7 +1,7 @@
 'use client';
 import { Switch } from 'antd';
 import { memo } from 'react';
-import type { BarDesign } from '@/core/roll/barDesign';
+import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import type { Leaning } from '@/core/roll/analyse';
 import { useJobPart } from '@/store/jobStore';
 import { putBar } from '@/store/roll';

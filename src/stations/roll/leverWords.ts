@@ -1,5 +1,5 @@
-import type { LeverId } from '@/core/roll/levers';
-import { sayLength } from '@/core/units/format';
+import type { LeverId } from '@/core/roll/whatIf';
+import { sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 
 const NAMES: Record<Exclude<LeverId, 'other'>, string> = {

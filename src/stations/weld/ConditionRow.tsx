@@ -1,27 +1,29 @@
 'use client';
-import { fromRide, stripeKey, type Condition } from '@/core/build/holdPoint';
-import type { Job } from '@/core/job/schema';
 import { edit, enter, useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/LengthField';
 import { StripeButton } from '@/ui/Stripe';
 import { drawStripe, wipeStripe } from '@/ui/stripes';
+import type { Job } from '@/core/job/jobSchema';
+import { measuredFor, measuredKey, stripeKey, type Condition } from '@/core/weld/conditions';
 
 const MOST = 1500;
 
-/** One condition: designed, as measured, and the stripe that says the builder checked it. */
-export function ConditionRow({ condition, next }: { condition: Condition; next: boolean }) {
+type Props = { member: string; condition: Condition; next: boolean };
+
+/** One condition of a member: designed, as measured, and the stripe that says the builder checked it. */
+export function ConditionRow({ member, condition, next }: Props) {
   const job = useJob();
-  const { weld } = job;
   const { id, label, how, designed, fields, confirm, known, problem, stripe, holds, basis } = condition;
-  const key = stripeKey(id);
+  const key = stripeKey(member, id);
+  const answer = measuredKey(member, id);
 
   function draw() {
     // A plain yes is answered by its stripe: what it rests on is the answer itself.
-    if (confirm) edit((j) => drawStripe(withMeasured(j, id, true), key, { ...basis, answer: true }));
+    if (confirm) edit((j) => drawStripe(withMeasured(j, answer, true), key, { ...basis, answer: true }));
     else edit((j) => drawStripe(j, key, basis));
   }
   const wipe = () =>
-    edit((j) => (confirm ? withMeasured(wipeStripe(j, key), id, false) : wipeStripe(j, key)));
+    edit((j) => (confirm ? withMeasured(wipeStripe(j, key), answer, false) : wipeStripe(j, key)));
 
   return (
     <li
@@ -45,14 +47,18 @@ export function ConditionRow({ condition, next }: { condition: Condition; next: 
             {fields.map((f) => (
               <LengthField
                 key={f.key}
-                field={`weld/${f.key}`}
+                field={`weld/${measuredKey(member, f.key)}`}
                 label={f.label}
                 showLabel
-                mm={asLength(weld.measured[f.key] ?? fromRide(job, f.key))}
+                mm={measuredFor(job, member, f.key)}
                 least={0}
                 most={f.key === 'eyeToEye' ? 2 * MOST : MOST}
                 placeholder="measure"
-                onEnter={(mm, typed) => enter(`weld/${f.key}`, typed, (j) => withMeasured(j, f.key, mm))}
+                onEnter={(mm, typed) =>
+                  enter(`weld/${measuredKey(member, f.key)}`, typed, (j) =>
+                    withMeasured(j, measuredKey(member, f.key), mm),
+                  )
+                }
               />
             ))}
           </div>
@@ -70,8 +76,6 @@ export function ConditionRow({ condition, next }: { condition: Condition; next: 
     </li>
   );
 }
-
-const asLength = (v: number | boolean | undefined): number | null => (typeof v === 'number' ? v : null);
 
 function withMeasured(job: Job, key: string, value: number | boolean): Job {
   return { ...job, weld: { ...job.weld, measured: { ...job.weld.measured, [key]: value } } };

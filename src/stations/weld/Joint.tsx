@@ -1,9 +1,11 @@
 'use client';
 import { Button, Input, Modal } from 'antd';
 import { useState } from 'react';
-import { advanceJoint, cutLoose, NEXT_STATE, type Release } from '@/core/build/holdPoint';
-import { JOINT_STATES, type Bracket, type JointState } from '@/core/job/schema';
+import { advanceBracket } from '@/core/bench/holdPoint';
+import { cutLoose, jointState, NEXT_STATE, type Release } from '@/core/weld/holdPoint';
 import { edit, useJob } from '@/store/jobStore';
+import { JOINT_STATES, type JointState } from '@/core/job/slices/weld';
+import type { Bracket } from '@/core/job/slices/fields';
 
 const NAMES: Record<Bracket, string> = { frame: 'Frame bracket', axle: 'Axle bracket' };
 const DEEDS: Record<JointState, string> = {
@@ -20,25 +22,27 @@ const HINTS: Partial<Record<JointState, string>> = {
 
 type Asking = 'override' | 'cut' | null;
 
+type Props = { member: string; bracket: Bracket; tack: Release; weld: Release };
+
 /** A bracket on its way from scribed to striped. Two of the steps are held until their conditions are checked. */
-export function Joint({ bracket, tack, weld }: { bracket: Bracket; tack: Release; weld: Release }) {
+export function Joint({ member, bracket, tack, weld }: Props) {
   const job = useJob();
   const [asking, setAsking] = useState<Asking>(null);
   const [reason, setReason] = useState('');
-  const state = job.weld.joints[bracket];
+  const state = jointState(job, { member, bracket });
   const next = NEXT_STATE[state];
   const gate = next === 'tacked' ? tack : next === 'welded' ? weld : null;
   const held = gate !== null && !gate.released;
 
   const advance = (why = '') =>
     edit((j) => {
-      const result = advanceJoint(j, bracket, new Date().toISOString(), why);
+      const result = advanceBracket(j, bracket, new Date().toISOString(), why);
       return result.ok ? result.job : j;
     });
 
   function finish() {
     if (asking === 'override') advance(reason);
-    if (asking === 'cut') edit((j) => cutLoose(j, bracket, new Date().toISOString(), reason));
+    if (asking === 'cut') edit((j) => cutLoose(j, { member, bracket }, new Date().toISOString(), reason));
     setAsking(null);
     setReason('');
   }

@@ -1,19 +1,23 @@
 'use client';
-import { holdConditions, isVerified, release, type Condition, type Step } from '@/core/build/holdPoint';
-import { BRACKETS } from '@/core/job/schema';
+import { jobConditions } from '@/core/bench/holdPoint';
+import { workBar } from '@/core/job/jobValues';
+import { isVerified, release } from '@/core/weld/holdPoint';
 import { useJob } from '@/store/jobStore';
 import { CardHead, Caution } from '@/ui/Card';
 import { ConditionRow } from './ConditionRow';
 import { Joint } from './Joint';
 import { WeldLog } from './WeldLog';
 import './weld.css';
+import { BRACKETS } from '@/core/job/slices/fields';
+import type { Condition, Step } from '@/core/weld/conditions';
 
 const STEPS: Record<Step, string> = { tack: 'Before tacking', weld: 'Before finish-welding' };
 
 /** The hold point: what must be true before a bracket is tacked, and again before it is finish-welded. */
 export function WeldCard() {
   const job = useJob();
-  const conditions = holdConditions(job);
+  const conditions = jobConditions(job);
+  const { id: member } = workBar(job);
   const next = conditions.find((c) => !isVerified(c));
   return (
     <>
@@ -21,7 +25,8 @@ export function WeldCard() {
       <div className="joints">
         {BRACKETS.map((bracket) => (
           <Joint
-            key={bracket}
+            key={`${member} ${bracket}`}
+            member={member}
             bracket={bracket}
             tack={release(conditions, 'tack')}
             weld={release(conditions, 'weld')}
@@ -40,7 +45,7 @@ export function WeldCard() {
             {conditions
               .filter((c) => c.step === step)
               .map((c) => (
-                <ConditionRow key={c.id} condition={c} next={c === next} />
+                <ConditionRow key={`${member} ${c.id}`} member={member} condition={c} next={c === next} />
               ))}
           </ul>
         </section>

@@ -1,5 +1,8 @@
 import dayjs from 'dayjs';
-import type { WeldEvent } from '@/core/job/schema';
+import { memberName } from '@/core/rig/names';
+import type { WeldEvent } from '@/core/job/slices/weld';
+
+const capital = (text: string): string => `${text[0]!.toUpperCase()}${text.slice(1)}`;
 
 /** What was done to each bracket, when, and the reasons written where a hold was passed. */
 export function WeldLog({ log }: { log: WeldEvent[] }) {
@@ -11,7 +14,7 @@ export function WeldLog({ log }: { log: WeldEvent[] }) {
         {[...log].reverse().map((e, i) => (
           <li key={e.at + i}>
             <b>
-              {e.bracket === 'frame' ? 'Frame' : 'Axle'} bracket {e.to === 'scribed' ? 'cut loose' : e.to}
+              {capital(memberName(e.member))}, {e.bracket} bracket {e.to === 'scribed' ? 'cut loose' : e.to}
             </b>{' '}
             <span className="hint">{dayjs(e.at).format('D MMM YYYY, HH:mm')}</span>
             {e.reason && <p>“{e.reason}”</p>}

@@ -1,0 +1,42 @@
+import { rollAnswer, type RollAnswer } from '@/core/balance/rollStiffness';
+import { clearances, hasClearances, type Clearance } from '@/core/clearance/clearance';
+import { assemble } from '@/core/kinematics/mechanism';
+import { isReached, type Pose, type SweptPose } from '@/core/kinematics/pose';
+import { findWarnings, type Warning } from '@/core/locate/warnings';
+import { InputError } from '@/core/rig/read';
+import type { Rig } from '@/core/rig/schema';
+import { solveLoad, type LoadAnswer } from '@/core/statics/equilibrium';
+
+type WithClearance = { clearance?: Clearance[] };
+
+export type Answer = RollAnswer & {
+  ride: Pose & WithClearance;
+  sweep: (SweptPose & WithClearance)[];
+  loads?: LoadAnswer[];
+  warnings: Warning[];
+};
+
+/**
+ * A rig's whole answer: poses at ride height and over its sweep, loads, roll and warnings. The command and the server give it.
+ *
+ * @throws InputError for a rig that is under-constrained, cannot be assembled, or cannot carry one of its loads
+ */
+export function solveRig(rig: Rig): Answer {
+  const mechanism = assemble(rig);
+  const measured = hasClearances(rig);
+  const withGaps = <P extends SweptPose>(pose: P): P & WithClearance =>
+    measured && isReached(pose) ? { ...pose, clearance: clearances(rig, pose) } : pose;
+  const answer: Answer = {
+    ride: withGaps(mechanism.ride),
+    sweep: (rig.sweep ?? []).map((travel) => withGaps(mechanism.at(travel))),
+    ...rollAnswer(rig, mechanism),
+    warnings: findWarnings(rig),
+  };
+  if (rig.loads) answer.loads = rig.loads.map((load, i) => carried(solveLoad(mechanism, load), i));
+  return answer;
+}
+
+function carried(answer: LoadAnswer | null, index: number): LoadAnswer {
+  if (answer) return answer;
+  throw new InputError(`loads[${index}]`, 'the members and springs cannot carry it; check the spring seats');
+}

@@ -1,0 +1,175 @@
+import { makeBar } from '@/core/fabricate/adjustableBar';
+import { memberName } from '@/core/rig/names';
+import { describeBar } from '@/core/rig/lateralBar';
+import { found } from '@/core/survey/readings';
+import { SPOTS, spotName } from '@/core/survey/quantities/quantities';
+import { restsOf } from '@/core/place/heights';
+import { asSet } from '@/core/ride/asSet';
+import { turnsSoFar } from '@/core/ride/alignment';
+import { weldStripe } from './holdPoint';
+import { stripeState, type Basis, type StripeState } from '@/core/job/stripes';
+import { SIDES } from '@/core/geometry/side';
+import { PANHARD } from '@/core/rig/roles';
+import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/mounts';
+import type { Job } from '@/core/job/jobSchema';
+import { barSpec, workBar, drivingHeight } from '@/core/job/jobValues';
+
+/** The stations that exist, in the order of the work. */
+export const STATIONS = ['job', 'record', 'place', 'locate', 'roll', 'cut', 'weld', 'ride'] as const;
+export type StationId = (typeof STATIONS)[number];
+
+/** What the builder vouches for with a station's own stripe. */
+export function stationBasis(job: Job, station: StationId): Basis | null {
+  switch (station) {
+    case 'record':
+      return Object.fromEntries(
+        SPOTS.flatMap((spot) => {
+          const m = found(job.readings, spot.quantity.key, spot.side);
+          return m ? [[spotName(spot), m.value]] : [];
+        }),
+      );
+    case 'place': {
+      const rests = restsOf(job, 0);
+      return {
+        school: job.place.school,
+        'ride height': drivingHeight(job),
+        ...Object.fromEntries(
+          SIDES.map((side) => [`rest under the tube, ${side}`, rests[side]?.top ?? 'not known']),
+        ),
+        ...Object.fromEntries(
+          Object.entries(job.place.measured).map(([key, mm]) => [`measured, ${key.replace('.', ' ')}`, mm]),
+        ),
+      };
+    }
+    case 'locate':
+      return mountBasis(job);
+    case 'roll':
+      return rollBasis(job);
+    case 'cut': {
+      const bar = workBar(job);
+      const made = makeBar(describeBar(bar).eyeToEye, barSpec(job));
+      return {
+        bar: memberName(bar.id),
+        'tube length': made.tubeLength,
+        thread: job.cut.thread,
+        'tube diameter': job.cut.tube.od,
+        'tube wall': job.cut.tube.wall,
+      };
+    }
+    case 'ride':
+      return {
+        'turns of the tube': String(turnsSoFar(job)),
+        'gap left': job.ride.gaps.left ?? 'not read',
+        'gap right': job.ride.gaps.right ?? 'not read',
+        ...Object.fromEntries(
+          asSet(job)
+            .filter((line) => line.unit === 'length')
+            .map((line) => [line.label.toLowerCase(), line.value]),
+        ),
+        'pinion angle': String(job.ride.read.pinion ?? 'not read'),
+      };
+    default:
+      return null;
+  }
+}
+
+/** What a builder calls the values of springs and bar; those that are lengths, and those that are not. */
+const LENGTH_WORDS: Record<string, string> = {
+  od: 'diameter',
+  eyes: 'eye to eye',
+  middle: 'bend to bend',
+  rise: 'eyes above the middle',
+  pitch: 'hole to hole',
+  bushings: 'bushing to bushing',
+  ahead: 'ahead of the axle',
+  height: 'height',
+  at: 'left of the centreline',
+  out: 'from the centreline',
+  arm: 'arm',
+  link: 'end link',
+  free: 'free length',
+  solid: 'solid length',
+  closed: 'closed',
+  open: 'open',
+  gap: 'gap',
+  depth: 'depth',
+  width: 'width',
+  wall: 'wall',
+  thickness: 'thickness',
+  housing: 'tube through the frame',
+  bendRadius: 'radius of the bends',
+  front: 'to the front eye',
+  rear: 'to the rear eye',
+  left: 'left',
+  right: 'right',
+};
+const OTHER_WORDS: Record<string, string> = {
+  mountedOn: 'carried by',
+  turned: 'turned, degrees',
+  rate: 'rate, N/mm',
+  bushingRate: 'bushings, N/mm',
+  measured: 'as measured',
+  full: 'full leaves',
+  hole: 'holes in from the tip',
+  pressure: 'pressure, N/mm²',
+  area: 'area, mm²',
+  volume: 'volume, mm³',
+  teeth: 'teeth of the splines',
+  count: 'leaves',
+  growth: 'growth of the area',
+  hooked: 'links on',
+};
+
+/** Springs, stops and bar as they are meant, value by value. */
+function rollBasis({ roll }: Job): Basis {
+  const { springs, shock, stop, bar } = roll;
+  return {
+    ...named('springs', springs),
+    ...named('shock', shock),
+    ...named('stop', stop),
+    ...named('sway bar', bar),
+  };
+}
+
+/** Every value of a design under the words that lead to it; only lengths stay numbers, which are said as lengths. */
+function named(words: string, value: unknown, key = ''): Basis {
+  if (value === null || value === undefined) return {};
+  if (typeof value === 'number') return { [words]: key in LENGTH_WORDS ? value : String(value) };
+  if (typeof value !== 'object') return { [words]: value as string | boolean };
+  return Object.assign(
+    {},
+    ...Object.entries(value).map(([k, part]) =>
+      Array.isArray(value)
+        ? named(`${words} ${Number(k) + 1}`, part)
+        : named(`${words}, ${LENGTH_WORDS[k] ?? OTHER_WORDS[k] ?? k}`, part, k),
+    ),
+  ) as Basis;
+}
+
+const PLACES = ['ahead of the axle', 'left of the centreline', 'off the floor'];
+
+/** Where everything is mounted; the bar across the car, whose ends are spoken of most, goes without its name. */
+function mountBasis({ rig }: Job): Basis {
+  const owners = [...rig.members.map((m) => m.id), STEERING, DRIVESHAFT];
+  return Object.fromEntries(
+    owners.flatMap((id) =>
+      mountsOf(rig, id).flatMap(({ name, point }) =>
+        point.map((mm, k) => [
+          `${id === PANHARD ? '' : `${memberName(id)}, `}${name.toLowerCase()}, ${PLACES[k]}`,
+          mm,
+        ]),
+      ),
+    ),
+  );
+}
+
+export const stationStripeKey = (station: StationId): string => `station.${station}`;
+
+/** The stripe across a station on the tape. Weld's is drawn by its conditions: whole when both brackets are striped. */
+export function stationStripe(job: Job, station: StationId): StripeState {
+  if (station === 'weld') return weldStripe(job);
+  const stripe = job.stripes[stationStripeKey(station)];
+  // Asked at every movement of a drag: what it rests on is only worked out where there is a stripe.
+  const basis = stripe && stationBasis(job, station);
+  return basis ? stripeState(stripe, basis, job.tape) : { kind: 'none' };
+}

@@ -1,0 +1,32 @@
+import type { Rig } from '@/core/rig/schema';
+import { springsOf } from '@/core/springs/springDesign';
+import { swayBarOf } from '@/core/swaybar/swayBarDesign';
+import type { Job } from '../jobSchema';
+import type { RollDesign } from '../slices/roll';
+
+/**
+ * The rig with springs and sway bar as they are designed, in the form in which a rig file states them; a bar whose links are
+ * off does nothing. Springs and bars that a rig states without a design stay as they are.
+ */
+export function withRollRig(rig: Rig, { springs, bar }: Pick<RollDesign, 'springs' | 'bar'>): Rig {
+  return {
+    ...rig,
+    ...(springs && { springs: springsOf(springs, rig) }),
+    ...(bar && { swayBars: bar.hooked ? [swayBarOf(bar)] : [] }),
+  };
+}
+
+/** A rig and a design with some of the design changed; what is taken off the design is taken off the rig. */
+export function redesigned<T extends RollDesign & { rig: Rig }>(of: T, change: Partial<RollDesign>): T {
+  const next = { ...of, ...change };
+  const rig = { ...of.rig };
+  if (change.springs === null) delete rig.springs;
+  if (change.bar === null) delete rig.swayBars;
+  return { ...next, rig: withRollRig(rig, next) };
+}
+
+/** The job with some of what holds the car up in roll designed anew. */
+export function withRoll(job: Job, change: Partial<Job['roll']>): Job {
+  const { rig } = redesigned({ ...job.roll, rig: job.rig }, change);
+  return { ...job, rig, roll: { ...job.roll, ...change } };
+}

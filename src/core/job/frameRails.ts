@@ -1,0 +1,34 @@
+import { measured } from '@/core/survey/readings';
+import type { Obstacle } from '@/core/rig/schema';
+import { signOf, SIDES, type Side } from '@/core/geometry/side';
+import type { Job } from './jobSchema';
+
+/** Frame rails are this wide and high until somebody says otherwise; only their place is taken from the tape, mm. */
+export const RAIL = { width: 50, height: 100 };
+/** How far behind and ahead of the axle a rail is taken to run straight, mm. */
+const RUN = { behind: 600, ahead: 900 };
+
+/** A frame rail above the axle: its outer face from the centreline, left positive, and its underside off the floor, mm. */
+export type Rail = { side: Side; outside: number; underside: number };
+
+export function railsOf({ readings, rig }: Pick<Job, 'readings' | 'rig'>): Rail[] {
+  const inner = rig.track / 2 - measured(readings, 'tireWidth').value / 2;
+  return SIDES.map((side) => ({
+    side,
+    outside: signOf(side) * (inner - measured(readings, 'gapFrame', side).value),
+    underside: measured(readings, 'rideHeight', side).value,
+  }));
+}
+
+/** The rails as things in the way, as they were measured. */
+export const railsInTheWay = (job: Pick<Job, 'readings' | 'rig'>): Obstacle[] =>
+  railsOf(job).map(({ side, outside, underside }) => {
+    const inside = outside - Math.sign(outside) * RAIL.width;
+    return {
+      id: `${side} frame rail`,
+      on: 'chassis',
+      shape: 'box',
+      min: [-RUN.behind, Math.min(inside, outside), underside],
+      max: [RUN.ahead, Math.max(inside, outside), underside + RAIL.height],
+    };
+  });

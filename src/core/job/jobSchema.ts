@@ -1,0 +1,58 @@
+import { z } from 'zod';
+import { USES } from '@/core/materials/uses';
+import { LAYOUT_IDS } from '@/core/rig/layouts';
+import { rigSchema } from '@/core/rig/schema';
+import { TAPES } from '@/core/units/tape';
+import { cutSchema } from './slices/cut';
+import { text, typed, when } from './slices/fields';
+import { cornerSchema, holesSchema, jointsSchema, locateSchema, shaftSchema } from './slices/locate';
+import { placeSchema } from './slices/place';
+import { readingsSchema, recordSchema } from './slices/record';
+import { rideSchema } from './slices/ride';
+import { rollSchema } from './slices/roll';
+import { weldSchema } from './slices/weld';
+
+/**
+ * The job file, `*.pellik.json`: one car, one piece of work, everything that was typed and every stripe that was drawn; a
+ * slice for each station. `docs/file-formats.md` describes every key.
+ */
+export const JOB_VERSION = 4;
+
+/** A paint-pen stripe: what was true when it was drawn. It shows broken once any of that is no longer so. */
+const stripeSchema = z.strictObject({
+  at: when,
+  basis: z.record(text(120), z.union([z.number(), z.string(), z.boolean()])),
+});
+export type Stripe = z.infer<typeof stripeSchema>;
+
+export const jobSchema = z.strictObject({
+  format: z.literal('pellik.job'),
+  version: z.literal(JOB_VERSION),
+  id: z.string().regex(/^[a-z0-9-]{1,60}$/i, 'letters, digits and dashes only'),
+  name: text(120),
+  car: text(200),
+  use: z.enum(USES),
+  layout: z.enum(LAYOUT_IDS),
+  tape: z.enum(TAPES),
+  notes: text(20_000),
+  rig: rigSchema,
+  /** false while the mounts still stand where the layout's pattern put them, and follow track and tyre */
+  laidOut: z.boolean(),
+  /** what was typed for a value, by the value's path; a figure typed over a measured one stands */
+  typed: z.record(text(120), typed),
+  readings: readingsSchema,
+  record: recordSchema,
+  place: placeSchema,
+  joints: jointsSchema,
+  holes: holesSchema,
+  shaft: shaftSchema,
+  cornerG: cornerSchema,
+  locate: locateSchema,
+  roll: rollSchema,
+  cut: cutSchema,
+  weld: weldSchema,
+  ride: rideSchema,
+  stripes: z.record(text(140), stripeSchema),
+});
+
+export type Job = z.infer<typeof jobSchema>;

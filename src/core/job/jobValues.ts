@@ -1,0 +1,51 @@
+import type { BarSpec } from '@/core/fabricate/adjustableBar';
+import type { LinkMember } from '@/core/rig/members/link';
+import { linksOf } from '@/core/rig/members/members';
+import type { PatternSize } from '@/core/rig/layouts';
+import { lateralBarOf } from '@/core/rig/roles';
+import type { Rig } from '@/core/rig/schema';
+import { measured, measuredAcross } from '@/core/survey/readings';
+import type { Job } from './jobSchema';
+
+/** Wheel travel from ride height to the stops, mm, both positive. */
+export const travelOf = ({ readings }: Pick<Job, 'readings'>): { bump: number; droop: number } => ({
+  bump: measured(readings, 'bump').value,
+  droop: measured(readings, 'droop').value,
+});
+
+export const tireWidthOf = ({ readings }: Pick<Job, 'readings'>): number =>
+  measured(readings, 'tireWidth').value;
+
+/** Frame height to build for, mm: as wished, or as recorded. */
+export const drivingHeight = ({ place, readings }: Job): number =>
+  place.rideHeight ?? measuredAcross(readings, 'rideHeight');
+
+/** Sizes that patterns are scaled to, mm, from the readings of a job. */
+export const patternSize = ({ readings, cut }: Job): PatternSize => ({
+  tireRadius: measuredAcross(readings, 'tireRadius'),
+  track: measured(readings, 'track').value,
+  cover: measured(readings, 'cover').value,
+  tubeOd: cut.tube.od,
+});
+
+/** The bar on the saw: the one chosen, or the lateral bar, or the first there is. */
+export function workBar({ rig, cut }: Pick<Job, 'rig' | 'cut'>): LinkMember {
+  const links = linksOf(rig);
+  return links.find((m) => m.id === cut.member) ?? lateralBarOf(rig) ?? links[0]!;
+}
+
+export function barSpec({ cut }: Pick<Job, 'cut'>): BarSpec {
+  const { thread, ends, engagementRule, tube } = cut;
+  return { thread, ends, engagementRule, tube };
+}
+
+/** Whether a figure of the job was typed, and so stands over what was measured. */
+export const isTyped = ({ typed }: Job, path: string): boolean => typed[path] !== undefined;
+
+/** Things in the way that the axle itself is: they follow from readings. */
+export const COVER = 'differential cover';
+export const TUBE = 'axle tube';
+
+/** What the builder has put in the way: all that does not follow from readings. */
+export const ownObstacles = ({ obstacles = [] }: Rig): NonNullable<Rig['obstacles']> =>
+  obstacles.filter((o) => o.id !== COVER && o.id !== TUBE);

@@ -1,0 +1,27 @@
+import { z } from 'zod';
+import { bySide, mm, text } from './fields';
+
+/** When the wheel stands in the middle of its opening: where the car drives, or where it is parked. */
+export const CENTRE_SCHOOLS = ['driving', 'parked'] as const;
+export type CentreSchool = (typeof CENTRE_SCHOOLS)[number];
+
+export const placeSchema = z.strictObject({
+  /** when the wheel is centred in its opening, and how much lower the frame sits when parked, mm */
+  school: z.enum(CENTRE_SCHOOLS),
+  parkedDrop: mm.min(0),
+  /** ride height to build for; without it, as recorded */
+  rideHeight: mm.min(0).optional(),
+  /** the tyre to come, when it is not on yet: half of its diameter is used */
+  tireDiameter: mm.min(0).optional(),
+  /** the frame as it stands on its stands, straight above the axle */
+  held: bySide,
+  /** as measured at the axle on its rests */
+  measured: z.record(text(60), mm),
+});
+
+export const startingPlace = (): z.infer<typeof placeSchema> => ({
+  school: 'driving',
+  parkedDrop: 0,
+  held: {},
+  measured: {},
+});

@@ -1,0 +1,63 @@
+import { z } from 'zod';
+import { THREAD_NAMES } from '@/core/materials/threads';
+import { MM_PER_INCH } from '@/core/units/tape';
+import { bySide, mm, text, when } from './fields';
+
+/** Turned at the tube between two opposite threads; one end taken off and wound; or of one length. */
+export const ADJUSTER_STYLES = ['tube', 'end', 'fixed'] as const;
+export type AdjusterStyle = (typeof ADJUSTER_STYLES)[number];
+
+/** Which gap is believed when frame and fender say different things. */
+export const BELIEFS = ['frame', 'fender'] as const;
+export type Belief = (typeof BELIEFS)[number];
+
+const turns = z.number().min(-100).max(100);
+
+/**
+ * One round of centring: the gaps that were believed as read, to the frame unless it says otherwise, and how far the tube was
+ * then wound (turns, positive lengthens); the other bars turned in that round stand beside it.
+ */
+const roundSchema = z.strictObject({
+  at: when,
+  left: mm.optional(),
+  right: mm.optional(),
+  by: z.enum(BELIEFS).optional(),
+  turned: turns,
+  others: z.record(text(60), turns).optional(),
+});
+export type Round = z.infer<typeof roundSchema>;
+
+/** How a bar is made longer or shorter: by its tube, by taking one end off, or not at all. */
+const adjusterSchema = z.strictObject({
+  style: z.enum(ADJUSTER_STYLES),
+  frame: z.enum(THREAD_NAMES),
+  axle: z.enum(THREAD_NAMES),
+});
+export type Adjuster = z.infer<typeof adjusterSchema>;
+
+export const rideSchema = z.strictObject({
+  tolerance: mm.positive(),
+  /** the gaps as last read, before anything is turned */
+  gaps: bySide,
+  /** tyre to fender, and which of the two is believed when they disagree */
+  fender: bySide,
+  believe: z.enum(BELIEFS),
+  settled: z.array(text(40)).max(20),
+  adjusters: z.record(text(60), adjusterSchema),
+  /** what else is to be set: pinion and squareness as read, and as wanted */
+  read: z.record(text(40), mm),
+  wanted: z.record(text(40), mm),
+  rounds: z.array(roundSchema).max(200),
+});
+
+export const startingRide = (): z.infer<typeof rideSchema> => ({
+  tolerance: MM_PER_INCH / 16,
+  gaps: {},
+  fender: {},
+  believe: 'frame',
+  settled: [],
+  adjusters: {},
+  read: {},
+  wanted: {},
+  rounds: [],
+});

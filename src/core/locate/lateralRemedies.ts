@@ -1,0 +1,89 @@
+import { closestApproaches, type ClosestApproach } from '@/core/clearance/closestOverTravel';
+import { assemble } from '@/core/kinematics/mechanism';
+import { LIMITS } from '@/core/materials/limits';
+import { falsePosition } from '@/core/numerics/rootFinding';
+import { wantedRise } from '@/core/rig/lateralBar';
+import type { LinkMember } from '@/core/rig/members/link';
+import { withLink } from '@/core/rig/roles';
+import type { Travel } from '@/core/rig/schema';
+import { sidewaysOverTravel } from './schools';
+import type { LocateInput } from './types';
+
+/**
+ * What would mend a lateral bar, tried with the solver. `length`, where the axle moves farther sideways than is allowed: level
+ * alone does it; or level with its frame end out at `y`, mm, of which `farthest` is the most that fits; or not even that does.
+ * `away`, where it is too near to something the axle carries: how much farther from the axle both ends must stand, mm.
+ */
+export type LateralRemedies = {
+  length:
+    | { kind: 'level' }
+    | { kind: 'longer'; y: number; farthest: number }
+    | { kind: 'tooShort'; longest: number }
+    | null;
+  away: number | null;
+};
+
+/** How nearly a place is found, mm: finer than any tape. */
+const CLOSE = 0.1;
+
+/**
+ * @param mostSideways of the axle over its travel as it is, mm
+ * @param closest the tightest place of the bar
+ */
+export function lateralRemedies(
+  input: LocateInput,
+  bar: LinkMember,
+  mostSideways: number,
+  closest: ClosestApproach | undefined,
+): LateralRemedies {
+  const tight = closest !== undefined && closest.distance < LIMITS.clearance.least - 1e-6;
+  const near = tight ? input.rig.obstacles?.find((o) => o.id === closest.obstacle) : undefined;
+  return {
+    length: mostSideways <= input.shiftLimit + 1e-6 ? null : lengthRemedy(input, bar),
+    // Away from the axle is away from what the axle carries; it may be into anything else.
+    away: near?.on === 'axle' ? distanceAway(input, closest!, bar) : null,
+  };
+}
+
+/** Level first, which is free; then the shortest level bar that keeps the axle within the limit, if it fits between the tyres. */
+function lengthRemedy(
+  { rig, bump, droop, shiftLimit, school, tireWidth }: LocateInput,
+  bar: LinkMember,
+): LateralRemedies['length'] {
+  const level = bar.axle[2] + wantedRise(school, bump, droop);
+  const mostWith = (y: number) => {
+    const moved = withLink(rig, bar.id, (m) => ({ ...m, chassis: [m.chassis[0], y, level] }));
+    return sidewaysOverTravel(moved, bump, droop).most;
+  };
+  if (mostWith(bar.chassis[1]) <= shiftLimit) return { kind: 'level' };
+  const outward = -Math.sign(bar.axle[1]) || 1;
+  const farthest = outward * (rig.track / 2 - (tireWidth ?? 0) / 2 - LIMITS.clearance.tyre);
+  if (mostWith(farthest) > shiftLimit) return { kind: 'tooShort', longest: Math.abs(farthest - bar.axle[1]) };
+  const y = falsePosition((at) => mostWith(at) - shiftLimit, bar.chassis[1], farthest, CLOSE);
+  return { kind: 'longer', y, farthest };
+}
+
+/** Which way both ends of a bar go to leave the axle: 1 ahead, −1 behind. */
+export const awayFromAxle = (bar: LinkMember): 1 | -1 => (bar.axle[0] <= 0 ? -1 : 1);
+
+/** How far both ends must move away from the axle, lengthwise, for the bar to clear, mm. */
+function distanceAway({ rig, bump, droop }: LocateInput, closest: ClosestApproach, bar: LinkMember): number {
+  const { at } = assemble(rig);
+  const travels: Travel[] = [closest.at, { left: bump, right: bump }, { left: -droop, right: -droop }];
+  const poses = travels.map(at);
+  const way = awayFromAxle(bar);
+  let away = 0;
+  let gap = closest.distance;
+  // The gap grows by no more than the bar is moved, so these steps come up to the limit and never past it.
+  for (let i = 0; i < 30 && gap < LIMITS.clearance.least - 0.01; i++) {
+    away += LIMITS.clearance.least - gap;
+    const shifted = withLink(rig, bar.id, (m) => ({
+      ...m,
+      chassis: [m.chassis[0] + way * away, m.chassis[1], m.chassis[2]],
+      axle: [m.axle[0] + way * away, m.axle[1], m.axle[2]],
+    }));
+    const near = closestApproaches(shifted, poses);
+    gap = near.find((g) => g.member === bar.id || g.obstacle === bar.id)!.distance;
+  }
+  return away;
+}

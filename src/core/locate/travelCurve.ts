@@ -1,0 +1,38 @@
+import { isReached, type Pose, type SweptPose } from '@/core/kinematics/pose';
+import type { CurvePoint, CurveValues } from './types';
+
+/** What of a pose is drawn over the travel. */
+export function curveValues(pose: Pose): CurveValues {
+  return {
+    y: pose.y,
+    rollCentreHeight: pose.rollCentreHeight,
+    antiSquat: pose.antiSquatPct ?? null,
+    rollSteer: pose.rollSteer,
+    pitchDeg: pose.pitchDeg,
+    steerDeg: pose.steerDeg,
+    bumpSteer: pose.bumpSteerDeg ?? null,
+    plunge: pose.driveshaft?.plunge ?? null,
+    frontJoint: pose.driveshaft?.frontAngleDeg ?? null,
+    rearJoint: pose.driveshaft?.rearAngleDeg ?? null,
+  };
+}
+
+/** A curve is drawn at every movement of a drag: only what it shows crosses over from the worker. */
+export function curvePoint(pose: SweptPose): CurvePoint {
+  if (!isReached(pose)) return { lift: pose.left, limitingMember: pose.unreachable.member };
+  return { lift: pose.left, ...curveValues(pose) };
+}
+
+/** The points of a curve that the axle reaches. */
+export const reachedPoints = (curve: CurvePoint[]): Extract<CurvePoint, CurveValues>[] =>
+  curve.filter((p) => p.limitingMember === undefined);
+
+/** Most sideways movement of the axle, mm; infinite where it cannot follow. */
+export const mostSideways = (curve: CurvePoint[]): number =>
+  Math.max(...curve.map((p) => (p.limitingMember === undefined ? Math.abs(p.y) : Infinity)));
+
+/** How far the roll centre moves over the travel of both wheels, mm. */
+export function rollCentreRange(curve: CurvePoint[]): number {
+  const heights = reachedPoints(curve).flatMap((p) => p.rollCentreHeight ?? []);
+  return heights.length ? Math.max(...heights) - Math.min(...heights) : 0;
+}

@@ -1,0 +1,269 @@
+import { toDegrees } from '@/core/geometry/angle';
+import { LIMITS } from '@/core/materials/limits';
+import { wantedRise, type LateralBar } from '@/core/rig/lateralBar';
+import type { LinkMember } from '@/core/rig/members/link';
+import type { MountChange } from '@/core/rig/mounts';
+import { formatDegrees, sayLength } from '@/core/units/length';
+import { division, type Tape } from '@/core/units/tape';
+import type { Remedy, Verdict } from '@/core/verdict/verdict';
+import { awayFromAxle } from '../lateralRemedies';
+import { mostSideways, rollCentreRange } from '../travelCurve';
+import type { CurvePoint, LocateInput, LocateResult } from '../types';
+import { gapVerdict, MAKE_ROOM } from './gapVerdict';
+import { migrationVerdict, reachVerdict } from './lateralVerdicts';
+
+/** Looks over a lateral bar in its whole travel. */
+export function lateralBarVerdicts(
+  input: LocateInput,
+  result: LocateResult,
+  bar: LinkMember,
+  tape: Tape,
+): Verdict[] {
+  const shape = result.bar!;
+  const { curve } = result;
+  return [
+    reachVerdict(curve, tape),
+    endsVerdict(input, bar, tape),
+    crossingVerdict(bar),
+    levelVerdict(input, shape, curve, bar, tape),
+    lengthVerdict(input, result, bar, tape),
+    planVerdict(shape, bar, tape),
+    clearanceVerdict(input, result, bar, tape),
+    migrationVerdict(curve, tape, bar.id),
+  ]
+    .filter((v) => v !== null)
+    .map((v) => ({ where: bar.id, ...v }));
+}
+
+function endsVerdict(input: LocateInput, bar: LinkMember, tape: Tape): Verdict | null {
+  if (input.tireWidth === null) return null;
+  const tyreInside = input.rig.track / 2 - input.tireWidth / 2;
+  for (const end of ['chassis', 'axle'] as const) {
+    const out = Math.abs(bar[end][1]);
+    if (out <= tyreInside - LIMITS.clearance.tyre) continue;
+    const name = end === 'chassis' ? 'Frame end' : 'Axle end';
+    const mm = Math.sign(bar[end][1]) * (tyreInside - LIMITS.clearance.tyre);
+    return {
+      id: 'tyre',
+      state: 'stop',
+      title:
+        out > tyreInside
+          ? `${name} is inside the tyre.`
+          : `${name} is ${sayLength(tyreInside - out, tape)} from the tyre.`,
+      reason: `The tyre’s inner wall is ${sayLength(tyreInside, tape)} from the centreline; leave at least ${sayLength(LIMITS.clearance.tyre, tape)}.`,
+      remedies: [
+        {
+          text: `Bring the ${name.toLowerCase()} in to ${sayLength(Math.abs(mm), tape)}`,
+          changes: [{ member: bar.id, end, axis: 1, mm }],
+        },
+      ],
+    };
+  }
+  return null;
+}
+
+function crossingVerdict(bar: LinkMember): Verdict | null {
+  const { chassis, axle, id } = bar;
+  if (chassis[1] * axle[1] >= 0) {
+    const side = axle[1] > 0 ? 'left' : 'right';
+    return {
+      id: 'crossed',
+      state: 'stop',
+      title: `Both ends are on the ${side}.`,
+      reason:
+        'A bar that does not cross the car is short and holds the axle from one corner: its roll centre is off the centreline.',
+      remedies: [
+        {
+          text: `Frame end to the ${side === 'left' ? 'right' : 'left'}`,
+          changes: [{ member: id, end: 'chassis', axis: 1, mm: -chassis[1] || -Math.sign(axle[1]) * 400 }],
+        },
+      ],
+    };
+  }
+  if (chassis[0] * axle[0] < 0) {
+    return {
+      id: 'crossed',
+      state: 'stop',
+      title: 'The ends are crossed: one ahead of the axle, one behind.',
+      reason: 'The bar would pass through the axle tube.',
+      remedies: [
+        {
+          text: `Frame end to the axle end’s side`,
+          changes: [{ member: id, end: 'chassis', axis: 0, mm: axle[0] }],
+        },
+      ],
+    };
+  }
+  return null;
+}
+
+function levelVerdict(
+  { school, bump, droop }: LocateInput,
+  bar: LateralBar,
+  curve: CurvePoint[],
+  member: LinkMember,
+  tape: Tape,
+): Verdict {
+  const { level, levelStop } = LIMITS.lateralBar;
+  const wanted = wantedRise(school, bump, droop);
+  const error = bar.rise - wanted;
+  const place = school === 'ride' ? 'at ride height' : 'in the middle of the travel';
+  const migration = rollCentreRange(curve);
+  if (Math.abs(error) <= level) {
+    return {
+      id: 'level',
+      state: 'ok',
+      title: `Level ${place}.`,
+      reason: `Within ${sayLength(level, tape)}. The roll centre moves ${sayLength(migration, tape)} over the whole travel.`,
+      remedies: [],
+    };
+  }
+  const move = (end: 'chassis' | 'axle'): Remedy => {
+    const mm = end === 'chassis' ? member.axle[2] + wanted : member.chassis[2] - wanted;
+    const down = mm < member[end][2];
+    return {
+      text: `${down ? 'Lower' : 'Raise'} the ${end === 'chassis' ? 'frame' : 'axle'} end ${sayLength(Math.abs(error), tape)}`,
+      changes: [{ member: member.id, end, axis: 2, mm }],
+    };
+  };
+  const high = error > 0 ? 'frame' : 'axle';
+  const most = mostSideways(curve);
+  return {
+    id: 'level',
+    state: Math.abs(error) > levelStop ? 'stop' : 'look',
+    title: `Bar is ${sayLength(Math.abs(error), tape)} high at the ${high} end ${place}.`,
+    reason: `${
+      Number.isFinite(most)
+        ? `The axle moves ${sayLength(most, tape)} sideways in its travel and the car feels different turning left and right.`
+        : 'So tilted it cannot follow the axle over the whole travel.'
+    } Roll centre moves ${sayLength(migration, tape)}.`,
+    remedies: [move('chassis'), move('axle')],
+  };
+}
+
+function lengthVerdict(
+  input: LocateInput,
+  { curve, bar, remedies }: LocateResult,
+  member: LinkMember,
+  tape: Tape,
+): Verdict {
+  const { shiftLimit } = input;
+  const most = mostSideways(curve);
+  const remedy = remedies?.length ?? null;
+  if (remedy === null)
+    return {
+      id: 'length',
+      state: 'ok',
+      title: 'Long enough for this travel.',
+      reason: `The axle moves ${sayLength(most, tape)} sideways at most; you allow ${sayLength(shiftLimit, tape)}.`,
+      remedies: [],
+    };
+  return {
+    id: 'length',
+    state: most > 2 * shiftLimit ? 'stop' : 'look',
+    title: `Axle moves ${Number.isFinite(most) ? sayLength(most, tape) : 'out of reach'} sideways.`,
+    reason: `You allow ${sayLength(shiftLimit, tape)}. The bar is ${sayLength(bar!.eyeToEye, tape)} eye to eye; it swings on an arc, and a longer bar swings flatter.`,
+    remedies: [lengthRemedy(input, remedy, member, tape)],
+  };
+}
+
+function lengthRemedy(
+  { bump, droop, school }: LocateInput,
+  remedy: NonNullable<NonNullable<LocateResult['remedies']>['length']>,
+  member: LinkMember,
+  tape: Tape,
+): Remedy {
+  const levelled: MountChange = {
+    member: member.id,
+    end: 'chassis',
+    axis: 2,
+    mm: member.axle[2] + wantedRise(school, bump, droop),
+  };
+  switch (remedy.kind) {
+    case 'level':
+      return { text: 'Level it: that alone is enough', changes: [levelled] };
+    case 'tooShort':
+      return {
+        text: `Even ${sayLength(remedy.longest, tape)} eye to eye, the most that fits between these tyres, is too short. Move the axle end outward too, shorten the travel, or accept more sideways movement.`,
+      };
+    case 'longer': {
+      // Out to the next line of the tape, which is what can be set.
+      const out = Math.min(Math.abs(remedy.farthest), upToLine(Math.abs(remedy.y), tape));
+      const mm = Math.sign(remedy.farthest) * out;
+      return {
+        text: `Frame end out to ${sayLength(out, tape)} from the centreline, level: ${sayLength(Math.abs(mm - member.axle[1]), tape)} eye to eye`,
+        changes: [{ member: member.id, end: 'chassis', axis: 1, mm }, levelled],
+      };
+    }
+  }
+}
+
+const upToLine = (mm: number, tape: Tape): number => Math.ceil(mm / division(tape)) * division(tape);
+
+function planVerdict(bar: LateralBar, member: LinkMember, tape: Tape): Verdict | null {
+  const { parallel, parallelStop, diagonal } = LIMITS.lateralBar;
+  if (member.chassis[0] * member.axle[0] < 0) return null; // crossed ends are reported as such
+  const off = Math.abs(bar.sweep);
+  if (off <= parallel) {
+    return {
+      id: 'plan',
+      state: 'ok',
+      title: 'Parallel to the axle, seen from above.',
+      reason:
+        off < division(tape)
+          ? 'Both ends are equally far from the axle.'
+          : `The ends differ by ${sayLength(off, tape)}, front to back.`,
+      remedies: [],
+    };
+  }
+  const share = Math.round((100 * off) / bar.eyeToEye);
+  if (off > diagonal * bar.eyeToEye) {
+    return {
+      id: 'plan',
+      state: 'look',
+      title: 'The bar runs diagonally, seen from above.',
+      reason: `About ${share} % of every side load pushes the axle fore and aft. That is fine where travel is small and the links hold it lengthwise.`,
+      remedies: [{ text: 'Where there is room behind the axle, a bar beside it does better.' }],
+    };
+  }
+  const angle = toDegrees(Math.asin(Math.min(1, off / bar.eyeToEye)));
+  const set = (end: 'chassis' | 'axle'): Remedy => {
+    const to = end === 'chassis' ? member.axle[0] : member.chassis[0];
+    return {
+      text: `Move the ${end === 'chassis' ? 'frame' : 'axle'} end ${sayLength(off, tape)} ${to > member[end][0] ? 'forward' : 'back'}`,
+      changes: [{ member: member.id, end, axis: 0, mm: to }],
+    };
+  };
+  return {
+    id: 'plan',
+    state: off > parallelStop ? 'stop' : 'look',
+    title: `Bar is ${formatDegrees(angle)} off parallel, seen from above.`,
+    reason: `The frame end is ${sayLength(off, tape)} farther ${bar.sweep > 0 ? 'forward' : 'back'}. About ${share} % of every side load pushes the axle fore and aft against its links.`,
+    remedies: [set('chassis'), set('axle')],
+  };
+}
+
+/** The tightest place of the bar; the rest of what is near is looked at with everything else that needs room. */
+function clearanceVerdict(
+  input: LocateInput,
+  { gaps, remedies }: LocateResult,
+  bar: LinkMember,
+  tape: Tape,
+): Verdict | null {
+  const closest = gaps.find((g) => g.member === bar.id || g.obstacle === bar.id);
+  if (!closest) return null;
+  const said = gapVerdict(input, closest, tape, bar.id);
+  if (said.state === 'ok') return said;
+  const away = remedies?.away ?? null;
+  if (away === null) return { ...said, remedies: [MAKE_ROOM] };
+  const way = awayFromAxle(bar);
+  const mm = upToLine(away, tape);
+  const text = `Move both ends ${sayLength(mm, tape)} farther ${way < 0 ? 'behind' : 'ahead of'} the axle`;
+  const changes = (['chassis', 'axle'] as const).map((end): MountChange => ({
+    member: bar.id,
+    end,
+    axis: 0,
+    mm: bar[end][0] + way * mm,
+  }));
+  return { ...said, remedies: [{ text, changes }] };
+}

@@ -1,0 +1,254 @@
+import { JOINTS, jointsOf } from '@/core/materials/joints';
+import { LIMITS } from '@/core/materials/limits';
+import { kindOf, linksOf } from '@/core/rig/members/members';
+import { memberName } from '@/core/rig/names';
+import { armsOf } from '@/core/rig/roles';
+import type { Rig } from '@/core/rig/schema';
+import { formatDegrees, sayLength } from '@/core/units/length';
+import { division, type Tape } from '@/core/units/tape';
+import type { Verdict } from '@/core/verdict/verdict';
+import type { BindFinding, JointFinding, LinkFindings, LocateInput } from '../types';
+import { sayTravel } from './words';
+
+/** Looks over the members that hold the axle lengthwise, in the whole travel. */
+export function linkVerdicts(input: LocateInput, found: LinkFindings, tape: Tape): Verdict[] {
+  return [
+    antiSquatVerdict(input, found),
+    rollSteerVerdict(input, found),
+    pinionVerdict(input, found),
+    bindVerdict(input, found, tape),
+    jointVerdict(input, found, tape),
+    cockedVerdict(found),
+    bumpSteerVerdict(found, tape),
+  ]
+    .filter((v) => v !== null)
+    .map((v) => ({ where: 'axle', ...v }));
+}
+
+function antiSquatVerdict({ use, rig }: LocateInput, { antiSquat }: LinkFindings): Verdict | null {
+  if (antiSquat === null || rig.end === 'front') return null;
+  const [least, most] = LIMITS.antiSquat[use];
+  const shown = `${Math.round(antiSquat)} %`;
+  if (antiSquat >= least && antiSquat <= most) {
+    return {
+      id: 'anti-squat',
+      state: 'ok',
+      title: `Anti-squat ${shown}.`,
+      reason: `${least} to ${most} % suits this use.`,
+      remedies: [],
+    };
+  }
+  const low = antiSquat < least;
+  return {
+    id: 'anti-squat',
+    state: 'look',
+    title: `Anti-squat ${shown}: ${low ? 'less' : 'more'} than suits this use.`,
+    reason: low
+      ? `The tail squats and the tyres are planted late; ${least} to ${most} % is usual.`
+      : `The tail rises when it pulls and may hop when it brakes; ${least} to ${most} % is usual.`,
+    remedies: [
+      {
+        text: low
+          ? `Raise the ${frontEnd(rig)}, or lower the other end.`
+          : `Lower the ${frontEnd(rig)}, or raise the other end.`,
+      },
+    ],
+  };
+}
+
+function rollSteerVerdict({ rig }: LocateInput, { rollSteer }: LinkFindings): Verdict | null {
+  if (rollSteer === null) return null;
+  const [least, most] = LIMITS.rollSteer;
+  const ok = rollSteer >= least && rollSteer <= most;
+  const way =
+    rig.end === 'rear' ? (rollSteer > 0 ? 'steadying (understeer)' : 'loosening (oversteer)') : 'of the axle';
+  const shown = `${formatDegrees(Math.abs(rollSteer), 2)} for each degree of roll, ${way}`;
+  return {
+    id: 'roll-steer',
+    state: ok ? 'ok' : 'look',
+    title: ok ? 'Steers little as it rolls.' : 'The axle steers as the car rolls.',
+    reason: `${shown}.`,
+    remedies: ok
+      ? []
+      : [
+          {
+            text: rollSteer > 0 ? `Raise the ${frontEnd(rig)}.` : `Lower the ${frontEnd(rig)}.`,
+          },
+        ],
+  };
+}
+
+function pinionVerdict({ rig }: LocateInput, { pinion }: LinkFindings): Verdict | null {
+  if (rig.end === 'front') return null;
+  const ok = pinion <= LIMITS.pinionSwing;
+  return {
+    id: 'pinion',
+    state: ok ? 'ok' : 'look',
+    title: ok ? 'The pinion keeps its angle.' : `The pinion turns ${formatDegrees(pinion)} over the travel.`,
+    reason: ok
+      ? `It turns ${formatDegrees(pinion)} from droop to bump.`
+      : `More than ${formatDegrees(LIMITS.pinionSwing)} lets the driveshaft shake near the ends of the travel.`,
+    remedies: ok
+      ? []
+      : [
+          {
+            text:
+              armsOf(rig).length > 0
+                ? 'A longer arm turns it less.'
+                : 'Make upper and lower links nearer to the same length and angle.',
+          },
+        ],
+  };
+}
+
+function bindVerdict(input: LocateInput, { bind }: LinkFindings, tape: Tape): Verdict | null {
+  if (!bind) return null;
+  const member = memberName(bind.member);
+  const at = sayTravel(bind.at, input, tape);
+  const give = `its bushings must give ${sayGive(bind.give, tape)}`;
+  const where = `${member}, ${at}`;
+  if (bind.give < LIMITS.bind.look) {
+    return {
+      id: 'bind',
+      where,
+      state: 'ok',
+      title: 'The members hardly fight each other.',
+      reason: `At most, ${at}, the ${member}: ${give}.`,
+      remedies: [],
+    };
+  }
+  const cannot = bind.give > LIMITS.bind.stop;
+  return {
+    id: 'bind',
+    where,
+    state: cannot ? 'stop' : 'look',
+    title: `The members fight each other ${at}.`,
+    reason: `There are more of them than the axle has motions to hold. The ${member} is asked for most: ${give}${whichGives(input, bind)}.${cannot ? ' No bushing does: something bends.' : ''}`,
+    remedies: [{ text: bindRemedy(input, bind) }],
+  };
+}
+
+/** The joints of a link; null for a member that is not one. */
+const jointsIn = ({ rig, joints }: LocateInput, member: string) =>
+  linksOf(rig).some((m) => m.id === member) ? jointsOf(joints, member) : null;
+
+/** Of two joints in a row the softer gives more, by what each is to the whole. */
+function whichGives(input: LocateInput, { member, force, give }: BindFinding): string {
+  const joints = jointsIn(input, member);
+  if (!joints) return '';
+  const [softer, end] =
+    JOINTS[joints.chassis].rate <= JOINTS[joints.axle].rate
+      ? [JOINTS[joints.chassis], 'frame']
+      : [JOINTS[joints.axle], 'axle'];
+  if (joints.chassis === joints.axle) return ', half at each end';
+  const share = Math.min(1, force / softer.rate / give);
+  return `, ${Math.round(100 * share)} % of it the ${softer.name.toLowerCase()} at the ${end} end`;
+}
+
+function bindRemedy(input: LocateInput, { member }: BindFinding): string {
+  const bound = input.rig.members.find((m) => m.id === member);
+  if (bound && kindOf(bound).adjustables.some(({ by }) => by === 'foot'))
+    return 'Arms rigid to the axle twist it in roll. Keep the travel short, bring their front joints nearer the middle, or let one arm turn on the axle tube.';
+  const joints = jointsIn(input, member);
+  const angles = 'bring the links nearer to the same length and angle';
+  const soft = joints && (JOINTS[joints.chassis].soft || JOINTS[joints.axle].soft);
+  return soft
+    ? `The bushings are soft already: ${angles}.`
+    : `Rubber or polyurethane at one end, or ${angles}.`;
+}
+
+/** How far a bushing gives, to the finest line of the tape. */
+export function sayGive(mm: number, tape: Tape): string {
+  const fine = tape === 'mm' ? 'mm' : 'in32';
+  return mm < division(fine) / 2 ? `less than ${sayLength(division(fine), fine)}` : sayLength(mm, fine);
+}
+
+const END = { chassis: 'frame', axle: 'axle' } as const;
+const sayEye = ({ member, end }: JointFinding) => `${memberName(member)}, ${END[end]} end`;
+
+function jointVerdict(input: LocateInput, { joint }: LinkFindings, tape: Tape): Verdict | null {
+  if (!joint) return null;
+  const { degrees, swing } = joint;
+  const at = sayTravel(joint.at, input, tape);
+  const ok = degrees <= swing;
+  const kind = JOINTS[joint.joint].name.toLowerCase();
+  return {
+    id: 'joints',
+    where: `${sayEye(joint)}, ${at}`,
+    state: ok ? 'ok' : 'stop',
+    title: ok
+      ? 'Every joint stays within its swing.'
+      : `The joint of the ${sayEye(joint)}, is past its swing ${at}.`,
+    reason: `${ok ? `Most: ${sayEye(joint)}, ` : ''}${formatDegrees(degrees)}${ok ? ` ${at}` : ''}; a ${kind} allows about ${formatDegrees(swing)} each way${ok ? '' : ', past that it is bent or torn'}.`,
+    remedies: ok
+      ? []
+      : [
+          {
+            text:
+              swing < JOINTS['rod-end'].swing
+                ? 'A rod end there, a longer member, or brackets turned to look along it.'
+                : 'A longer member swings less; misalignment spacers allow about 22° each way.',
+          },
+        ],
+  };
+}
+
+function cockedVerdict({ cocked }: LinkFindings): Verdict | null {
+  if (!cocked || cocked.degrees <= LIMITS.cocked * cocked.swing) return null;
+  return {
+    id: 'cocked',
+    where: `${sayEye(cocked)}, at ride height`,
+    state: cocked.degrees > cocked.swing ? 'stop' : 'look',
+    title: `The joint of the ${sayEye(cocked)}, is cocked at rest.`,
+    reason: `It stands ${formatDegrees(cocked.degrees)} out of square of the ${formatDegrees(cocked.swing)} it has: little is left for the travel.`,
+    remedies: [{ text: 'Turn its bracket to look along the member, so that it sits square at ride height.' }],
+  };
+}
+
+function bumpSteerVerdict({ steering }: LinkFindings, tape: Tape): Verdict | null {
+  if (!steering) return null;
+  const { bumpSteer, match } = steering;
+  const most = LIMITS.bumpSteer;
+  const alike = LIMITS.dragLink;
+  const steers = bumpSteer === null || bumpSteer.both > most.both || bumpSteer.one > most.one;
+  const crossed = match !== null && !match.sameSide;
+  const unlike = match !== null && (crossed || match.length > alike.length || match.angle > alike.angle);
+  const differ = !match
+    ? 'There is no track bar to match the drag link to.'
+    : crossed
+      ? 'The track bar’s frame end and the drag link’s are on opposite sides: they swing against each other.'
+      : `Track bar and drag link differ by ${sayLength(match.length, tape)} in length and ${formatDegrees(match.angle)} in angle.`;
+  return {
+    id: 'bump-steer',
+    where: 'drag link',
+    state: steers ? 'stop' : unlike ? 'look' : 'ok',
+    title: !steers
+      ? unlike
+        ? 'Drag link and track bar are not alike.'
+        : 'Bumps do not steer it.'
+      : bumpSteer === null
+        ? 'The drag link cannot follow the axle.'
+        : `Bumps steer it ${formatDegrees(Math.max(bumpSteer.both, bumpSteer.one))}.`,
+    reason: differ,
+    remedies:
+      steers || unlike
+        ? [
+            {
+              text: crossed
+                ? 'Mount the track bar’s frame end on the side of the drag link’s.'
+                : unlike || !match
+                  ? 'Make the track bar as long as the drag link, and as steep, with both ends in mind.'
+                  : 'Bar and link are alike: it is the caster that turns with the travel and takes the knuckle along. Longer arms turn it less.',
+            },
+          ]
+        : [],
+  };
+}
+
+/** The mount that sets the slope of a layout's lower members, by its own words. */
+function frontEnd({ members }: Rig): string {
+  const arm = members.find((m) => kindOf(m).adjustables.some(({ by }) => by === 'foot'));
+  const leaf = members.find((m) => kindOf(m).spring);
+  const link = members.find((m) => m.type === 'link');
+  return kindOf(arm ?? leaf ?? link ?? members[0]!).slopeSetBy;
+}

@@ -1,0 +1,121 @@
+import { LIMITS } from '@/core/materials/limits';
+import { formatDegrees, sayLength } from '@/core/units/length';
+import type { Tape } from '@/core/units/tape';
+import type { Verdict } from '@/core/verdict/verdict';
+import type { LocateInput, LocateResult, ShaftFindings } from '../types';
+import { gapVerdict, MAKE_ROOM } from './gapVerdict';
+import { sayTravel } from './words';
+
+/** How many tight places are named; past that, the list hides the worst. */
+const NAMED = 4;
+
+/** Looks over the driveshaft, and the room that everything but the lateral bar has. */
+export function roomVerdicts(input: LocateInput, { gaps, links, bar }: LocateResult, tape: Tape): Verdict[] {
+  const others = gaps.filter((g) => g.member !== bar?.id && g.obstacle !== bar?.id);
+  const tight = others.filter((g) => g.distance < LIMITS.clearance.least - 1e-6).slice(0, NAMED);
+  const said = tight.length ? tight : others.slice(0, 1);
+  return [
+    ...said.map((gap) => withRemedy(gapVerdict(input, gap, tape))),
+    ...(links.shaft ? shaftVerdicts(input, links.shaft, tape) : []),
+  ];
+}
+
+const withRemedy = (verdict: Verdict): Verdict =>
+  verdict.state === 'ok' ? verdict : { ...verdict, remedies: [MAKE_ROOM] };
+
+const shaftVerdicts = (input: LocateInput, shaft: ShaftFindings, tape: Tape): Verdict[] => [
+  jointAngles(shaft),
+  swing(input, shaft, tape),
+  ...yoke(input, shaft, tape),
+];
+
+function jointAngles({ front, rear }: ShaftFindings): Verdict {
+  const { match, atRide } = LIMITS.driveshaft;
+  const shown = `Front joint ${formatDegrees(front)}, rear joint ${formatDegrees(rear)} at ride height.`;
+  const apart = Math.abs(front - rear) > match;
+  const steep = Math.max(front, rear) > atRide;
+  return {
+    id: 'shaft-angles',
+    where: 'driveshaft',
+    state: apart || steep ? 'look' : 'ok',
+    title: apart
+      ? 'The shaft’s two joints do not cancel.'
+      : steep
+        ? 'The shaft’s joints work at a steep angle.'
+        : 'The shaft’s joints cancel.',
+    reason:
+      `${shown} ${apart ? `More than ${formatDegrees(match)} apart, and the shaft shakes at speed.` : steep ? `More than ${formatDegrees(atRide)} wears them out.` : ''}`.trim(),
+    remedies:
+      apart || steep
+        ? [
+            {
+              text: apart
+                ? 'Turn the pinion until both joints work alike; a double joint wants the pinion looking at it.'
+                : 'Bring the ends of the shaft nearer to the same height.',
+            },
+          ]
+        : [],
+  };
+}
+
+function swing(input: LocateInput, { most, mostAt }: ShaftFindings, tape: Tape): Verdict {
+  const { inTravel } = LIMITS.driveshaft;
+  const ok = most <= inTravel;
+  const at = sayTravel(mostAt, input, tape);
+  return {
+    id: 'shaft-travel',
+    where: `driveshaft, ${at}`,
+    state: ok ? 'ok' : 'look',
+    title: ok
+      ? 'The shaft’s joints follow the travel.'
+      : `A joint of the shaft turns to ${formatDegrees(most)} ${at}.`,
+    reason: ok
+      ? `Most: ${formatDegrees(most)}, ${at}.`
+      : `A plain joint binds somewhere past ${formatDegrees(inTravel)}; look up the one you have.`,
+    remedies: ok ? [] : [{ text: 'Limit the droop, lengthen the shaft, or use a joint made for the angle.' }],
+  };
+}
+
+/** The slip yoke against the room that was measured for it, each way. */
+function yoke({ room }: LocateInput, shaft: ShaftFindings, tape: Tape): Verdict[] {
+  const { yokeSpare } = LIMITS.driveshaft;
+  const moves = `It goes in ${sayLength(shaft.in, tape)} and comes out ${sayLength(shaft.out, tape)} over the travel.`;
+  const way = (key: 'in' | 'out'): Verdict | null => {
+    const has = room[key];
+    if (has === undefined || has >= shaft[key] + yokeSpare) return null;
+    const past = has < shaft[key];
+    const ends = key === 'in' ? 'bottoms in the transmission' : 'pulls out of the transmission';
+    return {
+      id: `slip-${key}`,
+      where: 'driveshaft',
+      state: past ? 'stop' : 'look',
+      title: past ? `The slip yoke ${ends}.` : `The slip yoke nearly ${ends}.`,
+      reason: `${moves} It has ${sayLength(has, tape)} ${key === 'in' ? 'to go in' : 'to come out'} at ride height; keep ${sayLength(yokeSpare, tape)} to spare.`,
+      remedies: [
+        {
+          text:
+            key === 'in'
+              ? 'Shorten the shaft, or lengthen the links so that the axle swings flatter.'
+              : 'Lengthen the shaft, use a longer yoke, or limit the droop.',
+        },
+      ],
+    };
+  };
+  const bad = [way('in'), way('out')].filter((v) => v !== null);
+  if (bad.length) return bad;
+  const known = room.in !== undefined && room.out !== undefined;
+  const small = Math.max(shaft.in, shaft.out) <= yokeSpare;
+  return [
+    {
+      id: 'slip',
+      where: 'driveshaft',
+      state: known || small ? 'ok' : 'look',
+      title: known || small ? 'The slip yoke has room.' : 'The slip yoke’s room is not measured.',
+      reason: moves,
+      remedies:
+        known || small
+          ? []
+          : [{ text: 'At ride height, measure how far it can go in and come out, and type both below.' }],
+    },
+  ];
+}

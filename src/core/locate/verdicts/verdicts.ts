@@ -1,0 +1,23 @@
+import { lateralBarOf } from '@/core/rig/roles';
+import type { Tape } from '@/core/units/tape';
+import { gravestFirst, type Verdict } from '@/core/verdict/verdict';
+import type { LocateInput, LocateResult } from '../types';
+import { lateralBarVerdicts } from './lateralBarVerdicts';
+import { lateralVerdicts } from './lateralVerdicts';
+import { linkVerdicts } from './linkVerdicts';
+import { roomVerdicts } from './roomVerdicts';
+
+/** What is to be said about holding the axle sideways, lengthwise, and the room things have; the gravest first. */
+export type LocateVerdicts = { sideways: Verdict[]; lengthwise: Verdict[]; room: Verdict[] };
+
+/** The words for what Locate worked out, in the builder's tape. */
+export function locateVerdicts(input: LocateInput, result: LocateResult, tape: Tape): LocateVerdicts {
+  const bar = lateralBarOf(input.rig);
+  return {
+    sideways: gravestFirst(
+      bar ? lateralBarVerdicts(input, result, bar, tape) : lateralVerdicts(input, result, tape),
+    ),
+    lengthwise: gravestFirst(linkVerdicts(input, result.links, tape)),
+    room: gravestFirst(roomVerdicts(input, result, tape)),
+  };
+}

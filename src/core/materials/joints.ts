@@ -1,0 +1,47 @@
+/** The joints that eyes are made with. Swing: degrees each way from square before it binds; rate: radial, N/mm. */
+export type Joint = { name: string; swing: number; rate: number; soft: boolean };
+
+/**
+ * Swings: common practice, no published source (soft bushings 5 to 10° in all; rod ends about 30°, about 45° with
+ * misalignment spacers). Rates: orders of magnitude, no published source; two rod ends in a row make the model's default of
+ * 20 000 N/mm.
+ */
+export const JOINTS = {
+  'rod-end': { name: 'Rod end', swing: 15, rate: 40_000, soft: false },
+  'rod-end-spaced': { name: 'Rod end, spacers', swing: 22.5, rate: 40_000, soft: false },
+  cushioned: { name: 'Cushioned ball', swing: 12, rate: 15_000, soft: false },
+  poly: { name: 'Polyurethane', swing: 4, rate: 10_000, soft: true },
+  rubber: { name: 'Rubber', swing: 5, rate: 2_500, soft: true },
+} as const satisfies Record<string, Joint>;
+
+export type JointName = keyof typeof JOINTS;
+export const JOINT_NAMES = Object.keys(JOINTS) as [JointName, ...JointName[]];
+
+/** What the ends of an end link are made with: the joints of any bar, and a fork that swings about its pin alone. */
+export const LINK_JOINTS = {
+  ...JOINTS,
+  clevis: { name: 'Clevis', swing: 1.5, rate: 40_000, soft: false },
+} as const satisfies Record<string, Joint>;
+
+export type LinkJoint = keyof typeof LINK_JOINTS;
+export const LINK_JOINT_NAMES = Object.keys(LINK_JOINTS) as [LinkJoint, ...LinkJoint[]];
+
+/** How a link's brackets stand, seen from above: square to the car, or turned to look along the bar. */
+export const BRACKETS_STAND = ['square', 'turned'] as const;
+
+export type MemberJoints = {
+  chassis: JointName;
+  axle: JointName;
+  brackets: (typeof BRACKETS_STAND)[number];
+};
+
+/** What a link has until the builder says otherwise. */
+const USUAL: MemberJoints = { chassis: 'rod-end', axle: 'rod-end', brackets: 'turned' };
+
+export const jointsOf = (joints: Record<string, MemberJoints>, member: string): MemberJoints =>
+  joints[member] ?? USUAL;
+
+/** Stiffness along a bar with a joint at each end, N/mm: two springs in a row. */
+export function axialRate({ chassis, axle }: Pick<MemberJoints, 'chassis' | 'axle'>): number {
+  return 1 / (1 / JOINTS[chassis].rate + 1 / JOINTS[axle].rate);
+}

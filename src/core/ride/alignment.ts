@@ -1,0 +1,259 @@
+import { Matrix, solve } from 'ml-matrix';
+import { leastEngagement, makeBar, windTube, type BarSpec } from '@/core/fabricate/adjustableBar';
+import { toDegrees } from '@/core/geometry/angle';
+import type { Job } from '@/core/job/jobSchema';
+import { barSpec, workBar } from '@/core/job/jobValues';
+import type { Adjuster } from '@/core/job/slices/ride';
+import { compileLinkage, type Linkage } from '@/core/kinematics/solver/linkage';
+import { PoseSolver } from '@/core/kinematics/solver/poseSolver';
+import { LIMITS } from '@/core/materials/limits';
+import { linksOf } from '@/core/rig/members/members';
+import { InputError } from '@/core/rig/read';
+import { adjusterOf, perTurn, stepOf } from './adjusters';
+import { alignmentBars, lengthen, settingBars, TASKS, type AlignmentBar, type Task } from './alignmentBars';
+import { onGround, wantedPinion } from './onGround';
+
+/** One bar to be worked: its length as it is and as it should be, mm; turns, positive lengthens; null where it has no thread. */
+export type BarTurn = {
+  id: string;
+  name: string;
+  by: AlignmentBar['by'];
+  adjuster: Adjuster;
+  lengthNow: number;
+  lengthWanted: number;
+  mm: number;
+  turns: number | null;
+};
+
+/** How the axle stands: left of the middle, mm; left wheel ahead, mm over the track; pinion, degrees nose down. */
+export type Standing = { offset: number | null; ahead: number | null; pinion: number | null };
+
+export type SettingStep = {
+  task: Task;
+  bars: BarTurn[];
+  /** what the next reading should find, once this step and those before it are done */
+  after: Standing;
+};
+
+export type Setting = {
+  now: Standing;
+  steps: SettingStep[];
+  /** degrees of wedge or of clocking, nose down positive, where no bar sets the pinion; null where nothing is wanted */
+  wedge: number | null;
+  centred: boolean;
+  square: boolean;
+  pinionSet: boolean;
+  /** thread in the tube of the bar on the saw after its turns, mm; null when that bar is not turned */
+  thread: { engagement: { frame: number; axle: number }; limit: number; holds: boolean } | null;
+  /** tilt of the bar across the car after its change, degrees, up to the frame positive */
+  tiltAfter: number | null;
+};
+
+/** Turns made so far of one bar, over the rounds that were closed. Positive lengthens. */
+export function turnsOf(job: Job, id: string): number {
+  const lever = alignmentBars(job.rig).centre.find((bar) => bar.id === id);
+  return job.ride.rounds.reduce(
+    (sum, { turned, others }) => sum + (lever ? lever.sign * turned : 0) + (others?.[id] ?? 0),
+    0,
+  );
+}
+
+/** Turns made so far of the first bar that centres the axle. */
+export const turnsSoFar = (job: Job): number => {
+  const [first] = alignmentBars(job.rig).centre;
+  return first ? turnsOf(job, first.id) : 0;
+};
+
+/**
+ * What the readings on the ground ask for: the bars to be worked, in order, with all their effects on one another.
+ *
+ * The changes of length are solved together: those at which the pose solver, with all mounts where they are, moves the axle
+ * sideways, turns it square and turns its pinion by what is missing. Turns follow from the pitches and are rounded to what
+ * can be done; the result after each step is the solver's, for the turns as rounded.
+ *
+ * @returns null while nothing that a bar of this layout can set has been read
+ * @throws InputError when no length of the bars does it
+ */
+export function settingOf(job: Job): Setting | null {
+  const ground = onGround(job);
+  const levers = alignmentBars(job.rig);
+  const target = wantedPinion(job);
+  const now: Standing = {
+    offset: ground.offset?.value ?? null,
+    ahead: ground.ahead?.value ?? null,
+    pinion: ground.pinion?.value ?? null,
+  };
+  const asked = target === null ? null : now.pinion;
+  const wish = { square: now.ahead, pinion: asked, centre: now.offset };
+  const tasks = TASKS.filter((task) => wish[task] !== null && levers[task].length > 0);
+  const wedged = asked !== null && levers.pinion.length === 0;
+  if (tasks.length === 0 && !wedged) return null;
+
+  const car = new Car(job);
+  const start = car.standing(job, []);
+  const missing: Record<Task, number> = {
+    centre: -(now.offset ?? 0),
+    square: -(now.ahead ?? 0),
+    pinion: short(target, now.pinion) ?? 0,
+  };
+  const lengths = solveTogether(car, job, tasks, levers, start, missing);
+
+  const done: [AlignmentBar[], number][] = [];
+  const steps = tasks.map((task, i): SettingStep => {
+    const lever = levers[task];
+    const bars = lever.map((bar) => barTurn(job, bar, bar.sign * lengths[i]!, done));
+    done.push([lever, rounded(bars[0]!)]);
+    const then = car.standing(job, done);
+    const reading = (read: number | null, k: keyof Stance) =>
+      read === null ? null : read + then[k] - start[k];
+    return {
+      task,
+      bars,
+      after: {
+        offset: reading(now.offset, 'y'),
+        ahead: reading(now.ahead, 'ahead'),
+        pinion: reading(now.pinion, 'pitch'),
+      },
+    };
+  });
+  const last = steps.at(-1)?.after ?? now;
+  return {
+    now,
+    steps,
+    wedge: wedged ? beyond(short(target, last.pinion), LIMITS.onGround.pinion) : null,
+    centred: now.offset === null || Math.abs(now.offset) <= job.ride.tolerance + 1e-6,
+    square: now.ahead === null || Math.abs(now.ahead) <= LIMITS.onGround.square + 1e-6,
+    pinionSet: beyond(short(target, now.pinion), LIMITS.onGround.pinion) === null,
+    thread: threadAfter(job, steps),
+    tiltAfter: tiltAfter(job, steps),
+  };
+}
+
+const short = (wanted: number | null, read: number | null): number | null =>
+  wanted === null || read === null ? null : wanted - read;
+
+/** What is missing where that is more than is good enough; else null. */
+const beyond = (missing: number | null, tolerance: number): number | null =>
+  missing !== null && Math.abs(missing) > tolerance + 1e-9 ? missing : null;
+
+/** Where the solver puts the axle: left, mm; left wheel ahead over the track, mm; pitch, degrees. */
+type Stance = { y: number; ahead: number; pitch: number };
+const KEYS: Record<Task, keyof Stance> = { square: 'ahead', pinion: 'pitch', centre: 'y' };
+
+class Car {
+  private readonly base: Linkage;
+
+  /** The linkage as it is wound now. */
+  constructor(job: Job) {
+    this.base = compileLinkage(job.rig);
+    for (const bar of settingBars(job.rig)) {
+      const each = perTurn(adjusterOf(job, bar));
+      if (each !== null) lengthen(this.base, [{ ...bar, sign: 1 }], turnsOf(job, bar.id) * each);
+    }
+  }
+
+  standing({ rig }: Job, changes: [AlignmentBar[], number][]): Stance {
+    const linkage: Linkage = {
+      ...this.base,
+      length: this.base.length.slice(),
+      chassis: this.base.chassis.slice(),
+      axle: this.base.axle.slice(),
+    };
+    for (const [lever, mm] of changes) lengthen(linkage, lever, mm);
+    const solver = new PoseSolver(linkage);
+    if (!solver.solve(0, 0)) throw new InputError('ride', 'the members do not reach');
+    const [, y, pitch, steer] = solver.q;
+    return { y: y!, ahead: -rig.track * Math.tan(steer!), pitch: toDegrees(pitch!) };
+  }
+}
+
+const STEPS = 12;
+const CLOSE = 1e-8;
+
+/** Newton's method on the pose solver; the levers are nearly straight-lined, so a few steps suffice. */
+function solveTogether(
+  car: Car,
+  job: Job,
+  tasks: Task[],
+  levers: Record<Task, AlignmentBar[]>,
+  start: Stance,
+  missing: Record<Task, number>,
+): number[] {
+  const at = (x: number[]) =>
+    car.standing(
+      job,
+      tasks.map((task, i) => [levers[task], x[i]!]),
+    );
+  const away = (stance: Stance) => tasks.map((t) => start[KEYS[t]] + missing[t] - stance[KEYS[t]]);
+  let x = tasks.map(() => 0);
+  for (let step = 0; step < STEPS; step++) {
+    const here = at(x);
+    const error = away(here);
+    if (Math.max(0, ...error.map(Math.abs)) < CLOSE) return x;
+    const columns = tasks.map((_, k) => {
+      const there = at(x.with(k, x[k]! + 1));
+      return tasks.map((t) => there[KEYS[t]] - here[KEYS[t]]);
+    });
+    const J = new Matrix(tasks.map((_, i) => columns.map((column) => column[i]!)));
+    if (columns.some((column) => Math.max(...column.map(Math.abs)) < 1e-9))
+      throw new InputError('ride', 'their lengths do not move the axle');
+    const change = solve(J, Matrix.columnVector(error), true).to1DArray();
+    x = x.map((v, k) => v + change[k]!);
+    if (x.some((v) => !Number.isFinite(v))) throw new InputError('ride', 'the members do not reach');
+  }
+  return x;
+}
+
+function barTurn(job: Job, bar: AlignmentBar, mm: number, done: [AlignmentBar[], number][]): BarTurn {
+  const adjuster = adjusterOf(job, bar);
+  const each = perTurn(adjuster);
+  const before = done
+    .flatMap(([lever, by]) => lever.filter((b) => b.id === bar.id).map((b) => b.sign * by))
+    .reduce((a, b) => a + b, 0);
+  const lengthNow = bar.length + before + (each === null ? 0 : turnsOf(job, bar.id) * each);
+  return {
+    id: bar.id,
+    name: bar.name,
+    by: bar.by,
+    adjuster,
+    lengthNow,
+    lengthWanted: lengthNow + mm,
+    mm,
+    turns: each === null ? null : mm / each,
+  };
+}
+
+/** Change of length as it can be done, mm: whole steps of turn; any length where a bar is cut or a bracket moved. */
+function rounded({ adjuster, turns, mm }: BarTurn): number {
+  const each = perTurn(adjuster);
+  if (each === null || turns === null) return mm;
+  const step = stepOf(adjuster);
+  return Math.round(turns / step) * step * each;
+}
+
+function threadAfter(job: Job, steps: SettingStep[]): Setting['thread'] {
+  const bar = workBar(job);
+  const worked = steps.flatMap((s) => s.bars).filter((b) => b.id === bar.id && b.adjuster.style === 'tube');
+  const last = worked.at(-1);
+  if (!last) return null;
+  const turns = worked.reduce((sum, b) => sum + b.turns!, 0);
+  const spec = windTube(barSpec(job), turnsOf(job, bar.id) + turns);
+  const { frame, axle } = makeBar(last.lengthWanted, spec).ends;
+  return {
+    engagement: { frame: frame.engagement, axle: axle.engagement },
+    limit: leastEngagement(job.cut.thread, job.cut.engagementRule),
+    holds: frame.holds && axle.holds && shankLeft(spec),
+  };
+}
+
+/** A tube wound in past the shoulder is an order that cannot be followed. */
+const shankLeft = (spec: BarSpec): boolean =>
+  spec.ends.frame.showing >= -1e-9 && spec.ends.axle.showing >= -1e-9;
+
+/** The eyes stay at their heights: a longer bar is that much flatter. */
+function tiltAfter(job: Job, steps: SettingStep[]): number | null {
+  const turn = steps.find((s) => s.task === 'centre')?.bars[0];
+  const bar = turn && linksOf(job.rig).find((m) => m.id === turn.id);
+  if (!bar) return null;
+  return toDegrees(Math.asin((bar.chassis[2] - bar.axle[2]) / turn.lengthWanted));
+}

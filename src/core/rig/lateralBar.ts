@@ -1,0 +1,41 @@
+import { toDegrees } from '@/core/geometry/angle';
+import type { LinkMember } from './members/link';
+
+/** The bar that locates the axle side to side, as a fabricator would describe it. mm, degrees. */
+export type LateralBar = {
+  id: string;
+  eyeToEye: number;
+  /** frame end above axle end */
+  rise: number;
+  /** tilt in the rear view; positive: climbs to the frame */
+  tiltDeg: number;
+  /** frame end ahead of axle end */
+  sweep: number;
+  /** height at which it crosses the car's centreline; null when both ends are on one side */
+  crossesAt: number | null;
+  /** distance behind the axle where it crosses (negative ahead), or of its middle */
+  behind: number;
+};
+
+export function describeBar({ id, chassis, axle }: LinkMember): LateralBar {
+  const [dx, dy, dz] = [chassis[0] - axle[0], chassis[1] - axle[1], chassis[2] - axle[2]];
+  const crosses = chassis[1] * axle[1] < 0;
+  const t = crosses ? axle[1] / (axle[1] - chassis[1]) : 0.5;
+  return {
+    id,
+    eyeToEye: Math.hypot(dx, dy, dz),
+    rise: dz,
+    tiltDeg: toDegrees(Math.atan2(dz, Math.hypot(dx, dy))),
+    sweep: dx,
+    crossesAt: crosses ? axle[2] + t * dz : null,
+    behind: -(axle[0] + t * dx),
+  };
+}
+
+/** Where in its travel a lateral bar is set level: at ride height, or in the middle of the travel. */
+export const LEVEL_SCHOOLS = ['ride', 'middle'] as const;
+export type LevelSchool = (typeof LEVEL_SCHOOLS)[number];
+
+/** How far the frame end stands above the axle end, mm, for the bar to be level where the school wants it. */
+export const wantedRise = (school: LevelSchool, bump: number, droop: number): number =>
+  school === 'ride' ? 0 : (bump - droop) / 2;

@@ -1,0 +1,231 @@
+import { PANHARD } from './roles';
+import type { Rig } from './schema';
+import type { Point } from '@/core/geometry/vector';
+import type { LinkMember } from '@/core/rig/members/link';
+import type { Member } from '@/core/rig/members/members';
+
+/** What a pattern is scaled to, mm. */
+export type PatternSize = { tireRadius: number; track: number; cover: number; tubeOd: number };
+
+/** What a layout brings to a rig. */
+type Pattern = { members: Member[]; steering?: Rig['steering']; driveshaft?: Rig['driveshaft'] };
+
+/** Usual wind-up and lateral stiffness of one leaf spring of a car's rear axle (orders of magnitude; common practice). */
+const LEAF = { lateralRate: 180, windupRate: 9e6 };
+
+/** A pattern draws in its own proportions: along the car in mm, across in shares of the track, heights from the axle's centre. */
+type Pen = (x: number, share: number, aboveCentre: number) => Point;
+
+const penFor =
+  ({ tireRadius, track }: PatternSize): Pen =>
+  (x, share, aboveCentre) => [Math.round(x), Math.round(share * track), Math.round(tireRadius + aboveCentre)];
+
+const link = (id: string, chassis: Point, axle: Point): LinkMember => ({ type: 'link', id, chassis, axle });
+
+/** Two links alike, left and right. */
+const pair = (
+  id: string,
+  at: Pen,
+  chassis: [number, number, number],
+  axle: [number, number, number],
+): LinkMember[] =>
+  (
+    [
+      ['left', 1],
+      ['right', -1],
+    ] as const
+  ).map(([side, s]) =>
+    link(`${id}-${side}`, at(chassis[0], s * chassis[1], chassis[2]), at(axle[0], s * axle[1], axle[2])),
+  );
+
+/** A pattern with every bar of the same tube, so that what comes near it can be told. */
+const ofTube = (pattern: Pattern, od: number): Pattern => ({
+  ...pattern,
+  members: pattern.members.map((m) => (m.type === 'link' ? { ...m, od } : m)),
+});
+
+/** Level, just above the axle's centre, behind the cover, as long as fits inside the tyres. */
+function panhardBar(at: Pen, size: PatternSize): LinkMember {
+  const behind = -(size.cover + size.tubeOd / 2 + 19);
+  return link(PANHARD, at(behind, 0.33, 30), at(behind, -0.33, 30));
+}
+
+/** Two lower links, low and wide. */
+const lowerLinks = (at: Pen) => pair('lower', at, [580, 0.32, -58], [0, 0.34, -70]);
+
+function threeLinkPanhard(size: PatternSize): Pattern {
+  const at = penFor(size);
+  const upper = link('upper', at(480, -0.035, 172), at(20, -0.035, 192));
+  return { members: [...lowerLinks(at), upper, panhardBar(at, size)] };
+}
+
+function threeLinkWatts(size: PatternSize): Pattern {
+  const at = penFor(size);
+  const behind = -(size.cover + 40);
+  return {
+    members: [
+      ...lowerLinks(at),
+      link('upper', at(480, -0.035, 172), at(20, -0.035, 192)),
+      {
+        type: 'watts',
+        id: 'watts',
+        pivotOn: 'axle',
+        pivot: at(behind, 0, 20),
+        crank: { top: at(behind, 0, 100), bottom: at(behind, 0, -60) },
+        ends: { top: at(behind, 0.34, 100), bottom: at(behind, -0.34, -60) },
+      },
+    ],
+  };
+}
+
+function triangulatedFourLink(size: PatternSize): Pattern {
+  const at = penFor(size);
+  return { members: [...lowerLinks(at), ...pair('upper', at, [430, 0.28, 142], [20, 0.05, 162])] };
+}
+
+function parallelFourLink(size: PatternSize): Pattern {
+  const at = penFor(size);
+  return {
+    members: [
+      ...pair('lower', at, [580, 0.33, -46], [20, 0.33, -70]),
+      ...pair('upper', at, [580, 0.33, 154], [20, 0.33, 130]),
+      panhardBar(at, size),
+    ],
+  };
+}
+
+/** The same links, held sideways by a bar run diagonally from one frame rail to the other end of the axle. */
+function diagonalTrackBar(size: PatternSize): Pattern {
+  const at = penFor(size);
+  const diagonal = link(PANHARD, at(500, 0.3, 20), at(40, -0.3, 20));
+  return { members: [...parallelFourLink(size).members.slice(0, 4), diagonal] };
+}
+
+function torqueArm(size: PatternSize): Pattern {
+  const at = penFor(size);
+  return {
+    members: [
+      ...pair('lower', at, [580, 0.32, -105], [0, 0.34, -70]),
+      { type: 'slider-arm', id: 'torque-arm', chassis: at(1150, 0, 40) },
+      panhardBar(at, size),
+    ],
+  };
+}
+
+const arms = (id: string, at: Pen, ball: [number, number, number]): Member[] =>
+  (
+    [
+      ['left', 1],
+      ['right', -1],
+    ] as const
+  ).map(([side, s]) => ({
+    type: 'rigid-arm' as const,
+    id: `${id}-${side}`,
+    chassis: at(ball[0], s * ball[1], ball[2]),
+  }));
+
+function ladderBarsPanhard(size: PatternSize): Pattern {
+  const at = penFor(size);
+  return { members: [...arms('ladder', at, [800, 0.3, -110]), panhardBar(at, size)] };
+}
+
+function ladderBarsDiagonal(size: PatternSize): Pattern {
+  const at = penFor(size);
+  const diagonal = link(PANHARD, at(620, 0.24, -20), at(90, -0.26, -20));
+  return { members: [...arms('ladder', at, [800, 0.3, -110]), diagonal] };
+}
+
+/** Long arms that nearly meet under the middle of the car. */
+function truckArms(size: PatternSize): Pattern {
+  const at = penFor(size);
+  return { members: [...arms('truck-arm', at, [1300, 0.06, -120]), panhardBar(at, size)] };
+}
+
+function leafPanhard(size: PatternSize): Pattern {
+  const at = penFor(size);
+  const leaves = (
+    [
+      ['left', 1],
+      ['right', -1],
+    ] as const
+  ).map(([side, s]) => ({
+    type: 'leaf' as const,
+    id: `leaf-${side}`,
+    frontEye: at(640, s * 0.37, -10),
+    seat: at(0, s * 0.37, -50),
+    rearEye: at(-720, s * 0.37, 60),
+    ...LEAF,
+  }));
+  return { members: [...leaves, panhardBar(at, size)] };
+}
+
+/** A track bar ahead of a front axle and the drag link that should run beside it, alike in length and angle. */
+function frontBars(at: Pen, size: PatternSize): { trackBar: LinkMember; steering: Rig['steering'] } {
+  const ahead = size.cover + size.tubeOd / 2 + 19;
+  return {
+    trackBar: link(PANHARD, at(ahead, 0.31, 50), at(ahead, -0.29, 50)),
+    steering: {
+      pitman: at(ahead + 90, 0.3, 80),
+      knuckle: at(ahead + 90, -0.3, 80),
+      kingpin: at(0, -0.43, 0),
+    },
+  };
+}
+
+function frontFourLink(size: PatternSize): Pattern {
+  const at = penFor(size);
+  const { trackBar, steering } = frontBars(at, size);
+  return {
+    members: [
+      ...pair('lower', at, [-700, 0.22, -20], [-20, 0.3, -60]),
+      ...pair('upper', at, [-600, 0.2, 110], [-10, 0.26, 110]),
+      trackBar,
+    ],
+    steering,
+  };
+}
+
+function frontRadiusArms(size: PatternSize): Pattern {
+  const at = penFor(size);
+  const { trackBar, steering } = frontBars(at, size);
+  return { members: [...arms('radius-arm', at, [-800, 0.22, -10]), trackBar], steering };
+}
+
+/** Every layout Pellik can draw from nothing, by id. */
+const PATTERNS = {
+  'three-link-panhard': threeLinkPanhard,
+  'three-link-watts': threeLinkWatts,
+  'triangulated-four-link': triangulatedFourLink,
+  'parallel-four-link-panhard': parallelFourLink,
+  'diagonal-track-bar': diagonalTrackBar,
+  'torque-arm-panhard': torqueArm,
+  'ladder-bars-panhard': ladderBarsPanhard,
+  'ladder-bars-diagonal': ladderBarsDiagonal,
+  'truck-arms-panhard': truckArms,
+  'leaf-panhard': leafPanhard,
+  'front-four-link': frontFourLink,
+  'front-radius-arms': frontRadiusArms,
+} as const satisfies Record<string, (size: PatternSize) => Pattern>;
+
+export type LayoutId = keyof typeof PATTERNS;
+export const LAYOUT_IDS = Object.keys(PATTERNS) as [LayoutId, ...LayoutId[]];
+
+/** A shaft with two joints, both yokes leaning alike: tail of the transmission down, nose of the pinion up. */
+function driveshaft(size: PatternSize): Rig['driveshaft'] {
+  const at = penFor(size);
+  return {
+    transmission: at(1280, 0, 90),
+    transmissionAngleDeg: -2.5,
+    pinion: at(290, 0, 25),
+    pinionAngleDeg: -2.5,
+  };
+}
+
+/** A layout at its usual proportions, scaled to a car. */
+export function layOut(layout: LayoutId, size: PatternSize): Pattern {
+  const pattern = ofTube(PATTERNS[layout](size), size.tubeOd);
+  return layoutEnd(layout) === 'rear' ? { ...pattern, driveshaft: driveshaft(size) } : pattern;
+}
+
+/** Which end of the car a layout is for. */
+export const layoutEnd = (layout: LayoutId): Rig['end'] => (layout.startsWith('front-') ? 'front' : 'rear');

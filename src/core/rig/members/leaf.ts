@@ -1,0 +1,49 @@
+import { z } from 'zod';
+import { between, distance, type Point } from '@/core/geometry/vector';
+import { id, point, positive } from '../fields';
+import { coincide, onAxle, onChassis, type MemberKind } from './kind';
+
+/** A leaf spring, as its three-link equivalent: `lateralRate` N/mm at the seat, `windupRate` N·mm/rad on the axle's pitch. */
+export const leafSchema = z.strictObject({
+  type: z.literal('leaf'),
+  id,
+  frontEye: point,
+  seat: point,
+  rearEye: point,
+  controlFraction: z.number().gt(0).max(1).optional(),
+  rate: positive.optional(),
+  lateralRate: positive,
+  windupRate: positive,
+});
+export type Leaf = z.infer<typeof leafSchema>;
+
+/** Where along a leaf, from seat to front eye, its three-link equivalent hangs (SAE Spring Design Manual, from memory). */
+const CONTROL_FRACTION = 0.75;
+const LEFT: Point = [0, 1, 0];
+
+export const leaf: MemberKind<Leaf> = {
+  fault: ({ frontEye, seat }) =>
+    coincide(frontEye, seat) ? { path: ['seat'], message: 'is the front eye itself' } : null,
+  mounts: ({ frontEye, seat, rearEye }) => [
+    { key: 'frontEye', name: 'Front eye', on: 'chassis', point: frontEye },
+    { key: 'seat', name: 'Axle seat', on: 'axle', point: seat },
+    { key: 'rearEye', name: 'Rear eye', on: 'chassis', point: rearEye },
+  ],
+  withMount: (member, key, to) => ({ ...member, [key]: to }),
+  constraints: ({ frontEye, seat, controlFraction = CONTROL_FRACTION, rate, lateralRate, windupRate }) => {
+    const hanger = between(seat, frontEye, controlFraction);
+    return [
+      { kind: 'distance', chassis: hanger, axle: seat, length: distance(hanger, seat), rate },
+      { kind: 'along', chassis: seat, axle: seat, direction: LEFT, rate: lateralRate },
+      { kind: 'windup', rate: windupRate },
+    ];
+  },
+  force: (t, at) => Math.hypot(t[at]!, t[at + 1]!),
+  windup: (t, at) => t[at + 2]!,
+  bars: ({ frontEye, seat }) => [[frontEye, seat]],
+  adjustables: [],
+  slopeSetBy: 'front eyes of the leaves',
+  drawnAs: 'leaf',
+  outline: ({ frontEye, seat, rearEye }) => [[onChassis(frontEye), onAxle(seat), onChassis(rearEye)]],
+  spring: ({ seat, lateralRate }) => ({ seat, lateralRate }),
+};

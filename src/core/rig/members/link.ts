@@ -1,0 +1,35 @@
+import { z } from 'zod';
+import { distance } from '@/core/geometry/vector';
+import { id, length, point, positive } from '../fields';
+import { coincide, onAxle, onChassis, SAME_ENDS, type MemberKind } from './kind';
+
+/** A bar between two eyes. Without `length` it is as long as at ride height; `od` and `path` serve room, mass and strength. */
+export const linkSchema = z.strictObject({
+  type: z.literal('link'),
+  id,
+  chassis: point,
+  axle: point,
+  length: length.optional(),
+  rate: positive.optional(),
+  od: length.optional(),
+  path: z.strictObject({ chassis: z.array(point).max(50) }).optional(),
+});
+export type LinkMember = z.infer<typeof linkSchema>;
+
+export const link: MemberKind<LinkMember> = {
+  fault: ({ chassis, axle }) => (coincide(chassis, axle) ? { path: [], message: SAME_ENDS } : null),
+  mounts: ({ chassis, axle }) => [
+    { key: 'chassis', name: 'Frame end', on: 'chassis', point: chassis },
+    { key: 'axle', name: 'Axle end', on: 'axle', point: axle },
+  ],
+  withMount: (member, key, to) => ({ ...member, [key]: to }),
+  constraints: ({ chassis, axle, length, rate }) => [
+    { kind: 'distance', chassis, axle, length: length ?? distance(chassis, axle), rate },
+  ],
+  force: (tensions, at) => tensions[at]!,
+  bars: ({ chassis, axle }) => [[chassis, axle]],
+  adjustables: [{ by: 'length', constraint: 0 }],
+  slopeSetBy: 'frame end of the lower links',
+  drawnAs: 'bar',
+  outline: ({ chassis, axle }) => [[onChassis(chassis), onAxle(axle)]],
+};

@@ -1,0 +1,39 @@
+import { z } from 'zod';
+import type { Point } from '@/core/geometry/vector';
+import { id, point, positive } from '../fields';
+import { onAxle, onChassis, type MemberKind } from './kind';
+
+/** A ladder bar, truck arm or radius arm: rigid to the axle, a ball at the chassis. */
+export const rigidArmSchema = z.strictObject({
+  type: z.literal('rigid-arm'),
+  id,
+  chassis: point,
+  rate: positive.optional(),
+});
+export type RigidArm = z.infer<typeof rigidArmSchema>;
+
+const AXES: Point[] = [
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+];
+/** Where an arm meets the axle is not recorded: it is drawn straight behind its ball, but no nearer to the middle than this share of the track, and that far above and below, mm. */
+const FOOT = { share: 0.26, spread: 65 };
+
+export const rigidArm: MemberKind<RigidArm> = {
+  fault: () => null,
+  mounts: ({ chassis }) => [{ key: 'chassis', name: 'Front joint', on: 'chassis', point: chassis }],
+  withMount: (member, _, to) => ({ ...member, chassis: to }),
+  constraints: ({ chassis, rate }) =>
+    AXES.map((direction) => ({ kind: 'along', chassis, axle: chassis, direction, rate })),
+  force: (t, at) => Math.hypot(t[at]!, t[at + 1]!, t[at + 2]!),
+  bars: () => [],
+  pin: ({ chassis }) => chassis,
+  adjustables: [{ by: 'foot', constraint: 0 }],
+  slopeSetBy: 'front joint of the arms',
+  drawnAs: 'arm',
+  outline: ({ chassis }, { track, tireRadius }) => {
+    const y = Math.sign(chassis[1] || 1) * Math.max(Math.abs(chassis[1]), FOOT.share * track);
+    return [FOOT.spread, -FOOT.spread].map((up) => [onChassis(chassis), onAxle([0, y, tireRadius + up])]);
+  },
+};

@@ -1,0 +1,76 @@
+import type { LayoutId } from './layouts';
+
+/** What each layout is called and, in a line, what it is good for and what it costs. */
+export const LAYOUT_NAMES: Record<LayoutId, [name: string, what: string]> = {
+  'three-link-panhard': [
+    'Three links + panhard',
+    'Nothing binds; every result can be set by itself. One upper takes the whole torque.',
+  ],
+  'three-link-watts': [
+    'Three links + crank',
+    'The axle moves straight up and down. More joints, and room behind the differential.',
+  ],
+  'triangulated-four-link': [
+    'Triangulated four link',
+    'No bar across the car. Roll centre and anti-squat hang together.',
+  ],
+  'parallel-four-link-panhard': [
+    'Parallel four link + panhard',
+    'The pinion keeps its angle. In roll the links fight unless they are alike.',
+  ],
+  'diagonal-track-bar': [
+    'Parallel four link + diagonal bar',
+    'Where nothing clears behind the axle. For small travel.',
+  ],
+  'torque-arm-panhard': [
+    'Torque arm + panhard',
+    'A long arm takes the torque: even anti-squat, quiet. Needs room along the shaft.',
+  ],
+  'ladder-bars-panhard': [
+    'Ladder bars + panhard',
+    'Strong and simple for the strip. Twists the axle in roll.',
+  ],
+  'ladder-bars-diagonal': ['Ladder bars + diagonal', 'The same with the sideways bar between the ladders.'],
+  'truck-arms-panhard': [
+    'Truck arms + panhard',
+    'Long arms to the middle of the car: the twist is small, the ride soft.',
+  ],
+  'leaf-panhard': [
+    'Leaf springs + panhard',
+    'The bar takes the sideways load off the leaves; it must not fight their arc.',
+  ],
+  'front-four-link': [
+    'Front: four link + track bar',
+    'Track bar and drag link must be alike, or bumps steer it.',
+  ],
+  'front-radius-arms': [
+    'Front: radius arms + track bar',
+    'Two arms rigid to the axle hold the caster. They twist it in roll.',
+  ],
+};
+
+const MEMBER_NAMES: Record<string, string> = {
+  panhard: 'panhard bar',
+  upper: 'upper link',
+  'torque-arm': 'torque arm',
+  watts: 'crank',
+  steering: 'drag link',
+  driveshaft: 'driveshaft',
+};
+
+/** A member by the words of the trade: `lower-left` is the left lower link. */
+export function memberName(id: string): string {
+  const known = MEMBER_NAMES[id];
+  if (known) return known;
+  const [, stem, side] = /^(.*)-(left|right)$/.exec(id) ?? [];
+  if (!stem) return id;
+  const whole: Record<string, string> = {
+    lower: 'lower link',
+    upper: 'upper link',
+    ladder: 'ladder bar',
+    'truck-arm': 'truck arm',
+    'radius-arm': 'radius arm',
+    leaf: 'leaf spring',
+  };
+  return `${side} ${whole[stem] ?? stem}`;
+}

@@ -1,0 +1,158 @@
+import { changePerRadian, type SmallMotions } from '@/core/kinematics/smallMotions';
+import { carry, seenFromAxle, type Attitude } from '@/core/kinematics/attitude';
+import { InputError } from '@/core/rig/read';
+import type { Rig } from '@/core/rig/schema';
+import { dot, minus, unit, type Point } from '@/core/geometry/vector';
+import type { SwayBar } from '@/core/rig/schema';
+import { centrelineOf, type Centreline } from './centreline';
+import { deflect, type Deflected } from '@/core/beam/beamFrame';
+
+import type { Section } from '@/core/beam/section';
+import { perDegree, toRadians } from '@/core/geometry/angle';
+import { SIDES, signOf, type Side } from '@/core/geometry/side';
+
+export type SwayBarAnswer = {
+  id: string;
+  /** N for a mm of relative travel of the two eyes */
+  rate: number;
+  /** N·mm for a degree of roll */
+  rollRate: number;
+  /** von Mises stress for a degree of roll, N/mm², and where in the bar */
+  maxStress: number;
+  maxStressAt: Point;
+  /** share of what the bar stores that is twist, the rest is bending */
+  torsionShare: number;
+};
+
+/**
+ * What a sway bar does: its rate from the frame model of its true centreline, bushings holding it across its axis and free
+ * along and about it; its roll rate from how far the links move its eyes apart as the axle rolls at constant mean heave.
+ *
+ * Under equal and opposite forces at the eyes the bar would still be free to swing about its bushings; the right eye is held,
+ * which for arms alike takes just that opposite force, and the left eye's movement is the relative travel.
+ *
+ * @param twisted the bar by itself, where it has been worked out already
+ * @throws InputError where the bar cannot be held, or an end link lies flat
+ */
+export function swayBar(
+  rig: Rig,
+  bar: SwayBar,
+  small: SmallMotions,
+  path: string,
+  twisted = barTwisted(bar, path),
+): SwayBarAnswer {
+  const { rate, eyes, stress, stressAt, torsionShare } = twisted;
+  const apart = changePerRadian(small, (pose) => {
+    const [left, right] = eyeTravels(rig, bar, eyes, pose, path);
+    return left - right;
+  });
+  return {
+    id: bar.id,
+    rate,
+    rollRate: perDegree(rate * apart ** 2),
+    maxStress: Math.abs(perDegree(apart)) * stress,
+    maxStressAt: stressAt,
+    torsionShare,
+  };
+}
+
+/** A bar by itself: N for a mm that its eyes part; von Mises stress for that mm, N/mm², and where; share of twist. */
+export type Twisted = {
+  rate: number;
+  stress: number;
+  stressAt: Point;
+  torsionShare: number;
+  eyes: [left: Point, right: Point];
+};
+
+/** @throws InputError where the bar cannot be held */
+export function barTwisted(bar: SwayBar, path: string): Twisted {
+  const line = centrelineOf(bar.centreline, bar.bushings);
+  const unitLoad = underUnitLoad(bar, line, path);
+  const rate = 1 / unitLoad.move(0)[2];
+  if (!Number.isFinite(rate) || rate <= 0)
+    throw new InputError(path, 'its bushings do not hold it, or its eyes lie on the line through them');
+  return {
+    rate,
+    stress: rate * unitLoad.stress.most,
+    stressAt: line.nodes[unitLoad.stress.node]!,
+    torsionShare: unitLoad.torsionShare,
+    eyes: [line.nodes[0]!, line.nodes.at(-1)!],
+  };
+}
+
+function underUnitLoad(bar: SwayBar, { nodes, bushings }: Centreline, path: string): Deflected {
+  const [left, right] = bushings;
+  if (left!.node === right!.node)
+    throw new InputError(`${path}.bushings`, 'both hold the same place of the bar; put them apart');
+  const rate = bar.bushingRate ?? null;
+  return deflect(
+    nodes,
+    sectionsOf(bar, nodes.length - 1),
+    [
+      // Along the bar nothing pulls: held in one bushing it stays where it is.
+      { ...left!, alongToo: true, rate },
+      { ...right!, alongToo: false, rate },
+      { node: nodes.length - 1, vertical: true },
+    ],
+    [{ node: 0, force: [0, 0, 1] }],
+  );
+}
+
+/** The bar all along, or a flat arm for its first and last piece. */
+function sectionsOf({ od, wall, E, G, arms }: SwayBar, pieces: number): Section | Section[] {
+  const round = { od, wall: wall ?? null, E, G };
+  if (!arms) return round;
+  const { height, thickness } = arms;
+  const plate = (side: Side): Section => ({ height, thickness, up: upOf(arms.turnedDeg, side), E, G });
+  return Array.from({ length: pieces }, (_, i) =>
+    i === 0 ? plate('left') : i === pieces - 1 ? plate('right') : round,
+  );
+}
+
+/** The direction of a flat arm's height: on edge it stands upright; turned, it lies over outboard. */
+function upOf(turnedDeg: number, side: Side): Point {
+  const turned = toRadians(turnedDeg);
+  return [0, signOf(side) * Math.sin(turned), Math.cos(turned)];
+}
+
+/** How far each eye goes up, on the body that carries the bar, to keep its end link's length in a pose of the axle. */
+export function eyeTravels(
+  rig: Rig,
+  bar: SwayBar,
+  eyes: [Point, Point],
+  pose: Attitude,
+  path: string,
+): [number, number] {
+  const moved =
+    bar.mountedOn === 'chassis' ? carry(pose, rig.tireRadius) : seenFromAxle(pose, rig.tireRadius);
+  return SIDES.map((side, i) => {
+    const [eye, far] = [eyes[i]!, bar.links[side]];
+    const rest = minus(far, eye);
+    const now = minus(moved(far), eye);
+    const under = dot(rest, rest) - now[0] ** 2 - now[1] ** 2;
+    if (under <= 0 || Math.abs(unit(rest)[2]) < FLAT)
+      throw new InputError(`${path}.links.${side}`, 'lies flat: it cannot lift its eye; stand it up');
+    return now[2] - Math.sign(rest[2]) * Math.sqrt(under);
+  }) as [number, number];
+}
+
+/** Sine of the least slope of an end link that still lifts an eye. */
+const FLAT = 0.02;
+
+/**
+ * The handbook formula, N/mm of relative travel of the eyes: K = 500000 D⁴/(0.4244 A²B + 0.2264 C³) lb/in,
+ * all in inches (Puhn, *How to Make Your Car Handle*, from memory). It knows a solid steel bar of one straight middle and two
+ * straight arms, held at its corners.
+ *
+ * @param od diameter, mm
+ * @param lever arm square to the middle, mm
+ * @param middle length of the middle, mm
+ * @param arm length of an arm along itself, mm
+ */
+export function handbookRate(od: number, lever: number, middle: number, arm: number): number {
+  const inch = (mm: number) => mm / 25.4;
+  const lbPerInch =
+    (500_000 * inch(od) ** 4) / (0.4244 * inch(lever) ** 2 * inch(middle) + 0.2264 * inch(arm) ** 3);
+  return (lbPerInch * 4.4482216152605) / 25.4;
+}

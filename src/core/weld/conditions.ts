@@ -1,0 +1,304 @@
+import { makeBar } from '@/core/fabricate/adjustableBar';
+import { sideOf } from '@/core/geometry/side';
+import type { Job } from '@/core/job/jobSchema';
+import { barSpec, travelOf } from '@/core/job/jobValues';
+import { stripeState, type Basis, type StripeState } from '@/core/job/stripes';
+import { LIMITS } from '@/core/materials/limits';
+import { describeBar, wantedRise } from '@/core/rig/lateralBar';
+import type { LinkMember } from '@/core/rig/members/link';
+import { lateralBarOf } from '@/core/rig/roles';
+import { sayLength } from '@/core/units/length';
+
+export type Step = 'tack' | 'weld';
+
+/** One thing to be measured for a condition; `key` is where the job keeps it, among what belongs to the member. */
+type Field = { key: string; label: string };
+
+/** Something that must be true before a bracket is tacked or finish-welded. */
+export type Condition = {
+  id: string;
+  step: Step;
+  label: string;
+  /** how to check it, in one line */
+  how: string;
+  designed: string;
+  fields: Field[];
+  /** true: a plain yes, no measurement */
+  confirm: boolean;
+  /** known from another station, and set right there */
+  known: boolean;
+  /** null until it is measured or answered */
+  holds: boolean | null;
+  /** what is wrong and what to do about it, when it does not hold */
+  problem: string | null;
+  basis: Basis;
+  stripe: StripeState;
+};
+
+type Draft = Omit<Condition, 'stripe' | 'basis' | 'confirm' | 'known' | 'fields'> & {
+  fields?: Field[];
+  basis?: Basis;
+  known?: true;
+};
+
+/** What another station knows to stand in the way: what it is, where it is set right, and each trouble in words. */
+export type Trouble = { id: string; label: string; how: string; found: string[] };
+
+/** Where the job keeps what was measured of a member, and the stripe across one of its conditions. */
+export const measuredKey = (member: string, key: string): string => `${member}/${key}`;
+export const stripeKey = (member: string, condition: string): string => `weld.${member}/${condition}`;
+
+/** Gaps read at Ride count as measured here too: on the ground, after the tacking, is where they are read again. */
+export function fromRide({ ride }: Job, key: string): number | undefined {
+  const [id, side] = key.split('.');
+  return id === 'centredAgain' && (side === 'left' || side === 'right') ? ride.gaps[side] : undefined;
+}
+
+/** What was measured of a member for a condition, mm; null where it was not. */
+export function measuredFor(job: Job, member: string, key: string): number | null {
+  const value = job.weld.measured[measuredKey(member, key)] ?? fromRide(job, key);
+  return typeof value === 'number' ? value : null;
+}
+
+/** What is looked at for one member: the job, the bar, and how lengths are said and read. */
+type Check = { job: Job; bar: LinkMember; say: (mm: number) => string; read: (key: string) => number | null };
+
+/** All that must be true before the brackets of a member are tacked and finish-welded, as designed and as measured. */
+export function holdConditions(job: Job, bar: LinkMember, troubles: Trouble[]): Condition[] {
+  const check: Check = {
+    job,
+    bar,
+    say: (mm) => sayLength(mm, job.tape),
+    read: (key) => measuredFor(job, bar.id, key),
+  };
+  return [...known(troubles), ...beforeTacking(check), ...beforeWelding(check)].map((draft) =>
+    conditionOf(check, draft),
+  );
+}
+
+function conditionOf({ job, bar, read }: Check, draft: Draft): Condition {
+  const fields = draft.fields ?? [];
+  const asMeasured = Object.fromEntries(
+    fields.map((f) => [`measured, ${f.label}`, read(f.key) ?? 'not measured']),
+  );
+  const answer: Basis = fields.length ? asMeasured : { answer: draft.holds === true };
+  const basis: Basis = { ...draft.basis, ...answer };
+  return {
+    ...draft,
+    fields,
+    confirm: fields.length === 0,
+    known: draft.known ?? false,
+    problem: draft.holds === false ? draft.problem : null,
+    basis,
+    stripe: stripeState(job.stripes[stripeKey(bar.id, draft.id)], basis, job.tape),
+  };
+}
+
+/** What other stations know to stand in the way; nothing where they know of nothing. */
+const known = (troubles: Trouble[]): Draft[] =>
+  troubles
+    .filter(({ found }) => found.length > 0)
+    .map(({ id, label, how, found }) => ({
+      id,
+      step: 'tack',
+      label,
+      how,
+      designed: '–',
+      holds: false,
+      problem: `${found.join('; ')}.`.replace('..', '.'),
+      known: true,
+    }));
+
+function beforeTacking(check: Check): Draft[] {
+  return [
+    confirm(
+      check,
+      'onWheels',
+      'tack',
+      'Weight is on the tyres, car bounced and rolled',
+      'Nobody under it while it is bounced. A bar set level in droop is wrong at ride height.',
+    ),
+    ...level(check, 'level', 'tack', 'Bar level, frame end against axle end'),
+    eyeToEye(check),
+    clearance(check),
+    thread(check),
+    centred(check, 'centred', 'tack', 'Axle centred, tyre to frame left and right'),
+    confirm(
+      check,
+      'fit',
+      'tack',
+      'Brackets level and plumb, bright metal all round',
+      'Ground back past the paint, weld-through primer where it will be closed in, mock-up bushings in, bolt heads on the side that stays clear.',
+    ),
+  ];
+}
+
+function beforeWelding(check: Check): Draft[] {
+  return [
+    confirm(
+      check,
+      'cycled',
+      'weld',
+      'Cycled bump to droop since tacking',
+      'Nothing touches, nothing binds, the tacks have not cracked.',
+    ),
+    ...level(check, 'levelAgain', 'weld', 'Bar still level, measured again'),
+    centred(check, 'centredAgain', 'weld', 'Axle still centred, measured again'),
+    confirm(
+      check,
+      'partsOut',
+      'weld',
+      'Bushings and rod ends safe from the heat',
+      'Real bushings out; a spare rod end wound into each bung to sink the heat and keep the thread.',
+    ),
+  ];
+}
+
+const confirm = ({ job, bar }: Check, id: string, step: Step, label: string, how: string): Draft => ({
+  id,
+  step,
+  label,
+  how,
+  designed: '–',
+  holds: job.weld.measured[measuredKey(bar.id, id)] === true ? true : null,
+  problem: null,
+});
+
+const mountsOf = ({ chassis, axle }: LinkMember): Basis => ({
+  'frame end, off the floor': chassis[2],
+  'axle end, off the floor': axle[2],
+});
+const layoutOf = (bar: LinkMember): Basis => ({
+  'designed eye to eye': describeBar(bar).eyeToEye,
+  ...mountsOf(bar),
+});
+
+/** Asked of the lateral bar alone: the others slope as they are designed. */
+function level({ job, bar, say, read }: Check, id: string, step: Step, label: string): Draft[] {
+  if (lateralBarOf(job.rig)?.id !== bar.id) return [];
+  const { bump, droop } = travelOf(job);
+  const wanted = wantedRise(job.locate.school, bump, droop);
+  const limit = LIMITS.weld.level;
+  const [frame, axle] = [read(`${id}.frame`), read(`${id}.axle`)];
+  const error = frame === null || axle === null ? null : frame - axle - wanted;
+  return [
+    {
+      id,
+      step,
+      label,
+      how: 'Floor to the middle of each eye, car on its weight.',
+      designed:
+        wanted === 0
+          ? `level ± ${say(limit)}`
+          : `frame end ${say(Math.abs(wanted))} ${wanted > 0 ? 'up' : 'down'} ± ${say(limit)}`,
+      fields: [
+        { key: `${id}.frame`, label: 'frame end' },
+        { key: `${id}.axle`, label: 'axle end' },
+      ],
+      holds: error === null ? null : Math.abs(error) <= limit + 1e-6,
+      problem:
+        error === null
+          ? null
+          : `${say(Math.abs(error))} too ${error > 0 ? 'high' : 'low'} at the frame end. Move the bracket ${error > 0 ? 'down' : 'up'} before it is fixed.`,
+      basis: mountsOf(bar),
+    },
+  ];
+}
+
+function centred({ job, say, read }: Check, id: string, step: Step, label: string): Draft {
+  const { tolerance } = job.ride;
+  const [left, right] = [read(`${id}.left`), read(`${id}.right`)];
+  const offset = left === null || right === null ? null : (left - right) / 2;
+  return {
+    id,
+    step,
+    label,
+    how: 'Tyre to frame, both sides, level with the hub.',
+    designed: `within ${say(tolerance)}`,
+    fields: [
+      { key: `${id}.left`, label: 'left' },
+      { key: `${id}.right`, label: 'right' },
+    ],
+    holds: offset === null ? null : Math.abs(offset) <= tolerance + 1e-6,
+    problem:
+      offset === null
+        ? null
+        : `Axle sits ${say(Math.abs(offset))} to the ${sideOf(offset)}. Push it over and hold it there.`,
+  };
+}
+
+function eyeToEye({ bar, say, read }: Check): Draft {
+  const designed = describeBar(bar).eyeToEye;
+  const seen = read('eyeToEye');
+  return {
+    id: 'eyeToEye',
+    step: 'tack',
+    label: 'Eye to eye',
+    how: 'Centre of one bolt to centre of the other, along the bar.',
+    designed: say(designed),
+    fields: [{ key: 'eyeToEye', label: 'measured' }],
+    holds: seen === null ? null : Math.abs(seen - designed) <= LIMITS.weld.eyeToEye + 1e-6,
+    problem:
+      seen === null
+        ? null
+        : `${say(Math.abs(seen - designed))} ${seen > designed ? 'longer' : 'shorter'} than designed. Move a bracket, or correct the ends on Locate.`,
+    basis: layoutOf(bar),
+  };
+}
+
+function clearance({ job, bar, say, read }: Check): Draft {
+  const least = LIMITS.weld.clearance;
+  const seen = read('clearance');
+  return {
+    id: 'clearance',
+    step: 'tack',
+    label: 'Nearest anything, at full bump',
+    how: 'Lift the axle to the stop, measure the tightest place, lower it.',
+    designed: `at least ${say(least)}`,
+    fields: [{ key: 'clearance', label: 'measured' }],
+    holds: seen === null ? null : seen >= least - 1e-6,
+    problem:
+      seen === null
+        ? null
+        : `${say(least - seen)} short. What clears at rest hits at bump: move the bar before it is fixed.`,
+    basis: {
+      ...layoutOf(bar),
+      'frame end, behind the axle': -bar.chassis[0],
+      'axle end, behind the axle': -bar.axle[0],
+      'travel up': travelOf(job).bump,
+    },
+  };
+}
+
+function thread({ job, bar, say, read }: Check): Draft {
+  const { cut } = job;
+  const { limit } = makeBar(describeBar(bar).eyeToEye, barSpec(job));
+  const inside = (end: 'frame' | 'axle'): number | null => {
+    const showing = read(`thread.${end}`);
+    return showing === null ? null : Math.min(cut.ends[end].shank - showing, cut.ends[end].bung);
+  };
+  const [frame, axle] = [inside('frame'), inside('axle')];
+  const shortest = frame === null || axle === null ? null : Math.min(frame, axle);
+  return {
+    id: 'thread',
+    step: 'tack',
+    label: 'Thread in each end',
+    how: 'Measure the thread left showing at each end; Pellik takes it off the shank.',
+    designed: `at least ${say(limit)}`,
+    fields: [
+      { key: 'thread.frame', label: 'showing, frame' },
+      { key: 'thread.axle', label: 'showing, axle' },
+    ],
+    holds: shortest === null ? null : shortest >= limit - 1e-6,
+    problem:
+      shortest === null
+        ? null
+        : `Only ${say(Math.max(0, shortest))} is in the tube. A bar that is long enough only because its threads are nearly out is too short: make a longer tube.`,
+    basis: {
+      thread: cut.thread,
+      'least engagement': limit,
+      'shank, frame end': cut.ends.frame.shank,
+      'shank, axle end': cut.ends.axle.shank,
+    },
+  };
+}

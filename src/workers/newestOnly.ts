@@ -1,0 +1,21 @@
+/** Does the newest of what it is asked, one at a time: while one runs, only the last asked for waits, so that a drag never queues up behind itself. */
+export function newestOnly<T>(work: (wanted: T) => Promise<void>): (wanted: T) => Promise<void> {
+  let busy = false;
+  let waiting: { wanted: T } | null = null;
+  return async (wanted) => {
+    if (busy) {
+      waiting = { wanted };
+      return;
+    }
+    busy = true;
+    try {
+      for (let next: { wanted: T } | null = { wanted }; next !== null;) {
+        waiting = null;
+        await work(next.wanted);
+        next = waiting;
+      }
+    } finally {
+      busy = false;
+    }
+  };
+}

@@ -1,0 +1,44 @@
+import { expose } from 'comlink';
+import type { Job } from '@/core/job/jobSchema';
+import { analyseLocate } from '@/core/locate/analyse';
+import { resultUncertainty } from '@/core/locate/resultUncertainty';
+import { travelMap } from '@/core/locate/travelMap';
+import type { CurveValues, LocateInput, LocateResult } from '@/core/locate/types';
+import { analyseRoll, type RollPart } from '@/core/roll/analyse';
+import type { RollInput } from '@/core/roll/setUp';
+import type { WhatIf } from '@/core/roll/whatIf';
+import { outcomeOf, type Outcome } from './outcome';
+
+/** Runs until the compiler has settled: without them, the first drag of a visit lags. */
+const WARMING_RUNS = 60;
+let cold = true;
+
+/** What follows the hand: geometry, springs and bars, answered at every movement of a drag. Numbers, ids and codes; no words. */
+const api = {
+  locate: (input: LocateInput): Outcome<LocateResult> =>
+    outcomeOf(() => {
+      const result = analyseLocate(input);
+      if (cold) warm(input, WARMING_RUNS);
+      cold = false;
+      return result;
+    }),
+  /** Springs, sway bar and balance. */
+  roll: (input: RollInput, part: RollPart, whatIf: WhatIf) =>
+    outcomeOf(() => analyseRoll(input, part, whatIf)),
+  /** How far the results at ride height can be trusted. */
+  uncertainty: (job: Job) => outcomeOf(() => resultUncertainty(job)),
+  /** A quantity over heave and roll. */
+  map: (input: LocateInput, key: keyof CurveValues) => outcomeOf(() => travelMap(input, key)),
+};
+export type PhysicsApi = typeof api;
+
+/** One run after another, each a task of its own, so that what is asked meanwhile waits for one run at most. */
+function warm(input: LocateInput, runs: number): void {
+  if (runs === 0) return;
+  setTimeout(() => {
+    analyseLocate(input);
+    warm(input, runs - 1);
+  });
+}
+
+expose(api);

@@ -1,0 +1,20 @@
+import { expose } from 'comlink';
+import { motionOf } from '@/core/kinematics/smallMotions';
+import type { RollInput } from '@/core/roll/setUp';
+import { agreementOf } from '@/core/survey/agreement';
+import type { SurveyedCar } from '@/core/survey/network';
+import { findBars, type Wanted } from '@/core/swaybar/stockSearch';
+import type { BarDesign } from '@/core/swaybar/swayBarDesign';
+import { outcomeOf } from './outcome';
+
+/** What takes its time, apart from what follows the hand. */
+const api = {
+  /** Bars of stock sizes that do what is wanted. */
+  findBars: (input: RollInput & { bar: BarDesign }, wanted: Wanted) =>
+    outcomeOf(() => findBars(input, wanted, motionOf(input.rig))),
+  /** How all readings of a car fit together. */
+  agreement: (car: SurveyedCar) => outcomeOf(() => agreementOf(car)),
+};
+export type SearchApi = typeof api;
+
+expose(api);
