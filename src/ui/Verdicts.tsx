@@ -4,6 +4,7 @@ import type { State, Verdict } from '@/core/verdict/verdict';
 import { edit } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
 import './verdicts.css';
+import { withRoll } from '@/core/job/edits/roll';
 import { withMounts } from '@/core/job/edits/mounts';
 
 const WORDS: Record<State, string> = { ok: 'holds', look: 'look', stop: 'stop' };
@@ -47,7 +48,7 @@ const OneVerdict = memo(
                   setRocker(0, 0);
                   edit((job) => {
                     const moved = changes ? withMounts(job, changes) : job;
-                    return roll ? { ...moved, roll: { ...moved.roll, ...roll } } : moved;
+                    return roll ? withRoll(moved, roll) : moved;
                   });
                 }}
               >

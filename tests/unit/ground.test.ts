@@ -119,7 +119,7 @@ describe('setting on the ground', () => {
     const arm = settingOf(
       withRide(fresh('torque-arm-panhard'), { read: { pinion: 1 }, wanted: { pinion: 1.5 } }),
     )!;
-    expect(arm.steps[0]).toMatchObject({ task: 'pinion', bars: [{ kind: 'pin', turns: null }] });
+    expect(arm.steps[0]).toMatchObject({ task: 'pinion', bars: [{ by: 'pin', turns: null }] });
     // Nose down by half a degree: the front of the arm comes down by its length times the angle.
     const pin = arm.steps[0]!.bars[0]!;
     const reach = (

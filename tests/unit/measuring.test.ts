@@ -235,7 +235,7 @@ describe('what the car is found to be', () => {
   });
 
   test('angles and weights that are read go into the model; what was drawn stays where nothing was', () => {
-    const job = demoJobs()[0]!;
+    const job = { ...demoJobs()[0]!, typed: {} };
     const spot = spotAt('pinionAngle')!;
     const turned = withReadingsAt({ ...job, readings: {} }, spot, () => [read(-4)]);
     expect(turned.rig.driveshaft!.pinionAngleDeg).toBe(-4);

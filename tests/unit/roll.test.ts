@@ -626,7 +626,7 @@ describe('the balance', () => {
     const loose = withBar({ od: 28.6 });
     const wrong = found(loose, 'bar').find((v) => v.id === 'barWrong')!;
     expect(wrong).toMatchObject({ state: 'stop' });
-    const mended = { ...loose, roll: { ...loose.roll, ...wrong.remedies[0]!.roll } };
+    const mended = withRoll(loose, wrong.remedies[0]!.roll!);
     expect(mended.roll.bar).toBeNull();
     expect(found(mended, 'balance').find((v) => v.id === 'balance')!.title).toBe('Neither tight nor loose.');
     expect(troubles(withBar({ od: 12 }), 'bar')).not.toContain('barWrong');
@@ -686,7 +686,7 @@ describe('the balance', () => {
     const launch = found(strip, 'balance').find((v) => v.id === 'launch')!;
     expect(launch.state).toBe('look');
     expect(launch.remedies.some((r) => r.text.includes('preload'))).toBe(true);
-    const stiff = { ...strip, roll: { ...strip.roll, bar: { ...usualStripBar(strip.rig), wall: null } } };
+    const stiff = withRoll(strip, { bar: { ...usualStripBar(strip.rig), wall: null } });
     expect(asked(stiff, 'balance').tuning!.launch!.difference).toBeLessThan(
       asked(strip, 'balance').tuning!.launch!.difference,
     );

@@ -71,6 +71,7 @@ export function memberName(id: string): string {
     'truck-arm': 'truck arm',
     'radius-arm': 'radius arm',
     leaf: 'leaf spring',
+    tire: 'tyre',
   };
   return `${side} ${whole[stem] ?? stem}`;
 }

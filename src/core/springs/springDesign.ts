@@ -58,12 +58,15 @@ export function rateOf(design: SpringDesign): number {
   }
 }
 
-/** The pair as a rig states it. */
-export const springsOf = (design: SpringDesign, { tireRadius }: Pick<Rig, 'tireRadius'>): Spring[] =>
-  SIDES.map((id) => {
+/** The pair as a rig states it; none of an air bag that shrinks faster than its pressure rises: that holds nothing up. */
+export function springsOf(design: SpringDesign, { tireRadius }: Pick<Rig, 'tireRadius'>): Spring[] {
+  const rate = rateOf(design);
+  if (!(rate > 0)) return [];
+  return SIDES.map((id) => {
     const [chassis, axle] = standsOf(design, id, tireRadius);
-    return { id, rate: rateOf(design), chassis, axle };
+    return { id, rate, chassis, axle };
   });
+}
 
 type Start = Pick<Rig, 'track' | 'tireRadius' | 'members'>;
 
