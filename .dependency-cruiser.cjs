@@ -1,8 +1,36 @@
-/** The direction of dependencies: app → stations → bay, ui, store, workers → core. */
+/**
+ * The direction of dependencies: app → stations → bay, ui, store, workers → core. Inside the core the rooms stand on floors: a
+ * room needs those below it, never one above or beside it.
+ */
+const FLOORS = [
+  ['geometry', 'numerics'],
+  ['units'],
+  ['materials'],
+  ['rig'],
+  ['kinematics', 'beam', 'survey'],
+  ['statics', 'clearance', 'springs'],
+  ['swaybar'],
+  ['balance', 'fabricate'],
+  ['job'],
+  ['verdict'],
+  ['record', 'place', 'locate', 'roll', 'cut', 'weld', 'ride'],
+  ['bench'],
+];
+const ROOMS = FLOORS.flat();
+
 const forbid = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } });
+
+const below = FLOORS.map((rooms, floor) => ({
+  name: `core-${rooms.join('-')}-needs-only-what-is-below`,
+  severity: 'error',
+  from: { path: `^src/core/(${rooms.join('|')})/` },
+  to: { path: `^src/core/(${FLOORS.slice(floor).flat().join('|')})/`, pathNot: '^src/core/$1/' },
+}));
 
 module.exports = {
   forbidden: [
+    ...below,
+    forbid('core-has-no-room-off-the-floors', '', `^src/core/(?!(${ROOMS.join('|')})/)`),
     forbid(
       'core-is-pure',
       '^src/core',

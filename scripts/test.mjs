@@ -44,6 +44,8 @@ const npx = (...args) => run('npx', ['--no-install', ...args]);
 
 if (count('packages', ensurePackages())) {
   count('types', npx('next', 'typegen') && npx('tsc', '--noEmit'));
+  // By itself the core knows neither page nor machine nor test.
+  count('types of the core by itself', npx('tsc', '--noEmit', '-p', 'src/core'));
   count('lint', npx('eslint', '.', '--max-warnings', '0'));
   count('formatting', npx('prettier', '--check', '--log-level', 'warn', '.'));
   count(

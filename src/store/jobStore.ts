@@ -40,11 +40,12 @@ export function edit(change: (job: Job) => Job): void {
   else useJobStore.setState(({ job }) => (job ? { job: change(job) } : {}));
 }
 
-/** Changes the job by a value that was typed, and keeps the text under the field's name. */
-export function enter(field: string, text: string, change: (job: Job) => Job): void {
+/** Changes the job by a value that was typed, and keeps the text under the field's name; null where the field was emptied. */
+export function enter(field: string, text: string | null, change: (job: Job) => Job): void {
   edit((job) => {
     const changed = change(job);
-    return { ...changed, typed: { ...changed.typed, [field]: text } };
+    const typed = without(changed.typed, field);
+    return { ...changed, typed: text === null ? typed : { ...typed, [field]: text } };
   });
 }
 

@@ -9,19 +9,19 @@ import type { Job } from '@/core/job/jobSchema';
 type Roll = Job['roll'];
 
 /** Changes what holds the car up in roll; by something typed, its text is kept. */
-export function putRoll(change: (roll: Roll) => Partial<Roll>, field?: string, typed?: string): void {
+export function putRoll(change: (roll: Roll) => Partial<Roll>, field?: string, typed?: string | null): void {
   const to = (job: Job): Job => withRoll(job, change(job.roll));
   if (field !== undefined && typed !== undefined) enter(field, typed, to);
   else edit(to);
 }
 
 /** Changes the sway bar as it is meant. */
-export function putBar(change: Partial<BarDesign>, field?: string, typed?: string): void {
+export function putBar(change: Partial<BarDesign>, field?: string, typed?: string | null): void {
   putRoll(({ bar }) => (bar ? { bar: { ...bar, ...change } } : {}), field, typed);
 }
 
 /** Changes the springs as they are meant. */
-export function putSprings(change: Partial<SpringDesign>, field?: string, typed?: string): void {
+export function putSprings(change: Partial<SpringDesign>, field?: string, typed?: string | null): void {
   putRoll(
     ({ springs }) => (springs ? { springs: { ...springs, ...change } as SpringDesign } : {}),
     field,

@@ -1,5 +1,5 @@
 'use client';
-import { edit, useJobPart } from '@/store/jobStore';
+import { enter, useJobPart } from '@/store/jobStore';
 import { NumberField } from './NumberField';
 
 /** How hard the car corners: loads at Locate and the balance at Roll are reckoned with the same. */
@@ -15,7 +15,7 @@ export function CornerField({ field, label }: { field: string; label: string }) 
       most={3}
       unit="g"
       decimals={2}
-      onEnter={(g) => edit((j) => ({ ...j, cornerG: g }))}
+      onEnter={(cornerG, typed) => enter(field, typed, (j) => ({ ...j, cornerG }))}
     />
   );
 }

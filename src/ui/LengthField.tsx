@@ -2,11 +2,10 @@
 import type { ToolName } from '@/core/survey/quantities/tools';
 import { formatDecimal, sayLength, shownLength } from '@/core/units/length';
 import { parseLength } from '@/core/units/parse';
+import { splitWay, type Ways } from '@/core/units/ways';
 import { useJobPart } from '@/store/jobStore';
 import { Entry, type Read } from './Entry';
-
-/** The two ways a length can count, e.g. left and right of the centreline; the first is positive. */
-export type Ways = readonly [positive: string, negative: string];
+import { WayButton } from './WayButton';
 
 type Props = {
   /** the value's own name: where its half-typed text and its last typing are kept */
@@ -16,6 +15,8 @@ type Props = {
   least: number;
   most: number;
   onEnter: (mm: number, typed: string, by?: ToolName) => void;
+  /** what an emptied field does, where there need be no value */
+  onClear?: () => void;
   /** with these, a button beside the figure says which way it counts, and the text may end in either word */
   ways?: Ways;
   placeholder?: string;
@@ -42,10 +43,13 @@ export function LengthField({
   const shown = size === null ? '' : decimal ? formatDecimal(size, tape) : shownLength(size, typed, tape);
 
   function read(text: string): Read<number> {
-    const { bare, sign } = ways ? splitWay(text, ways, mm) : { bare: text, sign: 1 };
+    const { bare, sign } = ways
+      ? splitWay(text, ways, (t) => parseLength(t, tape).ok)
+      : { bare: text, sign: null };
     const parsed = parseLength(bare, tape);
     if (!parsed.ok) return parsed;
-    const value = ways ? sign * parsed.mm : parsed.mm;
+    // Without a word the length keeps its way.
+    const value = ways ? (sign ?? (mm !== null && mm < 0 ? -1 : 1)) * parsed.mm : parsed.mm;
     if (value < least || value > most) {
       return {
         ok: false,
@@ -72,25 +76,9 @@ export function LengthField({
       beside={
         ways &&
         mm !== null && (
-          <button
-            type="button"
-            className="way"
-            aria-label={`${label}: ${ways[mm < 0 ? 1 : 0]}. Change to ${ways[mm < 0 ? 0 : 1]}`}
-            onClick={() => onEnter(-mm, typed ?? shown)}
-          >
-            {ways[mm < 0 ? 1 : 0]}
-          </button>
+          <WayButton label={label} ways={ways} value={mm} onTurn={() => onEnter(-mm, typed ?? shown)} />
         )
       }
     />
   );
-}
-
-/** Takes a closing word like `left`, `R` or `behind` off the text, and its sign; without one the length keeps its way. */
-function splitWay(text: string, ways: Ways, now: number | null): { bare: string; sign: number } {
-  const match = /^(.*?)\s*([a-z]+)$/i.exec(text.trim());
-  const word = match?.[2]?.toLowerCase();
-  const way = word ? ways.findIndex((w) => w.toLowerCase().startsWith(word)) : -1;
-  if (match && way >= 0) return { bare: match[1]!, sign: way === 0 ? 1 : -1 };
-  return { bare: text, sign: now !== null && now < 0 ? -1 : 1 };
 }

@@ -127,17 +127,17 @@ test('weld: held until all is measured and striped; an override needs its reason
     await hands.until(async () => (await condition(id, 'stripe')) === 'whole');
   };
   await hands.reads('[data-bracket=frame] .deed', 'held');
-  await hands.type('weld/level.frame', '14 7/8');
-  await hands.type('weld/level.axle', '13 7/8');
+  await hands.type('weld/panhard/level.frame', '14 7/8');
+  await hands.type('weld/panhard/level.axle', '13 7/8');
   await hands.until(async () => (await condition('level', 'holds')) === 'false');
   await hands.reads('[data-condition=level]', '1 in too high at the frame end');
-  await hands.type('weld/level.frame', '13 7/8');
-  await hands.type('weld/eyeToEye', '36 5/8');
-  await hands.type('weld/clearance', '5/8');
-  await hands.type('weld/thread.frame', '3/8');
-  await hands.type('weld/thread.axle', '3/8');
-  await hands.type('weld/centred.left', '5 3/8');
-  await hands.type('weld/centred.right', '5 3/8');
+  await hands.type('weld/panhard/level.frame', '13 7/8');
+  await hands.type('weld/panhard/eyeToEye', '36 5/8');
+  await hands.type('weld/panhard/clearance', '5/8');
+  await hands.type('weld/panhard/thread.frame', '3/8');
+  await hands.type('weld/panhard/thread.axle', '3/8');
+  await hands.type('weld/panhard/centred.left', '5 3/8');
+  await hands.type('weld/panhard/centred.right', '5 3/8');
   for (const id of ['onWheels', 'level', 'eyeToEye', 'clearance', 'thread', 'centred']) await stripe(id);
   await hands.reads('[data-bracket=frame] .deed', '1 left to check');
 

@@ -6,13 +6,11 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { POST } from '../../app/api/solve/route';
 import { fileName, readJob, writeJob } from '@/core/job/file';
-import { analyseLocate } from '@/core/locate/analyse';
 import { solveRig } from '@/core/bench/solveRig';
 import { InputError, readRig } from '@/core/rig/read';
 import { demoJobs } from '@/store/demo';
 import { threeLink } from '../support/rigs';
 import type { Job } from '@/core/job/jobSchema';
-import { locateInput } from '@/core/locate/types';
 import { newJob } from '@/core/job/newJob';
 import { withMounts } from '@/core/job/edits/mounts';
 

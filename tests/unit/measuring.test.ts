@@ -10,7 +10,7 @@ import type { Datum } from '@/core/survey/quantities/datums';
 import { floorOf } from '@/core/survey/floor';
 import { inspectionChecks } from '@/core/record/inspection';
 import { agreementOf, type Agreement } from '@/core/survey/agreement';
-import { partsChecks, usualParts, type Part } from '@/core/record/partsList';
+import { partsChecks, usualParts } from '@/core/record/partsList';
 import { planOf, stillNeeded, type Approach } from '@/core/record/plan';
 import { READING_KEYS, spotAt } from '@/core/survey/quantities/quantities';
 import { found, type Readings } from '@/core/survey/readings';
@@ -19,6 +19,7 @@ import { TOOL_NAMES } from '@/core/survey/quantities/tools';
 import type { AxleEnd } from '@/core/rig/schema';
 import { demoJobs } from '@/store/demo';
 import { AT, oldCar, read, readings, trueReadings, usualValue } from '../support/car';
+import type { KitPart } from '@/core/job/slices/record';
 import { newJob } from '@/core/job/newJob';
 import { workBar } from '@/core/job/jobValues';
 import { withReadingsAt } from '@/core/job/edits/readings';
@@ -172,7 +173,6 @@ describe('agreement', () => {
       floorAcrossFront: 0,
     };
     const given = readings({ ...values, ...floor });
-    const track = 1450;
     const upright = placedBy(fit(given, 'plumb-bob'), 'cab');
     expect(upright.middle.left.value).toBeCloseTo(Math.hypot(1040 + 0 - 3, 480 - 475), 1);
     expect(Math.abs(lean)).toBeGreaterThan(1);
@@ -296,7 +296,7 @@ test('parts: missing, of the wrong hand, short, and all in', () => {
   const list = usualParts([{ id: bar.id, name: 'bar', tube: 900 }]);
   const at = (id: string) => list.findIndex((p) => p.id === id);
   expect(partsChecks(list, 'mm')).toEqual([]);
-  const came = list.map((p): Part => ({ ...p, got: p.wanted, handSeen: p.hand, lengthSeen: p.length }));
+  const came = list.map((p): KitPart => ({ ...p, got: p.wanted, handSeen: p.hand, lengthSeen: p.length }));
   came[at('rod-lh')]!.handSeen = 'right';
   came[at('spacer')]!.got = 2;
   came[at(`tube-${bar.id}`)]!.lengthSeen = 880;

@@ -3,7 +3,7 @@ export type Point = [number, number, number];
 
 export const minus = (a: Point, b: Point): Point => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
 export const plus = (a: Point, b: Point): Point => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
-export const scaled = (a: Point, by: number): Point => [a[0] * by, a[1] * by, a[2] * by];
+const scaled = (a: Point, by: number): Point => [a[0] * by, a[1] * by, a[2] * by];
 export const dot = (a: Point, b: Point): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 /** Distance between two points, mm. */
 export const distance = (a: Point, b: Point): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);

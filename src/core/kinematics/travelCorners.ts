@@ -4,7 +4,7 @@ import type { Mechanism } from './mechanism';
 import { isReached, type Pose } from './pose';
 
 /** The corners of the travel: both wheels, one against the other, one alone. */
-export const CORNERS = [
+const CORNERS = [
   'ride',
   'bump',
   'droop',

@@ -7,21 +7,7 @@ import type { LinkMember } from '@/core/rig/members/link';
 import { withLink } from '@/core/rig/roles';
 import type { Travel } from '@/core/rig/schema';
 import { sidewaysOverTravel } from './schools';
-import type { LocateInput } from './types';
-
-/**
- * What would mend a lateral bar, tried with the solver. `length`, where the axle moves farther sideways than is allowed: level
- * alone does it; or level with its frame end out at `y`, mm, of which `farthest` is the most that fits; or not even that does.
- * `away`, where it is too near to something the axle carries: how much farther from the axle both ends must stand, mm.
- */
-export type LateralRemedies = {
-  length:
-    | { kind: 'level' }
-    | { kind: 'longer'; y: number; farthest: number }
-    | { kind: 'tooShort'; longest: number }
-    | null;
-  away: number | null;
-};
+import type { LateralRemedies, LocateInput } from './types';
 
 /** How nearly a place is found, mm: finer than any tape. */
 const CLOSE = 0.1;

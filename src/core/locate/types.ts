@@ -8,7 +8,6 @@ import type { LateralBar, LevelSchool } from '@/core/rig/lateralBar';
 import type { Rig, Travel } from '@/core/rig/schema';
 import type { LoadAnswer, LoadCase } from '@/core/statics/equilibrium';
 import type { DragLinkMatch } from './dragLinkMatch';
-import type { LateralRemedies } from './lateralRemedies';
 import type { SchoolComparison } from './schools';
 
 export type LocateInput = {
@@ -110,6 +109,20 @@ export type SteeringFindings = {
   bumpSteer: { both: number; one: number } | null;
   /** drag link against lateral bar; null without one */
   match: DragLinkMatch | null;
+};
+
+/**
+ * What would mend a lateral bar, tried with the solver. `length`, where the axle moves farther sideways than is allowed: level
+ * alone does it; or level with its frame end out at `y`, mm, of which `farthest` is the most that fits; or not even that does.
+ * `away`, where it is too near to something the axle carries: how much farther from the axle both ends must stand, mm.
+ */
+export type LateralRemedies = {
+  length:
+    | { kind: 'level' }
+    | { kind: 'longer'; y: number; farthest: number }
+    | { kind: 'tooShort'; longest: number }
+    | null;
+  away: number | null;
 };
 
 /** What Locate works out of one geometry: numbers, ids and places; words are made of it on the way to the screen. */

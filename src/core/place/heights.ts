@@ -1,13 +1,13 @@
 import { compileLinkage } from '@/core/kinematics/solver/linkage';
 import { PoseSolver } from '@/core/kinematics/solver/poseSolver';
-import { bothSides, measured, measuredAcross } from '@/core/survey/readings';
+import { bothSides, measured } from '@/core/survey/readings';
 import { estimate } from '@/core/survey/uncertainty';
 import type { QuantityKey } from '@/core/survey/quantities/quantities';
 import { restFor, type Rest } from './stands';
 import { bySide, type Side } from '@/core/geometry/side';
 import type { Job } from '@/core/job/jobSchema';
 import type { CentreSchool } from '@/core/job/slices/place';
-import { travelOf } from '@/core/job/jobValues';
+import { drivingHeight, travelOf } from '@/core/job/jobValues';
 
 type HeightId = 'droop' | 'driving' | 'parked' | 'bump';
 
@@ -23,10 +23,6 @@ export type Height = {
   /** the same from the middle of the opening, by the school that is set */
   inOpening: number | null;
 };
-
-/** Frame height to build for: as wished, or as recorded. */
-export const drivingHeight = (job: Job): number =>
-  job.place.rideHeight ?? measuredAcross(job.readings, 'rideHeight');
 
 /** Half of the tyre to come, or the loaded radius as recorded. */
 export const layoutRadius = (job: Job): number =>

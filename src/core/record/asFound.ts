@@ -2,24 +2,12 @@ import type { Agreement } from '@/core/survey/agreement';
 import type { Datum } from '@/core/survey/quantities/datums';
 import { slopeAlong } from '@/core/survey/floor';
 import type { AxleEnd } from '@/core/rig/schema';
-import type { Unit } from '@/core/units/values';
 import type { QuantityKey } from '@/core/survey/quantities/quantities';
 import { aheadByWheelbase, bothSides, found, type Measured, type Readings } from '@/core/survey/readings';
+import type { Finding } from '@/core/survey/finding';
 import { propagate, type Estimate } from '@/core/survey/uncertainty';
 import { toDegrees } from '@/core/geometry/angle';
 import { SIDES } from '@/core/geometry/side';
-
-/** One line of the report: a number, how far to trust it, and the words for its two ways. */
-export type Finding = {
-  id: string;
-  label: string;
-  value: number;
-  u: number;
-  unit: Unit;
-  ways?: readonly [string, string];
-  /** what it rests on, in a few words */
-  by: string;
-};
 
 const OFFSET = ['to the left', 'to the right'] as const;
 const AHEAD = ['left wheel ahead', 'right wheel ahead'] as const;

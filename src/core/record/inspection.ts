@@ -1,7 +1,8 @@
+import type { Inspection, InspectionId } from '@/core/job/slices/record';
 import type { Verdict } from '@/core/verdict/verdict';
 
 /** What is looked at before geometry is blamed: parts that stay on the car. `grave`: nothing is built until it is mended. */
-type Item = { id: string; label: string; look: string; grave: string | null };
+type Item = { id: InspectionId; label: string; look: string; grave: string | null };
 
 export const INSPECTION = [
   {
@@ -66,15 +67,6 @@ export const INSPECTION = [
     grave: null,
   },
 ] as const satisfies Item[];
-
-export type InspectionId = (typeof INSPECTION)[number]['id'];
-export const INSPECTION_IDS = INSPECTION.map((item) => item.id) as [InspectionId, ...InspectionId[]];
-
-/** Sound; worth watching; to be mended before anything is built on it; and mended since. */
-export const FINDINGS = ['sound', 'watch', 'mend', 'mended'] as const;
-export type FindingState = (typeof FINDINGS)[number];
-type Inspected = { finding: FindingState; note: string; at: string };
-export type Inspection = Partial<Record<InspectionId, Inspected>>;
 
 /** What was found that stops the work, or wants an eye kept on it. */
 export function inspectionChecks(inspection: Inspection): Verdict[] {

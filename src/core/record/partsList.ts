@@ -1,31 +1,20 @@
+import type { Hand, KitPart } from '@/core/job/slices/record';
 import { sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import type { Verdict } from '@/core/verdict/verdict';
-
-/** Hand of a thread; left-hand parts usually carry a groove or a nut of another colour. */
-export const HANDS = ['right', 'left'] as const;
-export type Hand = (typeof HANDS)[number];
-
-/** One line of a kit or a material list: what should have come, and what did. */
-export type Part = {
-  id: string;
-  name: string;
-  wanted: number;
-  got?: number;
-  hand?: Hand;
-  handSeen?: Hand;
-  /** mm */
-  length?: number;
-  lengthSeen?: number;
-};
 
 /** A piece this much shorter than asked for is short, mm. */
 const SHORT = 1.6;
 
 /** A list to check in against, from the bars this job has: each with one right-hand and one left-hand end. */
-export function usualParts(bars: { id: string; name: string; tube: number }[]): Part[] {
+export function usualParts(bars: { id: string; name: string; tube: number }[]): KitPart[] {
   const n = bars.length;
-  const each = (id: string, name: string, wanted: number, hand?: Hand): Part => ({ id, name, wanted, hand });
+  const each = (id: string, name: string, wanted: number, hand?: Hand): KitPart => ({
+    id,
+    name,
+    wanted,
+    hand,
+  });
   return [
     each('rod-rh', 'Rod end', n, 'right'),
     each('rod-lh', 'Rod end', n, 'left'),
@@ -36,7 +25,7 @@ export function usualParts(bars: { id: string; name: string; tube: number }[]): 
     each('bolt-long', 'Bolt, the longer, for the thicker brackets', n),
     each('bolt-short', 'Bolt, the shorter', n),
     each('spacer', 'Spacer beside a joint', 4 * n),
-    ...bars.map(({ id, name, tube }): Part => ({
+    ...bars.map(({ id, name, tube }): KitPart => ({
       id: `tube-${id}`,
       name: `Tube, ${name}`,
       wanted: 1,
@@ -46,11 +35,11 @@ export function usualParts(bars: { id: string; name: string; tube: number }[]): 
 }
 
 /** Whether a line was counted and, where it has them, its hand and length looked at. */
-export const isCheckedIn = (p: Part): boolean =>
+export const isCheckedIn = (p: KitPart): boolean =>
   p.got !== undefined && (!p.hand || p.handSeen !== undefined) && (!p.length || p.lengthSeen !== undefined);
 
 /** What is missing, wrong or short. */
-export function partsChecks(parts: Part[], tape: Tape): Verdict[] {
+export function partsChecks(parts: KitPart[], tape: Tape): Verdict[] {
   return parts.flatMap((p): Verdict[] => {
     const name = p.hand ? `${p.name}, ${p.hand}-hand` : p.name;
     const found: Verdict[] = [];

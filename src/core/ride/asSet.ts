@@ -1,6 +1,6 @@
 import { LIMITS } from '@/core/materials/limits';
 import { memberName } from '@/core/rig/names';
-import type { Finding } from '@/core/record/asFound';
+import type { Finding } from '@/core/survey/finding';
 import { aheadByWheelbase, bothSides, found } from '@/core/survey/readings';
 import type { Estimate } from '@/core/survey/uncertainty';
 import { distance } from '@/core/geometry/vector';

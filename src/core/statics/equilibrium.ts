@@ -4,7 +4,8 @@ import type { Mechanism } from '@/core/kinematics/mechanism';
 import type { Rig } from '@/core/rig/schema';
 import { cross, type Point } from '@/core/geometry/vector';
 
-export type LoadCase = NonNullable<Rig['loads']>[number];
+/** Loads on an axle as a rig states them; `inertia` is what its own mass takes of them while the car gathers speed, brakes or corners, N, at its centre. */
+export type LoadCase = NonNullable<Rig['loads']>[number] & { inertia?: Point };
 
 /** Forces of one load case: members N (tension positive), springs N (compression positive: pushing the axle down). */
 export type LoadAnswer = {
@@ -15,8 +16,9 @@ export type LoadAnswer = {
 };
 
 /**
- * Forces of a load case: static equilibrium of the axle at ride height: forces at the contact patches and a torque about x on the axle, carried by
- * the members and by two springs that push straight down at their seats.
+ * Forces of a load case: static equilibrium of the axle at ride height (with its own inertia, d'Alembert). Forces at the contact
+ * patches, at the axle's centre and a torque about x on the axle are carried by the members and by two springs that push
+ * straight down at their seats.
  *
  * Unknowns are a small displacement of the axle in each motion that the members hold, and the two spring forces. Every
  * member answers with rate × the stretch of it. Where members and motions balance, the forces are those of statics alone,
@@ -66,6 +68,7 @@ export function solveLoad({ rig, atRide }: Mechanism, load: LoadCase): LoadAnswe
       b[e + 3]! -= turn[e]!;
     }
   }
+  load.inertia?.forEach((force, e) => (b[e]! -= force));
   b[3]! -= load.shaftTorque;
 
   if (solveInPlace(A, b, size, 1) === 0 || !b.every(Number.isFinite)) return null;

@@ -27,8 +27,9 @@ export type CaseInput = {
 
 /**
  * The loads that a live axle is usually judged by, made from the car's masses: what the ground gives the two tyres less what
- * the axle's own weight takes of it. Weight moved lengthwise: m·a·h/L (Gillespie ch. 1, from memory). Weight moved sideways
- * is shared between the ends by what stands on them, which holds where their roll stiffness is shared alike.
+ * the axle's own weight and its own mass times acceleration take of it. Weight moved lengthwise: m·a·h/L (Gillespie ch. 1,
+ * from memory), until an end stands on nothing: a wheelie carries what the car weighs and no more. Weight moved sideways is
+ * shared between the ends by what stands on them, which holds where their roll stiffness is shared alike.
  *
  * @returns no cases while masses, wheelbase or height of the centre of gravity are missing
  */
@@ -38,7 +39,8 @@ export function standardCases({ rig, use, cornerG, axleRatio }: CaseInput): Load
   const rear = end === 'rear';
   const weight = masses.total * G;
   const here = weight * (rear ? 1 - masses.frontFraction : masses.frontFraction);
-  const own = (rear ? masses.unsprungRear : masses.unsprungFront) * G;
+  const ownMass = rear ? masses.unsprungRear : masses.unsprungFront;
+  const own = ownMass * G;
   const grip = GRIP[use];
   const lever = cgHeight / wheelbase;
 
@@ -50,9 +52,11 @@ export function standardCases({ rig, use, cornerG, axleRatio }: CaseInput): Load
   const alike = (name: string, x: number, z: number, shaftTorque = 0): LoadCase =>
     load(name, [x / 2, 0, z / 2], [x / 2, 0, z / 2], shaftTorque);
 
-  // The driven end gains what it pulls with: F = μ(W + F·h/L).
-  const pull = (grip * here) / (1 - grip * lever);
-  const braking = Math.max(0, here + (rear ? -1 : 1) * grip * weight * lever);
+  const pull = launchPull(grip, here, weight, lever);
+  // Both ends brake by their grip, until the rear wheels lift.
+  const rearStands = weight * (1 - masses.frontFraction);
+  const decel = Math.min(grip, rearStands / (weight * lever));
+  const braking = here + (rear ? -1 : 1) * decel * weight * lever;
   const moved = (cornerG * here * cgHeight) / track;
   const inside = Math.max(0, here / 2 - moved);
   // In a left turn the ground pushes the tyres to the left, by what stands on each.
@@ -61,13 +65,33 @@ export function standardCases({ rig, use, cornerG, axleRatio }: CaseInput): Load
 
   return [
     // An engine turns its shaft so that the left tyre is pressed down at the launch.
-    ...(rear ? [alike('Hard launch', pull, here + pull * lever, (-pull * tireRadius) / axleRatio)] : []),
-    alike('Hard braking', -grip * braking, braking),
-    load(`Left turn at ${cornerG} g`, corner(inside), corner(here - inside)),
+    ...(rear
+      ? [
+          withInertia(alike('Hard launch', pull, here + pull * lever, (-pull * tireRadius) / axleRatio), [
+            (-ownMass * pull) / masses.total,
+            0,
+            0,
+          ]),
+        ]
+      : []),
+    withInertia(alike('Hard braking', -decel * braking, braking), [own * decel, 0, 0]),
+    withInertia(load(`Left turn at ${cornerG} g`, corner(inside), corner(here - inside)), [
+      0,
+      -own * cornerG,
+      0,
+    ]),
     load('Pothole, left wheel', [(-POTHOLE.back * here) / 2, 0, (POTHOLE.up * here) / 2], still),
     load('All on the left wheel', [0, 0, here], [0, 0, 0]),
   ];
 }
+
+/** What the driven end pulls with, N: it gains what it pulls with, F = μ(W + F·h/L), until it carries the whole car. */
+function launchPull(grip: number, here: number, weight: number, lever: number): number {
+  const wheelie = (weight - here) / lever;
+  return grip * lever < 1 ? Math.min((grip * here) / (1 - grip * lever), wheelie) : wheelie;
+}
+
+const withInertia = (load: LoadCase, inertia: Point): LoadCase => ({ ...load, inertia });
 
 function springSeats({ springs, members, track, tireRadius }: Rig): LoadCase['springs'] {
   const leaves = members.filter((m) => m.type === 'leaf');

@@ -1,4 +1,5 @@
 import Fraction from 'fraction.js';
+import { hasThousands } from './number';
 import { MM_PER_INCH, type Tape } from './tape';
 
 export type Parsed = { ok: true; mm: number } | { ok: false; message: string };
@@ -43,8 +44,10 @@ export function parseLength(text: string, tape: Tape): Parsed {
     .replace(/[”″]|''/g, '"')
     .replace(/[–—−]/g, '-')
     .replace(/inch(es)?\b/, 'in')
-    .replace(/,/g, '.')
     .trim();
+  if (hasThousands(s.replace(/[^\d,.]/g, '')))
+    return fail(`“${text.trim()}” reads two ways. Type ${s.replaceAll(',', '')} or ${s.replace(',', '.')}.`);
+  s = s.replace(/,/g, '.');
   if (s === '') return fail('Nothing typed yet. Type something like 28 1/2.');
   const sign = s.startsWith('-') ? -1 : 1;
   s = s.replace(/^[-+]\s*/, '');

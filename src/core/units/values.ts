@@ -1,4 +1,5 @@
 import { formatDegrees, formatLength, sayLength } from './length';
+import { parseNumber } from './number';
 import { parseLength } from './parse';
 import { division, finer, type Tape } from './tape';
 import { toDegrees } from '@/core/geometry/angle';
@@ -33,7 +34,7 @@ function parseAngle(text: string, tape: Tape): ParsedValue {
     if (rise.ok && run.ok && run.mm > 0) return { ok: true, value: toDegrees(Math.atan(rise.mm / run.mm)) };
     return { ok: false, message: `“${text}” is no slope. Type the rise in its run, like 3/16 in 48.` };
   }
-  const value = plainNumber(text.replace(/°|deg(rees)?$/i, ''));
+  const value = parseNumber(text.replace(/°|deg(rees)?$/i, ''));
   if (value === null)
     return { ok: false, message: 'Type degrees, like 2.5, or a rise in its run, like 3/16 in 48.' };
   return { ok: true, value };
@@ -41,15 +42,10 @@ function parseAngle(text: string, tape: Tape): ParsedValue {
 
 function parseWeight(text: string, tape: Tape): ParsedValue {
   const own = /\s*(lbs?|kg)$/i.exec(text.trim());
-  const value = plainNumber(own ? text.trim().slice(0, own.index) : text);
+  const value = parseNumber(own ? text.trim().slice(0, own.index) : text);
   if (value === null) return { ok: false, message: `Type a number, like ${tape === 'mm' ? '381' : '840'}.` };
   const as: Tape = own ? (own[1]!.toLowerCase() === 'kg' ? 'mm' : 'in16') : tape;
   return { ok: true, value: MASS.read(value, as) };
-}
-
-function plainNumber(text: string): number | null {
-  const bare = text.trim().replace(',', '.');
-  return /^[-+]?(\d+\.?\d*|\.\d+)$/.test(bare) ? Number(bare) : null;
 }
 
 /** A value as one line of plain text, without its unit. */

@@ -49,7 +49,7 @@ export const measuredKey = (member: string, key: string): string => `${member}/$
 export const stripeKey = (member: string, condition: string): string => `weld.${member}/${condition}`;
 
 /** Gaps read at Ride count as measured here too: on the ground, after the tacking, is where they are read again. */
-export function fromRide({ ride }: Job, key: string): number | undefined {
+function fromRide({ ride }: Job, key: string): number | undefined {
   const [id, side] = key.split('.');
   return id === 'centredAgain' && (side === 'left' || side === 'right') ? ride.gaps[side] : undefined;
 }

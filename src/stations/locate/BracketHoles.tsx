@@ -89,7 +89,8 @@ export function BracketHoles({ member, mountKey, mountName }: Props) {
         most={20}
         unit=""
         decimals={0}
-        onEnter={(count) => put({ ...holes, count: Math.round(count) })}
+        whole
+        onEnter={(count) => put({ ...holes, count })}
       />
       <button type="button" className="put-back" onClick={() => put(null)}>
         no holes

@@ -5,7 +5,8 @@ import { USUAL_MASSES } from '@/core/job/applyReadings';
 import { memberName } from '@/core/rig/names';
 import type { LocateResult } from '@/core/locate/types';
 import type { Rig } from '@/core/rig/schema';
-import { edit, useJobPart } from '@/store/jobStore';
+import { withMeasuredAgain } from '@/core/job/edits/readings';
+import { edit, enter, useJobPart } from '@/store/jobStore';
 import { setWays, useWays } from '@/store/ways';
 import { CardHead } from '@/ui/Card';
 import { CornerField } from '@/ui/CornerField';
@@ -112,8 +113,11 @@ function Cases({ loads }: { loads: LocateResult['loads'] }) {
 function MassFields({ masses }: { masses: Masses }) {
   const tape = useJobPart((j) => j.tape);
   const ratio = useJobPart((j) => j.shaft.ratio);
-  const put = (part: Partial<Masses>) =>
-    edit((j) => ({ ...j, rig: { ...j.rig, masses: { ...j.rig.masses!, ...part } } }));
+  const put = (key: keyof Masses, value: number, typed: string) =>
+    enter(`masses/${key}`, typed, (j) => ({
+      ...j,
+      rig: { ...j.rig, masses: { ...j.rig.masses!, [key]: value } },
+    }));
   const mass = (key: 'total' | 'unsprungFront' | 'unsprungRear', label: string, least: number) => (
     <NumberField
       field={`masses/${key}`}
@@ -124,7 +128,8 @@ function MassFields({ masses }: { masses: Masses }) {
       most={20_000}
       unit={MASS.sign(tape)}
       decimals={0}
-      onEnter={(shown) => put({ [key]: MASS.read(shown, tape) })}
+      onEnter={(shown, typed) => put(key, MASS.read(shown, tape), typed)}
+      onClear={() => edit((j) => withMeasuredAgain(j, `masses/${key}`))}
     />
   );
   return (
@@ -141,7 +146,8 @@ function MassFields({ masses }: { masses: Masses }) {
           most={95}
           unit="%"
           decimals={1}
-          onEnter={(shown) => put({ frontFraction: shown / 100 })}
+          onEnter={(shown, typed) => put('frontFraction', shown / 100, typed)}
+          onClear={() => edit((j) => withMeasuredAgain(j, 'masses/frontFraction'))}
         />
         {mass('unsprungFront', 'Front axle, wheels, brakes', 5)}
         {mass('unsprungRear', 'Rear axle, wheels, brakes', 5)}
@@ -155,7 +161,9 @@ function MassFields({ masses }: { masses: Masses }) {
           most={20}
           unit="to 1"
           decimals={2}
-          onEnter={(r) => edit((j) => ({ ...j, shaft: { ...j.shaft, ratio: r } }))}
+          onEnter={(ratio, typed) =>
+            enter('shaft/ratio', typed, (j) => ({ ...j, shaft: { ...j.shaft, ratio } }))
+          }
         />
       </div>
     </section>

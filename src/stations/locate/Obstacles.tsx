@@ -142,8 +142,20 @@ function Shape({ obstacle }: { obstacle: Obstacle }) {
     case 'box':
       return (
         <>
-          <PointFields id={obstacle.id} of="min" name="right rear bottom" point={obstacle.min} />
-          <PointFields id={obstacle.id} of="max" name="left front top" point={obstacle.max} />
+          <PointFields
+            id={obstacle.id}
+            of="min"
+            name="right rear bottom"
+            point={obstacle.min}
+            below={obstacle.max}
+          />
+          <PointFields
+            id={obstacle.id}
+            of="max"
+            name="left front top"
+            point={obstacle.max}
+            above={obstacle.min}
+          />
         </>
       );
     case 'capsule':
@@ -164,13 +176,30 @@ function Shape({ obstacle }: { obstacle: Obstacle }) {
   }
 }
 
-type PointProps = { id: string; of: 'min' | 'max' | 'from' | 'to' | 'centre'; name: string; point: Point };
+type Axis = 0 | 1 | 2;
+type Corner = 'min' | 'max' | 'from' | 'to' | 'centre';
+type PointProps = {
+  id: string;
+  of: Corner;
+  name: string;
+  point: Point;
+  /** the opposite corner of a box, which this one stays below or above in all three */
+  below?: Point;
+  above?: Point;
+};
 
-function PointFields({ id, of, name, point }: PointProps) {
+/** What a coordinate may be, as it is typed: between its limits, and not past the opposite corner. */
+function limitsOf({ axis, sign, least, most }: (typeof PLACES)[number], below?: Point, above?: Point) {
+  const [low, high] = [above?.[axis] ?? -Infinity, below?.[axis] ?? Infinity];
+  const [from, to] = sign > 0 ? [low, high] : [-high, -low];
+  return { least: Math.max(least, from), most: Math.min(most, to) };
+}
+
+function PointFields({ id, of, name, point, below, above }: PointProps) {
   return (
     <div className="ends-row thing-point">
       <h3>{name}</h3>
-      {PLACES.map(({ axis, name: place, ways, sign, least, most }) => (
+      {PLACES.map(({ axis, name: place, ways, sign, ...limits }) => (
         <div key={axis}>
           <span className="place" aria-hidden>
             {place}
@@ -179,8 +208,7 @@ function PointFields({ id, of, name, point }: PointProps) {
             field={`obstacle/${id}/${of}/${axis}`}
             label={`${id}, ${name}, ${place}`}
             mm={sign * point[axis]}
-            least={least}
-            most={most}
+            {...limitsOf({ axis, name: place, ways, sign, ...limits }, below, above)}
             ways={ways}
             onEnter={(mm) => editObstacle(id, (o) => withCoordinate(o, of, axis, sign * mm))}
           />
@@ -190,14 +218,11 @@ function PointFields({ id, of, name, point }: PointProps) {
   );
 }
 
-/** A box keeps its corners in order: whichever way it is typed, the larger is the far one. */
-function withCoordinate(o: Obstacle, of: PointProps['of'], axis: 0 | 1 | 2, mm: number): Obstacle {
+function withCoordinate(o: Obstacle, of: Corner, axis: Axis, mm: number): Obstacle {
   const set = (p: Point) => p.map((v, k) => (k === axis ? mm : v)) as Point;
   if (o.shape === 'sphere') return { ...o, centre: set(o.centre) };
   if (o.shape === 'capsule') return of === 'from' ? { ...o, from: set(o.from) } : { ...o, to: set(o.to) };
-  const [a, b] = of === 'min' ? [set(o.min), o.max] : [o.min, set(o.max)];
-  const [min, max] = [a.map((v, k) => Math.min(v, b[k]!)), a.map((v, k) => Math.max(v, b[k]!))];
-  return { ...o, min: min as Point, max: max as Point };
+  return of === 'min' ? { ...o, min: set(o.min) } : { ...o, max: set(o.max) };
 }
 
 function Diameter({ id, radius }: { id: string; radius: number }) {

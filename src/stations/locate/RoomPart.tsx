@@ -1,4 +1,6 @@
 'use client';
+import { without } from '@/core/job/edits/omit';
+import { withMeasuredAgain } from '@/core/job/edits/readings';
 import { travelOf } from '@/core/job/jobValues';
 import type { ShaftFindings } from '@/core/locate/types';
 import { sayTravel } from '@/core/locate/verdicts/words';
@@ -84,9 +86,10 @@ const WAYS: Record<Angle, readonly [string, string]> = {
 
 function AngleField({ which, label }: { which: Angle; label: string }) {
   const value = useJobPart((j) => j.rig.driveshaft![which]);
+  const field = `driveshaft/${which}`;
   return (
     <NumberField
-      field={`driveshaft/${which}`}
+      field={field}
       label={label}
       showLabel
       value={value}
@@ -95,12 +98,13 @@ function AngleField({ which, label }: { which: Angle; label: string }) {
       unit="°"
       decimals={2}
       ways={WAYS[which]}
-      onEnter={(deg) =>
-        edit((j) => {
+      onEnter={(deg, typed) =>
+        enter(field, typed, (j) => {
           const driveshaft: Rig['driveshaft'] = { ...j.rig.driveshaft!, [which]: deg };
           return { ...j, laidOut: true, rig: { ...j.rig, driveshaft } };
         })
       }
+      onClear={() => edit((j) => withMeasuredAgain(j, field))}
     />
   );
 }
@@ -122,6 +126,9 @@ function YokeRoom({ way, label }: { way: 'in' | 'out'; label: string }) {
           ...j,
           shaft: { ...j.shaft, room: { ...j.shaft.room, [way]: value } },
         }))
+      }
+      onClear={() =>
+        enter(field, null, (j) => ({ ...j, shaft: { ...j.shaft, room: without(j.shaft.room, way) } }))
       }
     />
   );

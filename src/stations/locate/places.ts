@@ -1,4 +1,4 @@
-import type { Ways } from '@/ui/LengthField';
+import type { Ways } from '@/core/units/ways';
 
 /** How a builder says where a point is: which coordinate, its sign, and the words for its two ways. */
 export type Place = { axis: 0 | 1 | 2; name: string; ways?: Ways; sign: 1 | -1; least: number; most: number };

@@ -1,11 +1,12 @@
 'use client';
 import type { Agreement } from '@/core/survey/agreement';
 import { asFound } from '@/core/record/asFound';
-import { DATUMS, wayOf } from '@/core/survey/quantities/datums';
+import { datumName, wayOf } from '@/core/survey/quantities/datums';
 import { schoolsOf } from '@/core/place/heights';
 import { placeKey } from '@/core/place/placeChecks';
 import { finer } from '@/core/units/tape';
 import { sayLength } from '@/core/units/length';
+import { without } from '@/core/job/edits/omit';
 import { useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/LengthField';
 import { useJobAgreement } from '@/workers/search';
@@ -29,7 +30,7 @@ export function AsPlaced() {
       {WHAT.map(([what, label, most]) => (
         <div className="as-placed" key={what}>
           <span>
-            {label.replace('Datum', DATUMS[job.record.datum].name)}
+            {label.replace('Datum', datumName(job.record.datum, job.rig.end))}
             {what === 'datum' && wanted !== null && (
               <span className="hint">wanted: {sayLength(wanted, finer(job.tape))}, both sides</span>
             )}
@@ -47,6 +48,9 @@ export function AsPlaced() {
                 placeholder={side}
                 onEnter={(mm, typed) =>
                   putPlace(field, typed, (p) => ({ measured: { ...p.measured, [placeKey(what, side)]: mm } }))
+                }
+                onClear={() =>
+                  putPlace(field, null, (p) => ({ measured: without(p.measured, placeKey(what, side)) }))
                 }
               />
             );

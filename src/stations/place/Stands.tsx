@@ -3,7 +3,8 @@ import { Button } from 'antd';
 import { layoutRadius } from '@/core/place/heights';
 import { finer } from '@/core/units/tape';
 import { sayLength } from '@/core/units/length';
-import { edit, useJob } from '@/store/jobStore';
+import { without } from '@/core/job/edits/omit';
+import { useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/LengthField';
 import { putPlace } from './place';
 import { SIDES } from '@/core/geometry/side';
@@ -30,6 +31,7 @@ export function Stands() {
             onEnter={(mm, typed) =>
               putPlace(`place/held.${side}`, typed, (p) => ({ held: { ...p.held, [side]: mm } }))
             }
+            onClear={() => putPlace(`place/held.${side}`, null, (p) => ({ held: without(p.held, side) }))}
           />
         ))}
         <LengthField
@@ -40,6 +42,7 @@ export function Stands() {
           least={0}
           most={1500}
           onEnter={(mm, typed) => putPlace('place/rideHeight', typed, () => ({ rideHeight: mm }))}
+          onClear={() => putPlace('place/rideHeight', null, () => ({ rideHeight: undefined }))}
         />
       </div>
       <details className="approach">
@@ -54,9 +57,10 @@ export function Stands() {
             most={1400}
             placeholder="as recorded"
             onEnter={(mm, typed) => putPlace('place/tireDiameter', typed, () => ({ tireDiameter: mm }))}
+            onClear={() => putPlace('place/tireDiameter', null, () => ({ tireDiameter: undefined }))}
           />
           {job.place.tireDiameter !== undefined && (
-            <Button onClick={() => edit((j) => ({ ...j, place: { ...j.place, tireDiameter: undefined } }))}>
+            <Button onClick={() => putPlace('place/tireDiameter', null, () => ({ tireDiameter: undefined }))}>
               Use the radius as recorded
             </Button>
           )}

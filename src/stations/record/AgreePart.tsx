@@ -2,7 +2,7 @@
 import { approachOf } from '@/core/record/jobRecord';
 import { checkRecord } from '@/core/record/recordChecks';
 import type { Agreement } from '@/core/survey/agreement';
-import { DATUMS } from '@/core/survey/quantities/datums';
+import { datumName, DATUMS } from '@/core/survey/quantities/datums';
 import { marksOf } from '@/core/survey/placement';
 import { measured } from '@/core/survey/readings';
 import { spotAt, spotName } from '@/core/survey/quantities/quantities';
@@ -109,7 +109,7 @@ function DatumTable({ agreement }: { agreement: Agreement }) {
               onChange={() => edit((j) => ({ ...j, record: { ...j.record, datum: row.datum } }))}
             />
             <span>
-              <b>{DATUMS[row.datum].name}</b>
+              <b>{datumName(row.datum, rig.end)}</b>
               <span className="hint">
                 {DATUMS[row.datum].trust} By it, the axle is{' '}
                 {Math.abs(row.aheadAtTire.value) > COVERAGE * row.aheadAtTire.u

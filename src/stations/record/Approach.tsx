@@ -1,5 +1,5 @@
 'use client';
-import { DATUM_NAMES, DATUMS, type Datum } from '@/core/survey/quantities/datums';
+import { DATUM_NAMES, datumName, DATUMS, type Datum } from '@/core/survey/quantities/datums';
 import { METHODS, type Method } from '@/core/survey/network';
 import { edit, useJobPart } from '@/store/jobStore';
 import type { Job } from '@/core/job/jobSchema';
@@ -15,6 +15,7 @@ const change = (part: Partial<Job['record']>) =>
 /** How this car is measured: what the plan is made from. */
 export function Approach() {
   const { method, measuring, datum, scales, brief = false } = useJobPart((j) => j.record);
+  const end = useJobPart((j) => j.rig.end);
   const toggle = (d: Datum) => {
     const next = DATUM_NAMES.filter((x) => (x === d ? !measuring.includes(x) : measuring.includes(x)));
     change({ measuring: next, datum: next.includes(datum) ? datum : (next[0] ?? datum) });
@@ -39,7 +40,7 @@ export function Approach() {
         {DATUM_NAMES.map((d) => (
           <label key={d}>
             <input type="checkbox" checked={measuring.includes(d)} onChange={() => toggle(d)} />
-            {DATUMS[d].name}
+            {datumName(d, end)}
           </label>
         ))}
       </fieldset>

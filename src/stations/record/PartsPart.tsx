@@ -3,7 +3,7 @@ import { Button, Input } from 'antd';
 import { makeBar } from '@/core/fabricate/adjustableBar';
 import { memberName } from '@/core/rig/names';
 import { describeBar } from '@/core/rig/lateralBar';
-import { isCheckedIn, partsChecks, usualParts, type Part } from '@/core/record/partsList';
+import { isCheckedIn, partsChecks, usualParts } from '@/core/record/partsList';
 import { sayLength } from '@/core/units/length';
 import { edit, useJob, useJobPart } from '@/store/jobStore';
 import { LengthField } from '@/ui/LengthField';
@@ -11,13 +11,13 @@ import { NumberField } from '@/ui/NumberField';
 import { Verdicts } from '@/ui/Verdicts';
 import { linksOf } from '@/core/rig/members/members';
 import type { Job } from '@/core/job/jobSchema';
-import { HANDS, type Hand } from '@/core/job/slices/record';
+import { HANDS, type Hand, type KitPart } from '@/core/job/slices/record';
 import { barSpec } from '@/core/job/jobValues';
 
-const change = (parts: (list: Part[]) => Part[]) =>
+const change = (parts: (list: KitPart[]) => KitPart[]) =>
   edit((job) => ({ ...job, record: { ...job.record, parts: parts(job.record.parts) } }));
 
-const usualFor = (job: Job): Part[] =>
+const usualFor = (job: Job): KitPart[] =>
   usualParts(
     linksOf(job.rig).map((bar) => ({
       id: bar.id,
@@ -63,8 +63,8 @@ export function PartsPart() {
   );
 }
 
-function Line({ part }: { part: Part }) {
-  const set = (to: Partial<Part>) =>
+function Line({ part }: { part: KitPart }) {
+  const set = (to: Partial<KitPart>) =>
     change((list) => list.map((p) => (p.id === part.id ? { ...p, ...to } : p)));
   const tape = useJobPart((j) => j.tape);
   const field = `part/${part.id}`;
@@ -97,7 +97,8 @@ function Line({ part }: { part: Part }) {
           most={999}
           unit=""
           decimals={0}
-          onEnter={(wanted) => set({ wanted: Math.round(wanted) })}
+          whole
+          onEnter={(wanted) => set({ wanted })}
         />
         <NumberField
           field={`${field}/got`}
@@ -108,8 +109,10 @@ function Line({ part }: { part: Part }) {
           most={999}
           unit=""
           decimals={0}
+          whole
           placeholder="count"
-          onEnter={(got) => set({ got: Math.round(got) })}
+          onEnter={(got) => set({ got })}
+          onClear={() => set({ got: undefined })}
         />
         {part.hand && (
           <HandChoice wanted={part.hand} seen={part.handSeen} onPick={(handSeen) => set({ handSeen })} />
@@ -124,6 +127,7 @@ function Line({ part }: { part: Part }) {
             most={6000}
             placeholder="measure"
             onEnter={(lengthSeen) => set({ lengthSeen })}
+            onClear={() => set({ lengthSeen: undefined })}
           />
         )}
       </div>

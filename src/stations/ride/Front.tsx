@@ -3,6 +3,7 @@ import { wantedToe } from '@/core/ride/asSet';
 import { dragLinkMatch } from '@/core/locate/dragLinkMatch';
 import { onGround, toeAngle } from '@/core/ride/onGround';
 import { formatDegrees } from '@/core/units/length';
+import { without } from '@/core/job/edits/omit';
 import { enter, useJob } from '@/store/jobStore';
 import { Readout, Readouts } from '@/ui/Card';
 import { Frac } from '@/ui/Frac';
@@ -40,6 +41,12 @@ export function Front() {
                 ride: { ...j.ride, read: { ...j.ride.read, [key]: mm } },
               }))
             }
+            onClear={() =>
+              enter(`ride/${key}`, null, (j) => ({
+                ...j,
+                ride: { ...j.ride, read: without(j.ride.read, key) },
+              }))
+            }
           />
         ))}
         <LengthField
@@ -53,6 +60,12 @@ export function Front() {
             enter('ride/toeWanted', typed, (j) => ({
               ...j,
               ride: { ...j.ride, wanted: { ...j.ride.wanted, toe: mm } },
+            }))
+          }
+          onClear={() =>
+            enter('ride/toeWanted', null, (j) => ({
+              ...j,
+              ride: { ...j.ride, wanted: without(j.ride.wanted, 'toe') },
             }))
           }
         />

@@ -1,6 +1,7 @@
 'use client';
 import { CASTER, PINION } from '@/core/ride/asSet';
 import { onGround, wantedPinion } from '@/core/ride/onGround';
+import { without } from '@/core/job/edits/omit';
 import { edit, enter, useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/LengthField';
 import { QuantityField } from '@/ui/QuantityField';
@@ -10,7 +11,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { BELIEFS, type Belief } from '@/core/job/slices/ride';
 
 type Ride = Job['ride'];
-const put = (field: string, typed: string, change: (ride: Ride) => Partial<Ride>) =>
+const put = (field: string, typed: string | null, change: (ride: Ride) => Partial<Ride>) =>
   enter(field, typed, (j) => ({ ...j, ride: { ...j.ride, ...change(j.ride) } }));
 
 const BELIEF_WORDS: Record<Belief, string> = { frame: 'the frame', fender: 'the fenders' };
@@ -35,6 +36,7 @@ export function GroundReadings() {
             most={700}
             placeholder="measure"
             onEnter={(mm, typed) => put(`ride/${side}`, typed, (r) => ({ gaps: { ...r.gaps, [side]: mm } }))}
+            onClear={() => put(`ride/${side}`, null, (r) => ({ gaps: without(r.gaps, side) }))}
           />
         ))}
         <LengthField
@@ -66,6 +68,7 @@ export function GroundReadings() {
                 onEnter={(mm, typed) =>
                   put(`ride/fender.${side}`, typed, (r) => ({ fender: { ...r.fender, [side]: mm } }))
                 }
+                onClear={() => put(`ride/fender.${side}`, null, (r) => ({ fender: without(r.fender, side) }))}
               />
             ))}
           </div>
@@ -97,6 +100,9 @@ export function GroundReadings() {
                 onEnter={(mm, typed) =>
                   put(`ride/ahead.${side}`, typed, (r) => ({ read: { ...r.read, [`ahead.${side}`]: mm } }))
                 }
+                onClear={() =>
+                  put(`ride/ahead.${side}`, null, (r) => ({ read: without(r.read, `ahead.${side}`) }))
+                }
               />
             ))}
           </div>
@@ -115,6 +121,9 @@ export function GroundReadings() {
                   put(`ride/height.${side}`, typed, (r) => ({
                     read: { ...r.read, [`height.${side}`]: mm },
                   }))
+                }
+                onClear={() =>
+                  put(`ride/height.${side}`, null, (r) => ({ read: without(r.read, `height.${side}`) }))
                 }
               />
             ))}
@@ -169,6 +178,7 @@ function Pitch() {
           onEnter={(deg, typed) =>
             put('ride/pinion', typed, (r) => ({ read: { ...r.read, pinion: sign * deg } }))
           }
+          onClear={() => put('ride/pinion', null, (r) => ({ read: without(r.read, 'pinion') }))}
         />
         <QuantityField
           {...shared}
@@ -179,6 +189,7 @@ function Pitch() {
           onEnter={(deg, typed) =>
             put('ride/pinionWanted', typed, (r) => ({ wanted: { ...r.wanted, pinion: sign * deg } }))
           }
+          onClear={() => put('ride/pinionWanted', null, (r) => ({ wanted: without(r.wanted, 'pinion') }))}
         />
       </div>
       <p className="hint">{HINTS[end]}</p>

@@ -73,7 +73,7 @@ export function AirFields({ springs }: { springs: Air }) {
               most={most}
               unit={unit(tape)}
               decimals={decimals}
-              onEnter={(shown) => putSprings({ [key]: read(shown, tape) })}
+              onEnter={(shown, typed) => putSprings({ [key]: read(shown, tape) }, `roll/air/${key}`, typed)}
             />
           );
         })}

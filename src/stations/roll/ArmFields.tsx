@@ -13,7 +13,7 @@ import { BarLength, barsAlikeIn, type BarProps } from './BarLength';
 export const ArmFields = memo(
   function ArmFields({ bar }: BarProps) {
     const tape = useJobPart((j) => j.tape);
-    const plates = (change: Partial<BarDesign['arms']>, field?: string, typed?: string) =>
+    const plates = (change: Partial<BarDesign['arms']>, field?: string, typed?: string | null) =>
       putBar({ arms: { ...bar.arms, ...change } }, field, typed);
     return (
       <section className="section">
@@ -68,7 +68,8 @@ export const ArmFields = memo(
             most={20}
             unit=""
             decimals={0}
-            onEnter={(n) => putBar({ holes: Math.round(n), hole: Math.min(bar.hole, Math.round(n) - 1) })}
+            whole
+            onEnter={(holes) => putBar({ holes, hole: Math.min(bar.hole, holes - 1) })}
           />
           <BarLength bar={bar} of="pitch" label="Hole to hole" least={5} most={100} />
         </div>
@@ -97,7 +98,7 @@ export const ArmFields = memo(
                 most={90}
                 unit="°"
                 decimals={0}
-                onEnter={(turned) => plates({ turned })}
+                onEnter={(turned, typed) => plates({ turned }, 'roll/arms/turned', typed)}
               />
               <NumberField
                 field="roll/arms/teeth"
@@ -109,7 +110,9 @@ export const ArmFields = memo(
                 unit=""
                 decimals={0}
                 placeholder="none"
-                onEnter={(n) => plates({ teeth: Math.round(n) })}
+                whole
+                onEnter={(teeth) => plates({ teeth })}
+                onClear={() => plates({ teeth: null })}
               />
             </div>
             <p className="hint">

@@ -1,7 +1,8 @@
 'use client';
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import { putBar } from '@/store/roll';
-import { LengthField, type Ways } from '@/ui/LengthField';
+import type { Ways } from '@/core/units/ways';
+import { LengthField } from '@/ui/LengthField';
 
 export type BarProps = { bar: BarDesign };
 type LengthKey =

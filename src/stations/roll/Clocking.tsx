@@ -25,6 +25,7 @@ export const Clocking = memo(function Clocking({ measured }: Pick<BarDesign, 'me
             onEnter={(mm, typed) =>
               putBar({ measured: { ...measured, [side]: mm } }, `roll/measured/${side}`, typed)
             }
+            onClear={() => putBar({ measured: { ...measured, [side]: null } }, `roll/measured/${side}`, null)}
           />
         ))}
       </div>

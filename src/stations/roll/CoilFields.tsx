@@ -21,7 +21,7 @@ export function CoilFields({ springs }: { springs: Coil }) {
           most={20_000}
           unit={SPRING_RATE.sign(tape)}
           decimals={tape === 'mm' ? 1 : 0}
-          onEnter={(shown) => putSprings({ rate: SPRING_RATE.read(shown, tape) })}
+          onEnter={(shown, typed) => putSprings({ rate: SPRING_RATE.read(shown, tape) }, 'roll/rate', typed)}
         />
         <LengthField
           field="roll/free"
@@ -32,6 +32,7 @@ export function CoilFields({ springs }: { springs: Coil }) {
           most={1500}
           placeholder="not known"
           onEnter={(free, typed) => putSprings({ free }, 'roll/free', typed)}
+          onClear={() => putSprings({ free: null }, 'roll/free', null)}
         />
         <LengthField
           field="roll/solid"
@@ -42,6 +43,7 @@ export function CoilFields({ springs }: { springs: Coil }) {
           most={1000}
           placeholder="not known"
           onEnter={(solid, typed) => putSprings({ solid }, 'roll/solid', typed)}
+          onClear={() => putSprings({ solid: null }, 'roll/solid', null)}
         />
       </div>
       <StandFields name="roll/spring" stands={springs} onPut={putSprings} />

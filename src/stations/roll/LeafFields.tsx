@@ -47,7 +47,8 @@ export function LeafFields({ springs }: { springs: Leaves }) {
           most={20}
           unit=""
           decimals={0}
-          onEnter={(n) => putSprings({ count: Math.round(n), full: Math.min(springs.full, Math.round(n)) })}
+          whole
+          onEnter={(count) => putSprings({ count, full: Math.min(springs.full, count) })}
         />
         <NumberField
           field="roll/leaf/full"
@@ -58,7 +59,8 @@ export function LeafFields({ springs }: { springs: Leaves }) {
           most={springs.count}
           unit=""
           decimals={0}
-          onEnter={(n) => putSprings({ full: Math.round(n) })}
+          whole
+          onEnter={(full) => putSprings({ full })}
         />
         <NumberField
           field="roll/leaf/measured"
@@ -70,7 +72,10 @@ export function LeafFields({ springs }: { springs: Leaves }) {
           unit={SPRING_RATE.sign(tape)}
           decimals={tape === 'mm' ? 1 : 0}
           placeholder="not weighed"
-          onEnter={(shown) => putSprings({ measured: SPRING_RATE.read(shown, tape) })}
+          onEnter={(shown, typed) =>
+            putSprings({ measured: SPRING_RATE.read(shown, tape) }, 'roll/leaf/measured', typed)
+          }
+          onClear={() => putSprings({ measured: null }, 'roll/leaf/measured', null)}
         />
       </div>
       <p className="hint" data-readout="leafRate">

@@ -56,7 +56,10 @@ export const MiddleFields = memo(
             unit={SPRING_RATE.sign(tape)}
             decimals={0}
             placeholder="nothing"
-            onEnter={(shown) => putBar({ bushingRate: SPRING_RATE.read(shown, tape) })}
+            onEnter={(shown, typed) =>
+              putBar({ bushingRate: SPRING_RATE.read(shown, tape) }, 'roll/bushingRate', typed)
+            }
+            onClear={() => putBar({ bushingRate: null }, 'roll/bushingRate', null)}
           />
         </div>
         <label className="tick">
@@ -76,6 +79,7 @@ export const MiddleFields = memo(
             least={bar.od}
             most={200}
             onEnter={(housing, typed) => putBar({ housing }, 'roll/housing', typed)}
+            onClear={() => putBar({ housing: null }, 'roll/housing', null)}
           />
         )}
       </section>

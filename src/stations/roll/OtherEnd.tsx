@@ -56,7 +56,7 @@ export function OtherEnd() {
           most={10_000}
           unit={ROLL_RATE.sign(tape)}
           decimals={0}
-          onEnter={(shown) => put('other/rollRate', String(shown), { rollRate: ROLL_RATE.read(shown, tape) })}
+          onEnter={(shown, typed) => put('other/rollRate', typed, { rollRate: ROLL_RATE.read(shown, tape) })}
         />
         <NumberField
           field="other/bar"
@@ -67,8 +67,12 @@ export function OtherEnd() {
           most={10_000}
           unit={ROLL_RATE.sign(tape)}
           decimals={0}
-          onEnter={(shown) =>
-            putRoll(() => ({ otherBar: Math.min(ROLL_RATE.read(shown, tape), other.rollRate) }))
+          onEnter={(shown, typed) =>
+            putRoll(
+              () => ({ otherBar: Math.min(ROLL_RATE.read(shown, tape), other.rollRate) }),
+              'other/bar',
+              typed,
+            )
           }
         />
         <LengthField

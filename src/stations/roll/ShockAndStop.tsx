@@ -113,7 +113,7 @@ export function StopFields() {
           most={20_000}
           unit={SPRING_RATE.sign(tape)}
           decimals={0}
-          onEnter={(shown) => put({ rate: SPRING_RATE.read(shown, tape) })}
+          onEnter={(shown, typed) => put({ rate: SPRING_RATE.read(shown, tape) }, 'roll/stop/rate', typed)}
         />
       </div>
       <Button onClick={() => putRoll(() => ({ stop: null }))}>Leave the stops out</Button>

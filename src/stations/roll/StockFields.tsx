@@ -62,6 +62,7 @@ export const StockFields = memo(
             most={bar.od / 2}
             placeholder="solid"
             onEnter={(wall, typed) => putBar({ wall: wall < bar.od / 2 ? wall : null }, 'roll/wall', typed)}
+            onClear={() => putBar({ wall: null }, 'roll/wall', null)}
           />
           <Segmented<BarDesign['made']>
             aria-label="How it is made"

@@ -3,6 +3,7 @@ import { edit, enter, useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/LengthField';
 import { StripeButton } from '@/ui/Stripe';
 import { drawStripe, wipeStripe } from '@/ui/stripes';
+import { without } from '@/core/job/edits/omit';
 import type { Job } from '@/core/job/jobSchema';
 import { measuredFor, measuredKey, stripeKey, type Condition } from '@/core/weld/conditions';
 
@@ -59,6 +60,11 @@ export function ConditionRow({ member, condition, next }: Props) {
                     withMeasured(j, measuredKey(member, f.key), mm),
                   )
                 }
+                onClear={() =>
+                  enter(`weld/${measuredKey(member, f.key)}`, null, (j) =>
+                    withMeasured(j, measuredKey(member, f.key), null),
+                  )
+                }
               />
             ))}
           </div>
@@ -77,6 +83,7 @@ export function ConditionRow({ member, condition, next }: Props) {
   );
 }
 
-function withMeasured(job: Job, key: string, value: number | boolean): Job {
-  return { ...job, weld: { ...job.weld, measured: { ...job.weld.measured, [key]: value } } };
+function withMeasured(job: Job, key: string, value: number | boolean | null): Job {
+  const rest = without(job.weld.measured, key);
+  return { ...job, weld: { ...job.weld, measured: value === null ? rest : { ...rest, [key]: value } } };
 }

@@ -2,6 +2,7 @@ import { InputError } from '@/core/rig/read';
 import { spotName, type Spot } from '@/core/survey/quantities/quantities';
 import { MOST_READINGS, type Reading } from '@/core/survey/readings';
 import { applyReadings } from '../applyReadings';
+import { without } from './omit';
 import type { Job } from '../jobSchema';
 
 /**
@@ -18,3 +19,7 @@ export function withReadingsAt(job: Job, spot: Spot, change: (list: Reading[]) =
     );
   return applyReadings({ ...job, readings: { ...job.readings, [spot.key]: list } });
 }
+
+/** The job with a figure that was typed over what was measured given back to the readings; without any it stays as it is. */
+export const withMeasuredAgain = (job: Job, figure: string): Job =>
+  applyReadings({ ...job, typed: without(job.typed, figure) });

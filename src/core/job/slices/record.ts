@@ -11,7 +11,7 @@ export const HANDS = ['right', 'left'] as const;
 export type Hand = (typeof HANDS)[number];
 
 /** What is looked at before geometry is blamed. */
-export const INSPECTION_IDS = [
+const INSPECTION_IDS = [
   'holes',
   'brackets',
   'welds',

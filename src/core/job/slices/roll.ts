@@ -83,7 +83,7 @@ const bar = z.strictObject({
 });
 
 /** Where shops disagree about sway bars: big bar and soft springs; none behind; on the strip, behind alone. */
-export const ROLL_SCHOOLS = ['soft', 'none', 'strip'] as const;
+const ROLL_SCHOOLS = ['soft', 'none', 'strip'] as const;
 export type RollSchool = (typeof ROLL_SCHOOLS)[number];
 
 /** How the car is held up in roll, as a job file keeps it. */

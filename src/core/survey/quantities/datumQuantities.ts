@@ -6,7 +6,7 @@ export type DatumPart = (typeof DATUM_PARTS)[number];
 
 /** What one datum is asked for: the axle's two marks on each side, the rectangle's other sides, and how it ties to the holes. */
 export function datumQuantities(datum: Datum): Record<DatumPart, Asked> {
-  const { short, pair, towards, standIn, name } = DATUMS[datum];
+  const { short, pair, towards, standIn } = DATUMS[datum];
   const apart = Math.abs(standIn * towards - DATUMS.holes.standIn);
   return {
     front: {
@@ -26,7 +26,7 @@ export function datumQuantities(datum: Datum): Record<DatumPart, Asked> {
     across: {
       ...across('under', 300, 2200, 965.2),
       label: `Across, between ${pair}`,
-      how: `${name}: from the left one straight across to the right one.`,
+      how: 'From the left one straight across to the right one.',
       why: 'One side of the rectangle that the diagonals check.',
     },
     diagonal: {

@@ -31,7 +31,7 @@ export const DATUMS = {
     standIn: 914.4,
   },
   edge: {
-    name: 'Near end of the frame rails',
+    name: 'end of the frame rails',
     short: 'rail ends',
     pair: 'the two rail ends',
     trust: 'Cut ends differ by what the saw left: check one against the other.',
@@ -52,5 +52,9 @@ export type Datum = keyof typeof DATUMS;
 /** Where a datum stands from the axle along the car: 1 ahead, -1 behind. The middle of the car is ahead of a rear axle and behind a front one. */
 export const wayOf = (datum: Datum, end: AxleEnd): 1 | -1 =>
   end === 'rear' ? DATUMS[datum].towards : (-DATUMS[datum].towards as 1 | -1);
+
+/** What a datum is called, of the axle that is built: its rails end behind a rear axle and ahead of a front one. */
+export const datumName = (datum: Datum, end: AxleEnd): string =>
+  datum === 'edge' ? `${end === 'rear' ? 'Rear' : 'Front'} ${DATUMS.edge.name}` : DATUMS[datum].name;
 
 export const DATUM_NAMES = Object.keys(DATUMS) as [Datum, ...Datum[]];

@@ -1,0 +1,15 @@
+'use client';
+import { Button } from 'antd';
+import type { Ways } from '@/core/units/ways';
+
+type Props = { label: string; ways: Ways; value: number; onTurn: () => void };
+
+/** Says which way a value counts, and turns it about. */
+export function WayButton({ label, ways, value, onTurn }: Props) {
+  const [now, other] = value < 0 ? [ways[1], ways[0]] : ways;
+  return (
+    <Button className="way" aria-label={`${label}: ${now}. Change to ${other}`} onClick={onTurn}>
+      {now}
+    </Button>
+  );
+}
