@@ -3,19 +3,19 @@ import { memo, useEffect, useRef, useState } from 'react';
 import { lateralBarOf } from '@/core/rig/roles';
 import type { LocateResult } from '@/core/locate/types';
 import { useJobPart, useJobStore } from '@/store/jobStore';
-import { useLook, type ViewName } from '@/store/look';
-import { useWays } from '@/store/ways';
+import { useViewport, type ViewName } from '@/store/viewport';
+import { usePreferences } from '@/store/preferences';
 import { useLocate } from '@/workers/physics';
 import './bay.css';
 import { BayTools } from './BayTools';
-import type { Figures } from './figures';
-import { bayModel, type BayModel } from './model';
-import type { Movable } from './Mounts';
-import { PlanBody, planSheet, PlanWork } from './PlanView';
-import { RearBody, rearSheet, RearWork } from './RearView';
-import { SideBody, sideSheet, SideWork } from './SideView';
-import { Clip, Title, ViewFrame } from './ViewFrame';
-import type { Box, Sheet } from './views';
+import type { Figures } from '@/bay/views/shownFigures';
+import { bayModel, type BayModel } from '@/bay/model/bayModel';
+import type { Movable } from '@/bay/handles/Mounts';
+import { PlanBody, planSheet, PlanWork } from '@/bay/views/PlanView';
+import { RearBody, rearSheet, RearWork } from '@/bay/views/RearView';
+import { SideBody, sideSheet, SideWork } from '@/bay/views/SideView';
+import { Clip, Title, ViewFrame } from '@/bay/views/ViewFrame';
+import type { Box, Sheet } from '@/bay/views/projection';
 import type { Job } from '@/core/job/jobSchema';
 
 type Props = { movable: Movable; figures: Figures; forces: boolean };
@@ -48,9 +48,9 @@ const Body = memo(
 export function Bay({ movable, figures, forces }: Props) {
   const { job, result } = useDrawn();
   const [frame, size] = useSize();
-  const layers = useWays((s) => s.layers);
-  const load = useWays((s) => s.load);
-  const { large, zoom } = useLook();
+  const layers = usePreferences((s) => s.layers);
+  const load = usePreferences((s) => s.load);
+  const { large, zoom } = useViewport();
   const model = bayModel(job, result, forces ? load : null);
   const bar = lateralBarOf(job.rig);
   const room = layOut(size.width, size.height, large).map(([view, box]) => ({

@@ -1,8 +1,8 @@
 'use client';
 import { memo } from 'react';
-import { enlarge, FITTED, setZoom, useLook, zoomAbout, type ViewName } from '@/store/look';
-import { setWays, useWays, type Layer } from '@/store/ways';
-import type { Box } from './views';
+import { enlarge, FITTED, setZoom, useViewport, zoomAbout, type ViewName } from '@/store/viewport';
+import { setPreferences, usePreferences, type Layer } from '@/store/preferences';
+import type { Box } from '@/bay/views/projection';
 
 const STEP = 1.4;
 const LAYERS: Record<Layer, [name: string, what: string]> = {
@@ -13,8 +13,8 @@ const LAYERS: Record<Layer, [name: string, what: string]> = {
 /** What can be done to a view: look nearer, fit, fill the bay with it; and what it shows beside the parts. */
 export const BayTools = memo(
   function BayTools({ view, box, alone }: { view: ViewName; box: Box; alone: boolean }) {
-    const fitted = useLook((s) => s.zoom[view] === FITTED);
-    const layers = useWays((s) => s.layers);
+    const fitted = useViewport((s) => s.zoom[view] === FITTED);
+    const layers = usePreferences((s) => s.layers);
     return (
       <div
         className="bay-tools no-print"
@@ -29,7 +29,7 @@ export const BayTools = memo(
               type="button"
               aria-pressed={layers[layer]}
               title={LAYERS[layer][1]}
-              onClick={() => setWays({ layers: { ...layers, [layer]: !layers[layer] } })}
+              onClick={() => setPreferences({ layers: { ...layers, [layer]: !layers[layer] } })}
             >
               {LAYERS[layer][0]}
             </button>

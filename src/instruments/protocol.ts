@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Unit } from '@/core/units/values';
+import type { ReadingUnit } from '@/core/units/values';
 
 /**
  * One line of text per reading, as every gauge or bridge sends it (docs/instruments.md):
@@ -28,13 +28,13 @@ export type Sample = {
 export type Line = { ok: true; sample: Sample } | { ok: false; message: string };
 
 const LONGEST_LINE = 200;
-const UNITS: Record<Unit, { sign: string; most: number }> = {
+const UNITS: Record<ReadingUnit, { sign: string; most: number }> = {
   length: { sign: 'mm', most: 20_000 },
   angle: { sign: 'deg', most: 360 },
   weight: { sign: 'kg', most: 20_000 },
 };
 
-export const unitOf = (channel: Channel): Unit =>
+export const unitOf = (channel: Channel): ReadingUnit =>
   channel === 'length' ? 'length' : channel === 'angle' ? 'angle' : 'weight';
 
 const LINE = /^(\S+) ([a-z-]+)=(-?\d+(?:\.\d+)?)(mm|deg|kg) battery=(\d{1,3}) n=(\d{1,15})$/;

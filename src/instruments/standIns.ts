@@ -1,4 +1,4 @@
-import type { Unit } from '@/core/units/values';
+import type { ReadingUnit } from '@/core/units/values';
 import { writeLine, type Channel, type GaugeName, type Sample } from './protocol';
 
 /** Stand-ins behave, or have what real gauges have: a low battery, and a link that drops out and comes back. */
@@ -20,9 +20,9 @@ const ONE_IN = 4;
 const FULL = 88;
 const LOW = 9;
 
-export type Aim = { unit: Unit; channel: Channel; truth: number; name: string };
+export type Aim = { unit: ReadingUnit; channel: Channel; truth: number; name: string };
 
-const GAUGE_FOR: Record<Unit, GaugeName> = { length: 'laser', angle: 'angle-gauge', weight: 'scales' };
+const GAUGE_FOR: Record<ReadingUnit, GaugeName> = { length: 'laser', angle: 'angle-gauge', weight: 'scales' };
 
 /**
  * The line a stand-in sends at a time after it was aimed; null while its link is down. The same aim gives the same lines.
@@ -54,7 +54,7 @@ export function standInLine({ unit, channel, truth, name }: Aim, mood: Mood, ste
 export const dropsAt = (name: string): boolean => hash(name) % ONE_IN === 0;
 
 /** How far an invented car is off its usual size at a place: within a hundredth of it, or a degree and a half. */
-export function practiceValue(name: string, usual: number, unit: Unit): number {
+export function practiceValue(name: string, usual: number, unit: ReadingUnit): number {
   const off = 2 * draw(`practice/${name}`) - 1;
   return unit === 'angle' ? usual + 1.5 * off : usual * (1 + 0.008 * off);
 }

@@ -2,20 +2,20 @@
 import { useEffect, useState } from 'react';
 import type { StationId } from '@/core/bench/stations';
 import { Bay } from '@/bay/Bay';
-import type { Figures } from '@/bay/figures';
-import type { Movable } from '@/bay/Mounts';
+import type { Figures } from '@/bay/views/shownFigures';
+import type { Movable } from '@/bay/handles/Mounts';
 import { showDragged, useDragged, useJobPart, useJobStore } from '@/store/jobStore';
 import { useRocker } from '@/store/rocker';
 import type { RollPart } from '@/core/roll/analyse';
-import { useWays, type Focus } from '@/store/ways';
-import { Finder } from '@/ui/Finder';
-import { InstrumentBar } from '@/ui/InstrumentBar';
-import { Help } from '@/ui/Help';
-import { Masthead } from '@/ui/Masthead';
-import { Rocker } from '@/ui/Rocker';
-import { goTo, useRoute } from '@/ui/route';
-import { TapeStrip } from '@/ui/TapeStrip';
-import { useKeys } from '@/ui/keys';
+import { usePreferences, type LocatePart } from '@/store/preferences';
+import { Finder } from '@/ui/help/Finder';
+import { InstrumentBar } from '@/ui/shell/InstrumentBar';
+import { Help } from '@/ui/help/Help';
+import { Masthead } from '@/ui/shell/Masthead';
+import { Rocker } from '@/ui/shell/Rocker';
+import { goTo, useRoute } from '@/ui/shell/route';
+import { TapeStrip } from '@/ui/shell/TapeStrip';
+import { useShortcuts } from '@/ui/help/useShortcuts';
 import { askLocate, askUncertainty, useLocate } from '@/workers/physics';
 import { askAgreement } from '@/workers/search';
 import './bench.css';
@@ -34,11 +34,11 @@ const FIGURES: Record<StationId, Figures> = {
 };
 
 /** What can be moved in the bay while Locate is at work on something. */
-const MOVABLE: Record<Focus, Movable> = { bar: 'bar', links: 'links', room: 'room', forces: 'none' };
+const MOVABLE: Record<LocatePart, Movable> = { bar: 'bar', links: 'links', room: 'room', forces: 'none' };
 
 const MOVABLE_AT_ROLL: Record<RollPart, Movable> = { springs: 'none', bar: 'sway', balance: 'bar' };
 
-function movableAt(station: StationId, focus: Focus, part: RollPart): Movable {
+function movableAt(station: StationId, focus: LocatePart, part: RollPart): Movable {
   if (station === 'locate') return MOVABLE[focus];
   return station === 'roll' ? MOVABLE_AT_ROLL[part] : 'none';
 }
@@ -47,12 +47,12 @@ function movableAt(station: StationId, focus: Focus, part: RollPart): Movable {
 export function Bench() {
   const jobId = useJobPart((j) => j.id);
   const { station } = useRoute();
-  const focus = useWays((s) => s.focus);
-  const part = useWays((s) => s.roll);
+  const focus = usePreferences((s) => s.focus);
+  const part = usePreferences((s) => s.roll);
   const [open, setOpen] = useState<'help' | 'find' | null>(null);
   const go = (id: typeof station) => goTo(jobId, id);
 
-  useKeys({
+  useShortcuts({
     station: (n) => stations[n - 1] && go(stations[n - 1]!.id),
     find: () => setOpen('find'),
     help: () => setOpen('help'),

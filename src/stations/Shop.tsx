@@ -5,8 +5,8 @@ import { InputError } from '@/core/rig/read';
 import { startAutosave } from '@/store/autosave';
 import { useJobStore } from '@/store/jobStore';
 import { listJobs, openJob, stockShelf } from '@/store/shelf';
-import { goTo, parseRoute, useRoute } from '@/ui/route';
-import { theme } from '@/ui/theme';
+import { goTo, parseRoute, useRoute } from '@/ui/shell/route';
+import { theme } from '@/ui/shell/theme';
 import { Bench } from './Bench';
 
 /** Opens the shop: the shelf stocked, the job of the address (or the last one touched) on the bench, autosave running. */
@@ -14,13 +14,13 @@ export function Shop() {
   return (
     <ConfigProvider theme={theme}>
       <AntApp>
-        <Door />
+        <Welcome />
       </AntApp>
     </ConfigProvider>
   );
 }
 
-function Door() {
+function Welcome() {
   const { jobId } = useRoute();
   const onBench = useJobStore((s) => s.job?.id ?? null);
   const [problem, setProblem] = useState<string | null>(null);

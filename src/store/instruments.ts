@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import { formatDecimal } from '@/core/units/length';
-import type { Unit } from '@/core/units/values';
+import type { ReadingUnit } from '@/core/units/values';
 import type { Tape } from '@/core/units/tape';
 import type { ToolName } from '@/core/survey/quantities/tools';
 import { parseLine, unitOf, type Sample } from '@/instruments/protocol';
@@ -13,7 +13,7 @@ import { MASS } from '@/core/units/unit';
 export type Target = {
   field: string;
   label: string;
-  unit: Unit;
+  unit: ReadingUnit;
   about: number;
   take: (typed: string, by: ToolName) => void;
 };
@@ -137,7 +137,7 @@ function settle(): void {
 }
 
 /** What a gauge's reading looks like when it has been taken: as if it had been typed. */
-function writeTaken(value: number, unit: Unit, tape: Tape): string {
+function writeTaken(value: number, unit: ReadingUnit, tape: Tape): string {
   if (unit === 'length') return tape === 'mm' ? value.toFixed(1) : formatDecimal(value, tape);
   return unit === 'angle' ? value.toFixed(2) : MASS.shown(value, tape).toFixed(1);
 }

@@ -3,7 +3,7 @@ import { InputError, LARGEST_FILE } from '@/core/rig/read';
 import type { Tape } from '@/core/units/tape';
 import { db, type JobRow } from './db';
 import { demoJobs } from './demo';
-import { setWays } from './ways';
+import { setPreferences } from './preferences';
 import { sweepPhotos } from './photos';
 import { putOnBench, useJobStore } from './jobStore';
 import type { Job } from '@/core/job/jobSchema';
@@ -39,7 +39,7 @@ export async function openJob(id: string): Promise<boolean> {
   if (!stored) return false;
   putOnBench(readJob(writeJob(stored.job)), stored.drafts);
   // Measuring goes on at the first thing not read.
-  setWays({ readingAt: null });
+  setPreferences({ readingAt: null });
   return true;
 }
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { clearances } from '@/core/clearance/clearance';
 import type { Attitude } from '@/core/kinematics/attitude';
-import { carry } from '@/core/kinematics/attitude';
+import { axleToChassis } from '@/core/kinematics/attitude';
 import type { Obstacle, Rig } from '@/core/rig/schema';
 import { patternRig } from '../support/layouts';
 import type { Point } from '@/core/geometry/vector';
@@ -58,7 +58,7 @@ test('between a box on a turned axle and one on the chassis', () => {
       ];
       const rig: Rig = { ...patternRig('three-link-panhard'), obstacles };
       const found = clearances(rig, pose).find((c) => c.member === 'a')!.distance;
-      const place = carry(pose, rig.tireRadius);
+      const place = axleToChassis(pose, rig.tireRadius);
       const sampled = Math.min(
         ...surface(moving.min, moving.max).map((p) => toBox(place(p), still.min, still.max)),
       );

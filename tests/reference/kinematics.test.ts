@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { all, create } from 'mathjs';
 import { assemble } from '@/core/kinematics/mechanism';
-import { carry } from '@/core/kinematics/attitude';
+import { axleToChassis } from '@/core/kinematics/attitude';
 import { isReached, type Pose } from '@/core/kinematics/pose';
 import type { Rig } from '@/core/rig/schema';
 import { settleInRapier } from '../support/rapier';
@@ -71,7 +71,7 @@ describe('roll axis', () => {
         const [up, down] = [moving.at({ left: h, right: -h }), moving.at({ left: -h, right: h })];
         fc.pre(isReached(up) && isReached(down));
         if (!isReached(up) || !isReached(down)) return;
-        const [placeUp, placeDown] = [carry(up, rig.tireRadius), carry(down, rig.tireRadius)];
+        const [placeUp, placeDown] = [axleToChassis(up, rig.tireRadius), axleToChassis(down, rig.tireRadius)];
         // A point of the centre plane on the axis does not move sideways: find its height at two places along the car.
         const height = (x: number) => {
           const sideways = (z: number) => placeUp([x, 0, z])[1] - placeDown([x, 0, z])[1];
@@ -152,7 +152,7 @@ describe('against a general matrix library', () => {
           expect(ours.x).toBeCloseTo(x, 5);
           expect(ours.y).toBeCloseTo(y, 5);
           expect(ours.z).toBeCloseTo(z, 5);
-          const place = carry(ours, rig.tireRadius);
+          const place = axleToChassis(ours, rig.tireRadius);
           const p: Point = [300, 200, rig.tireRadius + 100];
           turn([300, 200, 100]).forEach((v, k) => expect(place(p)[k]).toBeCloseTo(v + [x, y, z][k]!, 5));
         },

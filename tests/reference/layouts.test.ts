@@ -1,5 +1,5 @@
 import { assemble } from '@/core/kinematics/mechanism';
-import { carry } from '@/core/kinematics/attitude';
+import { axleToChassis } from '@/core/kinematics/attitude';
 import { isReached, type Pose } from '@/core/kinematics/pose';
 import type { Rig } from '@/core/rig/schema';
 import { solveLoad } from '@/core/statics/equilibrium';
@@ -27,7 +27,7 @@ describe.each(everyLayout)('%s against an independent solution', (_id, rig) => {
     const ours = reached(rig, travel);
     const theirs = solveIndependently(rig, travel.left, travel.right);
     theirs.position.forEach((v, k) => expect([ours.x, ours.y, ours.z][k]).toBeCloseTo(v, 4));
-    const place = carry(ours, rig.tireRadius);
+    const place = axleToChassis(ours, rig.tireRadius);
     const far: Point = [400, 300, rig.tireRadius + 200];
     theirs
       .turn([400, 300, 200])

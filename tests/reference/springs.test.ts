@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { assemble } from '@/core/kinematics/mechanism';
 import type { SwayBar } from '@/core/rig/schema';
 import { airAt, airUnder, type AirBag } from '@/core/springs/airSpring';
-import { cornerOf, liftsAt } from '@/core/balance/steadyCorner';
+import { cornerOf, wheelLiftG } from '@/core/balance/steadyCorner';
 import { deflect } from '@/core/beam/beamFrame';
 import { launchOf, preloadFor } from '@/core/balance/launch';
 import { leafRate, type LeafPack } from '@/core/springs/leafPack';
@@ -297,7 +297,7 @@ describe('at the limit', () => {
           expect((over('front') * front.track + over('rear') * rear.track) / moment).toBeCloseTo(1, 9);
           for (const end of ['front', 'rear'] as const)
             expect(found.wheels[end].inside).toBeGreaterThan(-1e-6);
-          const lifts = liftsAt(car);
+          const lifts = wheelLiftG(car);
           const first = Math.min(lifts.front, lifts.rear);
           const before = cornerOf(car, first * (1 - 1e-9));
           const after = cornerOf(car, first * (1 + 1e-9));

@@ -26,7 +26,7 @@ export type Balance = {
 };
 
 /** What the leaning sprung mass takes off the stiffness against roll: its weight times its height over the roll axis, N·mm/rad. */
-export function tippingOf(front: End, rear: End, height: number): number {
+export function sprungMassMoment(front: End, rear: End, height: number): number {
   const sprung = front.sprung + rear.sprung;
   const axis = front.rollCentre + (rear.rollCentre - front.rollCentre) * (rear.sprung / sprung);
   return sprung * (height - axis);
@@ -41,7 +41,7 @@ export function tippingOf(front: End, rear: End, height: number): number {
  * @returns null where springs and bars together cannot hold the car up
  */
 export function balanceOf(front: End, rear: End, height: number): Balance | null {
-  const tipping = tippingOf(front, rear, height);
+  const tipping = sprungMassMoment(front, rear, height);
   const left = front.rollStiffness + rear.rollStiffness - tipping;
   if (!(left > 0)) return null;
   const roll = tipping / left;

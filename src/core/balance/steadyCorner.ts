@@ -1,5 +1,5 @@
 import { bisect } from '@/core/numerics/rootFinding';
-import { tippingOf, type End } from './loadTransfer';
+import { sprungMassMoment, type End } from './loadTransfer';
 import { stopInLean } from '@/core/springs/bumpStop';
 import { toDegrees } from '@/core/geometry/angle';
 
@@ -27,7 +27,7 @@ const weightOn = (end: End): number => end.sprung + end.unsprung;
 /** What goes over at an end of its own, with the springs not asked, N·mm for a g. */
 const rigid = (end: End): number => end.sprung * end.rollCentre + end.unsprung * end.unsprungHeight;
 /** What springs, bar and stop of an end give against a lean, N·mm. */
-const against = (end: End, lean: number): number =>
+const rollMoment = (end: End, lean: number): number =>
   end.rollStiffness * lean + (end.stops ? stopInLean(end.stops, lean).moment : 0);
 
 /**
@@ -39,9 +39,9 @@ const against = (end: End, lean: number): number =>
  */
 export function cornerOf(car: Car, g: number): Corner | null {
   const { front, rear } = car;
-  const tipping = tippingOf(front, rear, car.height);
+  const tipping = sprungMassMoment(front, rear, car.height);
   const most = (end: End) => (weightOn(end) / 2) * end.track - g * rigid(end);
-  const given = (end: End, lean: number) => Math.min(against(end, lean), most(end));
+  const given = (end: End, lean: number) => Math.min(rollMoment(end, lean), most(end));
   const lean = leanAt((at) => given(front, at) + given(rear, at) - tipping * (g + at), tipping);
   if (lean === null) return null;
   const wheels = (end: End) => {
@@ -50,7 +50,7 @@ export function cornerOf(car: Car, g: number): Corner | null {
   };
   const on = { front: wheels(front), rear: wheels(rear) };
   const over = (end: 'front' | 'rear') => on[end].outside - on[end].inside;
-  const isUp = (end: End) => against(end, lean) >= most(end);
+  const isUp = (end: End) => rollMoment(end, lean) >= most(end);
   const stops = front.stops ?? rear.stops;
   return {
     g,
@@ -74,14 +74,14 @@ export function cornersTo(car: Car, g: number): Corner[] {
 }
 
 /** The corner, in g, in which each end's inside wheel comes off the ground, as long as the other's stays down; Infinity where it never does. */
-export function liftsAt({ front, rear, height }: Car): Record<'front' | 'rear', number> {
-  const tipping = tippingOf(front, rear, height);
+export function wheelLiftG({ front, rear, height }: Car): Record<'front' | 'rear', number> {
+  const tipping = sprungMassMoment(front, rear, height);
   /** the corner that leans the car so far, with all wheels down */
-  const gAt = (lean: number) => (against(front, lean) + against(rear, lean)) / tipping - lean;
+  const gAt = (lean: number) => (rollMoment(front, lean) + rollMoment(rear, lean)) / tipping - lean;
   const liftOf = (end: End) => {
     if (tipping === 0) return ((weightOn(end) / 2) * end.track) / rigid(end);
     const lean = leanAt(
-      (at) => against(end, at) + gAt(at) * rigid(end) - (weightOn(end) / 2) * end.track,
+      (at) => rollMoment(end, at) + gAt(at) * rigid(end) - (weightOn(end) / 2) * end.track,
       tipping,
     );
     return lean === null ? Infinity : gAt(lean);

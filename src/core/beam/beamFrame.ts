@@ -1,6 +1,6 @@
 import { cross, dot, minus, unit, type Point } from '@/core/geometry/vector';
 import { BandMatrix } from '@/core/numerics/bandedMatrix';
-import { miseOf, stiffnessOf, type Matrix, type Section } from './section';
+import { vonMisesStress, stiffnessOf, type Matrix, type Section } from './section';
 
 /** Degrees of freedom of a node: three ways, three turns. */
 const DOF = 6;
@@ -197,7 +197,7 @@ function stressOf(elements: Element[], x: Float64Array, bases: Basis[]) {
       [moment(s, t), i],
       [moment(t, s), i + 1],
     ] as const) {
-      const mises = miseOf(section, e, M, twist * twisted, along * dot(u, e));
+      const mises = vonMisesStress(section, e, M, twist * twisted, along * dot(u, e));
       if (mises > most) [most, node] = [mises, at];
     }
     twisting += 0.5 * twist * twisted ** 2;

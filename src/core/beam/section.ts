@@ -58,7 +58,13 @@ export function stiffnessOf(section: Section, e: Point): Stiffness {
  * @param torque twist, N·mm
  * @param pull N
  */
-export function miseOf(section: Section, e: Point, moment: Point, torque: number, pull: number): number {
+export function vonMisesStress(
+  section: Section,
+  e: Point,
+  moment: Point,
+  torque: number,
+  pull: number,
+): number {
   if ('od' in section) {
     const { I, J, A } = sectionOf(section);
     const r = section.od / 2;

@@ -1,4 +1,4 @@
-import { carry, seenFromAxle, type Attitude } from '@/core/kinematics/attitude';
+import { axleToChassis, chassisToAxle, type Attitude } from '@/core/kinematics/attitude';
 import type { Obstacle, Rig } from '@/core/rig/schema';
 import { pathAt } from './barPath';
 import { segmentToBox, segmentToSegment } from '@/core/geometry/closestApproach';
@@ -22,8 +22,8 @@ export type Clearance = { member: string; obstacle: string; distance: number };
 export function clearances(rig: Rig, pose: Attitude, bracket = 0): Clearance[] {
   const bars = linksOf(rig).filter((m) => m.od !== undefined);
   const obstacles = rig.obstacles ?? [];
-  const toChassis = carry(pose, rig.tireRadius);
-  const toAxle = obstacles.length ? seenFromAxle(pose, rig.tireRadius) : toChassis;
+  const toChassis = axleToChassis(pose, rig.tireRadius);
+  const toAxle = obstacles.length ? chassisToAxle(pose, rig.tireRadius) : toChassis;
   const paths = bars.map((m) => pathAt(m, toChassis(m.axle)));
   const found: Clearance[] = [];
   bars.forEach((bar, i) => {

@@ -16,7 +16,7 @@ export type Attitude = {
  *
  * @param tireRadius height of the axle's centre at ride height, mm: axle points turn about it
  */
-export function carry(pose: Attitude, tireRadius: number): (point: Point) => Point {
+export function axleToChassis(pose: Attitude, tireRadius: number): (point: Point) => Point {
   const [r, p, s] = [toRadians(pose.rollDeg), toRadians(pose.pitchDeg), toRadians(pose.steerDeg)];
   const [cr, sr, cp, sp, cs, ss] = [
     Math.cos(r),
@@ -36,9 +36,9 @@ export function carry(pose: Attitude, tireRadius: number): (point: Point) => Poi
   };
 }
 
-/** The inverse of `carry`: where a point of the chassis is in a pose, seen from the axle and in its ride-height axes. */
-export function seenFromAxle(pose: Attitude, tireRadius: number): (point: Point) => Point {
-  const turned = carry(pose, tireRadius);
+/** The inverse of `axleToChassis`: where a point of the chassis is in a pose, seen from the axle and in its ride-height axes. */
+export function chassisToAxle(pose: Attitude, tireRadius: number): (point: Point) => Point {
+  const turned = axleToChassis(pose, tireRadius);
   const origin = turned([0, 0, tireRadius]);
   const axes = (
     [

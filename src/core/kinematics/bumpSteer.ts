@@ -1,5 +1,5 @@
 import type { Rig } from '@/core/rig/schema';
-import { carry, type Attitude } from './attitude';
+import { axleToChassis, type Attitude } from './attitude';
 import { toDegrees, wrapped } from '@/core/geometry/angle';
 
 /**
@@ -13,7 +13,7 @@ export function bumpSteer(
   pose: Attitude,
   tireRadius: number,
 ): number | null {
-  const place = carry(pose, tireRadius);
+  const place = axleToChassis(pose, tireRadius);
   const { pitman } = steering;
   const kingpin = place(steering.kingpin);
   const knuckle = place(steering.knuckle);

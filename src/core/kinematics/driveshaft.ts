@@ -1,6 +1,6 @@
 import type { Rig } from '@/core/rig/schema';
 import { cross, dot, minus, type Point } from '@/core/geometry/vector';
-import { carry, type Attitude } from './attitude';
+import { axleToChassis, type Attitude } from './attitude';
 import { toDegrees, toRadians } from '@/core/geometry/angle';
 
 export type Driveshaft = { length: number; plunge: number; frontAngleDeg: number; rearAngleDeg: number };
@@ -14,7 +14,7 @@ export function describeDriveshaft(
   pose: Attitude,
   tireRadius: number,
 ): Driveshaft {
-  const place = carry(pose, tireRadius);
+  const place = axleToChassis(pose, tireRadius);
   const pinion = place(shaft.pinion);
   const along = minus(shaft.transmission, pinion);
   const length = Math.hypot(...along);

@@ -1,4 +1,4 @@
-import { carry, type Attitude } from './attitude';
+import { axleToChassis, type Attitude } from './attitude';
 import type { Rig } from '@/core/rig/schema';
 import { dot, minus, plus, type Point } from '@/core/geometry/vector';
 import type { MemberJoints } from '@/core/materials/joints';
@@ -13,7 +13,7 @@ export type Misalignment = { chassis: number; axle: number };
  * level and goes with the body that carries the bracket; turning about it costs a joint nothing.
  */
 export function misalignment(rig: Rig, link: LinkMember, joints: MemberJoints, pose: Attitude): Misalignment {
-  const place = carry(pose, rig.tireRadius);
+  const place = axleToChassis(pose, rig.tireRadius);
   const bolt = boltOf(link, joints);
   const eye = place(link.axle);
   const along = minus(eye, link.chassis);

@@ -9,7 +9,7 @@ import {
   type Spot,
 } from '@/core/survey/quantities/quantities';
 import { found, type Readings } from '@/core/survey/readings';
-import { PLACES, type Place } from '@/core/survey/quantities/quantity';
+import { MEASURING_PLACES, type MeasuringPlace } from '@/core/survey/quantities/quantity';
 import type { ToolName } from '@/core/survey/quantities/tools';
 import type { AxleEnd } from '@/core/rig/schema';
 import { SIDES } from '@/core/geometry/side';
@@ -41,7 +41,7 @@ const PLUMB: Partial<Record<string, string>> = {
 /** The measuring plan: everything this job wants read, in the order that walks round the car once. */
 export function planOf(approach: Approach): Step[] {
   const wanted = QUANTITIES.filter((q) => isWanted(q, approach));
-  return PLACES.flatMap((place) => {
+  return MEASURING_PLACES.flatMap((place) => {
     const here = wanted.filter((q) => q.place === place || (place === 'right' && q.place === 'left'));
     const spots = here.flatMap(spotsOf).filter((spot) => placeOf(spot) === place);
     // Underneath, everything on one side before rolling over to the other.
@@ -51,7 +51,7 @@ export function planOf(approach: Approach): Step[] {
 }
 
 /** Where a spot is read: what is sided outside is read on its own side. */
-const placeOf = ({ quantity, side }: Spot): Place =>
+const placeOf = ({ quantity, side }: Spot): MeasuringPlace =>
   quantity.place === 'left' && side === 'right' ? 'right' : quantity.place;
 
 function isWanted(q: Quantity, { method, measuring, scales, driven, brief }: Approach): boolean {

@@ -1,8 +1,8 @@
 import { division, MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { formatDegrees, sayLength } from '@/core/units/length';
-import { sayValue, roundUp, type Unit } from '@/core/units/values';
+import { sayValue, roundUp, type ReadingUnit } from '@/core/units/values';
 import type { Verdict } from '@/core/verdict/verdict';
-import type { Agreement, Wrong } from '@/core/survey/agreement';
+import type { Agreement, Contradiction } from '@/core/survey/agreement';
 import { floorOf, type Floor } from '@/core/survey/floor';
 import { mayDropLines, type Approach } from './plan';
 import { bothSides, measured, oddOneOut, squareness, type Readings } from '@/core/survey/readings';
@@ -29,11 +29,11 @@ const OFFSET_LIMIT = 1.6;
 const HONEST = { angle: 0.3, weight: 3 };
 
 /** Whether repeats are farther apart than honest readings are. */
-export const isSpread = (spread: number, unit: Unit, tape: Tape): boolean =>
+export const isSpread = (spread: number, unit: ReadingUnit, tape: Tape): boolean =>
   spread > honestSpread(unit, tape) + 1e-6;
 
 /** What a tape can be out by between two honest readings: two of its lines, and never less than 1/16 in. */
-function honestSpread(unit: Unit, tape: Tape): number {
+function honestSpread(unit: ReadingUnit, tape: Tape): number {
   return unit === 'length' ? Math.max(2 * division(tape), 1.6) : HONEST[unit];
 }
 
@@ -60,7 +60,7 @@ const SLIPS: [mm: number, what: string][] = [
   [MM_PER_INCH / 4, 'A quarter inch: a line taken for its neighbour.'],
 ];
 
-function wrongReading({ residual, alike }: Wrong, tape: Tape): Verdict {
+function wrongReading({ residual, alike }: Contradiction, tape: Tape): Verdict {
   const spot = spotAt(residual.key)!;
   const { unit } = spot.quantity;
   const { value, u } = residual.others!;

@@ -2,7 +2,7 @@ import { perDegree } from '@/core/geometry/angle';
 import { preloadFor, type Launch } from '@/core/balance/launch';
 import type { Balance } from '@/core/balance/loadTransfer';
 import { rollStiffnessForNeutral } from '@/core/balance/neutralSteer';
-import { cornerOf, cornersTo, liftsAt, touchesAt, type Corner } from '@/core/balance/steadyCorner';
+import { cornerOf, cornersTo, wheelLiftG, touchesAt, type Corner } from '@/core/balance/steadyCorner';
 import { redesigned } from '@/core/job/edits/roll';
 import { motionOf, type Motion } from '@/core/kinematics/smallMotions';
 import { farthestRoll } from '@/core/kinematics/travelCorners';
@@ -27,13 +27,13 @@ export type RollResult = {
   /** in the corner asked about; null where the car goes over, or not enough is known */
   corner: Corner | null;
   /** the corner in which an inside wheel leaves the ground, g */
-  lifts: { front: number; rear: number } | null;
+  wheelLiftG: { front: number; rear: number } | null;
   /** where the car leans onto its bump stop there: from which corner on, g, and the front's share if it did not; null where it does not */
   offStops: { touches: number; frontShare: number } | null;
   /** with the sway bar off; null where there is none, or it is off */
   without: Leaning | null;
   /** how much more of it at this end makes the car even, N·mm for a degree; negative: so much less */
-  even: number | null;
+  neutralRollRate: number | null;
   /** against roll, N·mm for a degree: what springs and bar give, and what members that are too many for the axle's motions give by their bind */
   stiffness: { sprung: number; bind: number };
   /** the farthest the axle can roll against the car, degrees */
@@ -72,10 +72,10 @@ export function analyseRoll(input: RollInput, part: RollPart, whatIf: WhatIf = {
     springs: end.springs ?? [],
     balance: car?.balance ?? null,
     corner: car?.corner ?? null,
-    lifts: car && liftsAt(car),
+    wheelLiftG: car && wheelLiftG(car),
     offStops: car && offStops(car, input.cornerG),
     without: bar?.hooked ? lean(setUpIfAny(redesigned(input, { bar: null }), motion)) : null,
-    even: evenHere(input, car),
+    neutralRollRate: evenHere(input, car),
     stiffness: { sprung: end.sprungRate, bind: perDegree(end.rollStiffness) - end.sprungRate },
     mostRoll: farthestRoll(rig.track, bump, droop),
     ride:
@@ -123,7 +123,7 @@ const lean = (setUp: SetUp | null): Leaning | null => {
   const car = setUp?.car;
   if (!car?.corner) return null;
   const { rollDeg, frontShare } = car.corner;
-  return { rollDeg, frontShare, lifts: liftsAt(car) };
+  return { rollDeg, frontShare, lifts: wheelLiftG(car) };
 };
 
 /** What turns in the driveshaft at a hard launch, N·mm; null for a front axle, or without the masses. */

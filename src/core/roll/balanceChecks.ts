@@ -101,7 +101,7 @@ function balanceCheck(use: Use, frontShare: number, weight: number): Verdict {
 /** A rear bar that makes the car loose, or lifts its driven wheel, is worse than none; said only where taking it off mends that. */
 export function barChoice(
   { rig, cornerG, use }: RollInput,
-  { corner, without, lifts }: RollResult,
+  { corner, without, wheelLiftG: lifts }: RollResult,
 ): Verdict[] {
   const weight = rig.masses?.frontFraction;
   if (!without || !corner || !lifts || weight === undefined || rig.end !== 'rear') return [];
@@ -126,7 +126,11 @@ export function barChoice(
 }
 
 /** Without a bar: whether this end asks for one, and how stiff it would have to be. */
-export function barNeeded({ rig, use, bar }: RollInput, { corner, even }: RollResult, tape: Tape): Verdict[] {
+export function barNeeded(
+  { rig, use, bar }: RollInput,
+  { corner, neutralRollRate: even }: RollResult,
+  tape: Tape,
+): Verdict[] {
   const weight = rig.masses?.frontFraction;
   if (bar || !corner || weight === undefined) return [];
   const way = leaning(corner.frontShare, weight);
@@ -175,7 +179,7 @@ function bindCheck({ stiffness: { sprung, bind } }: RollResult, tape: Tape): Ver
   ];
 }
 
-function lift({ cornerG }: RollInput, { lifts }: RollResult): Verdict[] {
+function lift({ cornerG }: RollInput, { wheelLiftG: lifts }: RollResult): Verdict[] {
   if (!lifts) return [];
   const end = lifts.front < lifts.rear ? 'front' : 'rear';
   if (lifts[end] > cornerG) return [];

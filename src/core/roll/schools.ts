@@ -1,6 +1,6 @@
 import { redesigned } from '@/core/job/edits/roll';
 import type { Motion } from '@/core/kinematics/smallMotions';
-import { tippingOf } from '@/core/balance/loadTransfer';
+import { sprungMassMoment } from '@/core/balance/loadTransfer';
 import { usualBar, usualStripBar } from '@/core/swaybar/swayBarDesign';
 import type { Corner } from '@/core/balance/steadyCorner';
 import { launchOf, type Launch } from '@/core/balance/launch';
@@ -100,5 +100,5 @@ function oneWheelRate({ rig }: RollInput, { end }: SetUp): number {
 export function launchIn({ rig }: RollInput, { car }: SetUp, torque: number | null): Launch | null {
   if (!car || torque === null || rig.end !== 'rear' || !rig.otherEnd) return null;
   const { front, rear, height } = car;
-  return launchOf(rear, front, torque, tippingOf(front, rear, height));
+  return launchOf(rear, front, torque, sprungMassMoment(front, rear, height));
 }

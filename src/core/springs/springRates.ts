@@ -1,5 +1,5 @@
 import { changePerLift, changePerRadian, type SmallMotions } from '@/core/kinematics/smallMotions';
-import { carry, type Attitude } from '@/core/kinematics/attitude';
+import { axleToChassis, type Attitude } from '@/core/kinematics/attitude';
 import type { Rig, Spring } from '@/core/rig/schema';
 import { distance } from '@/core/geometry/vector';
 
@@ -17,7 +17,7 @@ export type SpringAnswer = {
 
 /** What each spring does at the wheels: rate × (change of its length for a change of the axle)², by the principle of virtual work. */
 export function springAnswer({ tireRadius }: Rig, spring: Spring, small: SmallMotions): SpringAnswer {
-  const length = (pose: Attitude) => distance(spring.chassis, carry(pose, tireRadius)(spring.axle));
+  const length = (pose: Attitude) => distance(spring.chassis, axleToChassis(pose, tireRadius)(spring.axle));
   const lift = changePerLift(small, length);
   const roll = changePerRadian(small, length);
   return {

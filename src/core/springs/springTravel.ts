@@ -1,7 +1,7 @@
 import { LIMITS } from '@/core/materials/limits';
 import { G } from '@/core/units/gravity';
 import type { Mechanism } from '@/core/kinematics/mechanism';
-import { carry } from '@/core/kinematics/attitude';
+import { axleToChassis } from '@/core/kinematics/attitude';
 import { isReached } from '@/core/kinematics/pose';
 import type { Rig } from '@/core/rig/schema';
 import { distance, type Point } from '@/core/geometry/vector';
@@ -154,7 +154,7 @@ function rateOver(law: Law, up: Span, at: Span, down: Span, step: number): numbe
 function spanAt({ rig, springs, shock }: RideInput, { at }: Mechanism, lift: number): Span | null {
   const pose = at({ left: lift, right: lift });
   if (!isReached(pose)) return null;
-  const place = carry(pose, rig.tireRadius);
+  const place = axleToChassis(pose, rig.tireRadius);
   const apart = ([frame, axle]: [Point, Point]) => distance(frame, place(axle));
   const length = apart(standsOf(springs, 'left', rig.tireRadius));
   const ownStands = shock?.apart ?? (springs.kind === 'leaf' ? null : springs);

@@ -5,7 +5,7 @@ import { DATUM_NAMES } from './quantities/datums';
 import { measured } from './readings';
 
 /** A reading that the others contradict; `alike` are those it cannot be told apart from. */
-export type Wrong = { residual: Residual; alike: string[] };
+export type Contradiction = { residual: Residual; alike: string[] };
 
 /** How readings fit together: numbers and names of places alone. */
 export type Agreement = {
@@ -16,7 +16,7 @@ export type Agreement = {
   /** where the axle stands by each datum that it is tied to */
   placements: Placement[];
   /** one wrong reading after another, each found with those before it left out */
-  wrong: Wrong[];
+  wrong: Contradiction[];
   /** readings that nothing else checks */
   unchecked: string[];
 };
@@ -40,7 +40,7 @@ export function agreementOf(car: SurveyedCar): Agreement | null {
   let adjustment = adjust(network.start, observations);
   if (adjustment.redundancy === 0) return null;
   const unchecked = adjustment.residuals.filter((r) => r.others === null).map((r) => r.key);
-  const wrong: Wrong[] = [];
+  const wrong: Contradiction[] = [];
   while (wrong.length < MOST_WRONG) {
     const worst = worstOf(adjustment);
     if (worst === null) break;

@@ -1,4 +1,4 @@
-import type { Unit } from '@/core/units/values';
+import type { ReadingUnit } from '@/core/units/values';
 
 /** One line of the report: a number, how far to trust it, and the words for its two ways. */
 export type Finding = {
@@ -6,7 +6,7 @@ export type Finding = {
   label: string;
   value: number;
   u: number;
-  unit: Unit;
+  unit: ReadingUnit;
   ways?: readonly [string, string];
   /** what it rests on, in a few words */
   by: string;

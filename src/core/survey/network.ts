@@ -24,7 +24,7 @@ export type Network = {
 
 /** A point in plan, mm: ahead, and to the left. */
 export type PlanPoint = [along: number, across: number];
-type Of = Observation['of'];
+type ObservationOf = Observation['of'];
 type PlanPointOf = (x: number[]) => PlanPoint;
 
 /**
@@ -66,7 +66,7 @@ class Equations {
   }
 
   /** What a quantity should read for given parameters, on each side where it was read. */
-  observe(key: QuantityKey, of: (side: Side) => Of, correction = 0): void {
+  observe(key: QuantityKey, of: (side: Side) => ObservationOf, correction = 0): void {
     for (const spot of spotsOf(quantity(key))) {
       const m = found(this.readings, key, spot.side);
       if (!m) continue;
@@ -105,7 +105,7 @@ function planEquations(equations: Equations, { readings, method, end }: Surveyed
     // Marks are made along the rail, a tube's radius either way of the axle.
     const mark =
       (towards: 1 | -1) =>
-      (side: Side): Of => {
+      (side: Side): ObservationOf => {
         const middle = between(axle(side), datum(d, side));
         return (x) => middle(x) - (towards * way * x[tube]!) / 2;
       };
@@ -123,7 +123,7 @@ function planEquations(equations: Equations, { readings, method, end }: Surveyed
 function widthEquations(equations: Equations): void {
   const [frame, tire] = [equations.size('frameWidth'), equations.size('tireWidth')];
   const [left, right] = SIDES.map((side) => equations.size('gapFrame', side)) as [number, number];
-  const inside: Of = (x) => x[left]! + x[frame]! + x[right]!;
+  const inside: ObservationOf = (x) => x[left]! + x[frame]! + x[right]!;
   equations.observe('gapFrame', (side) => (x) => x[side === 'left' ? left : right]!);
   equations.observe('frameWidth', () => (x) => x[frame]!);
   equations.observe('tireWidth', () => (x) => x[tire]!);
@@ -149,7 +149,7 @@ function heightEquations(equations: Equations): void {
 }
 
 const between =
-  (a: PlanPointOf, b: PlanPointOf): Of =>
+  (a: PlanPointOf, b: PlanPointOf): ObservationOf =>
   (x) => {
     const [p, q] = [a(x), b(x)];
     return Math.hypot(p[0] - q[0], p[1] - q[1]);

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
-import type { Unit } from '@/core/units/values';
+import type { ReadingUnit } from '@/core/units/values';
 import { InputError } from '@/core/rig/read';
 import { READING_KEYS, spotAt, spotName } from '@/core/survey/quantities/quantities';
 import { MOST_READINGS, type Reading, type Readings } from './readings';
@@ -10,7 +10,7 @@ import { TOOL_NAMES } from '@/core/survey/quantities/tools';
 const COLUMNS = ['key', 'what', 'value', 'unit', 'typed', 'tool', 'struck', 'at'] as const;
 type Column = (typeof COLUMNS)[number];
 
-const UNIT_SIGNS: Record<Unit, string> = { length: 'mm', angle: 'deg', weight: 'kg' };
+const UNIT_SIGNS: Record<ReadingUnit, string> = { length: 'mm', angle: 'deg', weight: 'kg' };
 const MOST_ROWS = 20_000;
 
 /** All readings as comma-separated text, one a line, with every digit of its value. */

@@ -1,4 +1,4 @@
-import { carry, seenFromAxle, type Attitude } from '@/core/kinematics/attitude';
+import { axleToChassis, chassisToAxle, type Attitude } from '@/core/kinematics/attitude';
 import { cross, dot, minus, plus, unit, type Point } from '@/core/geometry/vector';
 import { bySide, SIDES, type Side } from '@/core/geometry/side';
 import type { SwayBar } from '@/core/rig/schema';
@@ -47,7 +47,8 @@ export function turningBar(bar: SwayBar): TurningBar | null {
 
 /** Where the far ends of the links are, in the axes of the body that carries the bar. */
 export function feetIn({ bar }: TurningBar, pose: Attitude, tireRadius: number): Record<Side, Point> {
-  const moved = bar.mountedOn === 'chassis' ? carry(pose, tireRadius) : seenFromAxle(pose, tireRadius);
+  const moved =
+    bar.mountedOn === 'chassis' ? axleToChassis(pose, tireRadius) : chassisToAxle(pose, tireRadius);
   return { left: moved(bar.links.left), right: moved(bar.links.right) };
 }
 
@@ -70,7 +71,7 @@ export const turnsTo = (
   });
 
 /** The bar with its links at some feet: how far its arms have turned, and its line; null where a link does not reach. */
-export function stand(
+export function barAtFeet(
   turning: TurningBar,
   feet: Record<Side, Point>,
   loose = false,

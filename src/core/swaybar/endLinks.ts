@@ -1,9 +1,9 @@
-import { carry, seenFromAxle } from '@/core/kinematics/attitude';
+import { axleToChassis, chassisToAxle } from '@/core/kinematics/attitude';
 import type { Rig } from '@/core/rig/schema';
 import { dot, minus, plus, unit, type Point } from '@/core/geometry/vector';
 import type { BarDesign, LinkEnd } from './swayBarDesign';
 import { SIDES } from '@/core/geometry/side';
-import { feetIn, stand, turned, type TurningBar } from './armRotation';
+import { feetIn, barAtFeet, turned, type TurningBar } from './armRotation';
 import type { Corner, CornerPose } from '@/core/kinematics/travelCorners';
 import { toDegrees } from '@/core/geometry/angle';
 import { LINK_JOINTS } from '@/core/materials/joints';
@@ -60,11 +60,11 @@ function linksIn(
   { corner: at, pose }: CornerPose,
 ): Standing[] | null {
   const feet = feetIn(turning, pose, tireRadius);
-  const stood = stand(turning, feet);
+  const stood = barAtFeet(turning, feet);
   if (!stood) return null;
   const { turns, line } = stood;
   const eyes = { left: line[0]!, right: line.at(-1)! };
-  const other = mountedOn === 'chassis' ? carry(pose, tireRadius) : seenFromAxle(pose, tireRadius);
+  const other = mountedOn === 'chassis' ? axleToChassis(pose, tireRadius) : chassisToAxle(pose, tireRadius);
   return SIDES.map((side) => {
     const along = unit(minus(feet[side], eyes[side]));
     const arm = unit(minus(eyes[side], turning.circles[side].centre));

@@ -3,7 +3,7 @@ import { toObstacle, trimmed } from '@/core/clearance/clearance';
 import { segmentToSegment } from '@/core/geometry/closestApproach';
 import { SIDES, signOf, type Side } from '@/core/geometry/side';
 import type { Point } from '@/core/geometry/vector';
-import { carry, seenFromAxle } from '@/core/kinematics/attitude';
+import { axleToChassis, chassisToAxle } from '@/core/kinematics/attitude';
 import type { Pose } from '@/core/kinematics/pose';
 import type { Corner, CornerPose } from '@/core/kinematics/travelCorners';
 import { LIMITS } from '@/core/materials/limits';
@@ -12,7 +12,7 @@ import { linksOf } from '@/core/rig/members/members';
 import { DRIVESHAFT } from '@/core/rig/mounts';
 import type { Rig } from '@/core/rig/schema';
 import { shockStands, standsOf, type ShockDesign, type SpringDesign } from '@/core/springs/springDesign';
-import { feetIn, stand, type TurningBar } from './armRotation';
+import { feetIn, barAtFeet, type TurningBar } from './armRotation';
 import { LINK_OD, type BarDesign } from './swayBarDesign';
 
 /** Where bar or links come nearest to another body, surface to surface, mm; negative where they overlap. */
@@ -67,9 +67,9 @@ export function gapToDriveshaft(rig: Rig, arms: TurningBar, corners: CornerPose[
   if (!driveshaft) return null;
   const { bar } = arms;
   return corners.reduce((least, { pose }) => {
-    const line = stand(arms, feetIn(arms, pose, tireRadius))?.line;
+    const line = barAtFeet(arms, feetIn(arms, pose, tireRadius))?.line;
     if (!line) return least;
-    const toChassis = carry(pose, tireRadius);
+    const toChassis = axleToChassis(pose, tireRadius);
     const seen = bar.mountedOn === 'axle' ? line.map(toChassis) : line;
     const shaft = [driveshaft.transmission, toChassis(driveshaft.pinion)];
     return Math.min(least, between(seen, shaft) - bar.od / 2 - SHAFT_RADIUS);
@@ -77,7 +77,7 @@ export function gapToDriveshaft(rig: Rig, arms: TurningBar, corners: CornerPose[
 }
 
 /** The bar or a link in a pose, in the axes of the body that carries the bar; how thick it is from its middle. */
-type Part = { part: Gap['part']; path: Point[]; thick: number; middle?: boolean };
+type CheckedPart = { part: Gap['part']; path: Point[]; thick: number; middle?: boolean };
 
 /** All distances in one pose; none where the links cannot follow. */
 function gapsIn(
@@ -89,7 +89,7 @@ function gapsIn(
 ): Gap[] {
   const { rig, tireWidth, stowed } = around;
   const onAxle = arms.bar.mountedOn === 'axle';
-  const [toChassis, toAxle] = [carry(pose, rig.tireRadius), seenFromAxle(pose, rig.tireRadius)];
+  const [toChassis, toAxle] = [axleToChassis(pose, rig.tireRadius), chassisToAxle(pose, rig.tireRadius)];
   // In the axes of either body, so that each thing is looked at where it stands still.
   const inChassis = (path: Point[]) => (onAxle ? path.map(toChassis) : path);
   const inAxle = (path: Point[]) => (onAxle ? path : path.map(toAxle));
@@ -132,14 +132,14 @@ const mountedIn = ({ obstacles = [] }: Rig, { bar: { mountedOn, bushings } }: Tu
       .map((o) => o.id),
   );
 
-function partsIn({ rig, housing, stowed }: Surroundings, turning: TurningBar, pose: Pose): Part[] {
+function partsIn({ rig, housing, stowed }: Surroundings, turning: TurningBar, pose: Pose): CheckedPart[] {
   const feet = stowed ?? feetIn(turning, pose, rig.tireRadius);
-  const line = stand(turning, feet, stowed !== null)?.line;
+  const line = barAtFeet(turning, feet, stowed !== null)?.line;
   if (!line) return [];
-  const link = (path: Point[]): Part => ({ part: 'end link', path, thick: LINK_OD / 2 });
+  const link = (path: Point[]): CheckedPart => ({ part: 'end link', path, thick: LINK_OD / 2 });
   const { od, arms } = turning.bar;
   // A flat arm is reckoned as thick as it is high, whichever way it is turned.
-  const arm = (path: Point[]): Part => ({
+  const arm = (path: Point[]): CheckedPart => ({
     part: 'bar',
     path,
     thick: (arms ? Math.max(arms.height, arms.thickness) : od) / 2,

@@ -1,5 +1,5 @@
 import { changePerRadian, type SmallMotions } from '@/core/kinematics/smallMotions';
-import { carry, seenFromAxle, type Attitude } from '@/core/kinematics/attitude';
+import { axleToChassis, chassisToAxle, type Attitude } from '@/core/kinematics/attitude';
 import { InputError } from '@/core/rig/read';
 import type { Rig } from '@/core/rig/schema';
 import { dot, minus, unit, type Point } from '@/core/geometry/vector';
@@ -125,7 +125,7 @@ export function eyeTravels(
   path: string,
 ): [number, number] {
   const moved =
-    bar.mountedOn === 'chassis' ? carry(pose, rig.tireRadius) : seenFromAxle(pose, rig.tireRadius);
+    bar.mountedOn === 'chassis' ? axleToChassis(pose, rig.tireRadius) : chassisToAxle(pose, rig.tireRadius);
   return SIDES.map((side, i) => {
     const [eye, far] = [eyes[i]!, bar.links[side]];
     const rest = minus(far, eye);

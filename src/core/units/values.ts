@@ -6,7 +6,7 @@ import { toDegrees } from '@/core/geometry/angle';
 import { MASS } from '@/core/units/unit';
 
 /** What a quantity is measured in: mm, degrees or kg in the core. */
-export type Unit = 'length' | 'angle' | 'weight';
+export type ReadingUnit = 'length' | 'angle' | 'weight';
 
 export type ParsedValue = { ok: true; value: number } | { ok: false; message: string };
 
@@ -18,7 +18,7 @@ const RISE_IN_RUN = /^(.+?)\s+(?:in|over|per)\s+(.+)$/i;
  *
  * @returns mm, degrees or kg, or a message that says what is wrong and shows the cure
  */
-export function parseValue(text: string, unit: Unit, tape: Tape): ParsedValue {
+export function parseValue(text: string, unit: ReadingUnit, tape: Tape): ParsedValue {
   if (unit === 'length') {
     const parsed = parseLength(text, tape);
     return parsed.ok ? { ok: true, value: parsed.mm } : parsed;
@@ -49,21 +49,21 @@ function parseWeight(text: string, tape: Tape): ParsedValue {
 }
 
 /** A value as one line of plain text, without its unit. */
-export function formatValue(value: number, unit: Unit, tape: Tape): string {
+export function formatValue(value: number, unit: ReadingUnit, tape: Tape): string {
   if (unit === 'length') return formatLength(value, tape);
   if (unit === 'angle') return String(Number(value.toFixed(2)));
   return String(Math.round(MASS.shown(value, tape)));
 }
 
 /** The same with its unit, for sentences. */
-export function sayValue(value: number, unit: Unit, tape: Tape): string {
+export function sayValue(value: number, unit: ReadingUnit, tape: Tape): string {
   if (unit === 'length') return sayLength(value, tape);
   if (unit === 'angle') return formatDegrees(value, 2);
   return `${formatValue(value, unit, tape)} ${MASS.sign(tape)}`;
 }
 
 /** Rounds an expanded uncertainty up to what can be read: a line of a fine tape, a tenth of a degree, a whole pound or kilogram. */
-export function roundUp(value: number, unit: Unit, tape: Tape): number {
+export function roundUp(value: number, unit: ReadingUnit, tape: Tape): number {
   const step =
     unit === 'length'
       ? tape === 'mm'
@@ -76,5 +76,5 @@ export function roundUp(value: number, unit: Unit, tape: Tape): number {
 }
 
 /** The unit that stands beside a figure. */
-export const unitWord = (unit: Unit, tape: Tape): string =>
+export const unitWord = (unit: ReadingUnit, tape: Tape): string =>
   unit === 'length' ? (tape === 'mm' ? 'mm' : 'in') : unit === 'angle' ? '°' : MASS.sign(tape);

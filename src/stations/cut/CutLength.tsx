@@ -1,6 +1,6 @@
 'use client';
 import { enter } from '@/store/jobStore';
-import { LengthField } from '@/ui/LengthField';
+import { LengthField } from '@/ui/fields/LengthField';
 import type { Job } from '@/core/job/jobSchema';
 import { applyReadings } from '@/core/job/applyReadings';
 

@@ -3,8 +3,8 @@ import { memberName } from '@/core/rig/names';
 import { describeBar } from '@/core/rig/lateralBar';
 import { formatLength, sayLength } from '@/core/units/length';
 import { sayTurns } from '@/core/units/turns';
-import { Frac } from '@/ui/Frac';
-import { PaperSheet, type SheetPart } from '@/ui/PaperSheet';
+import { Frac } from '@/ui/figures/Frac';
+import { PaperSheet, type SheetPart } from '@/ui/paper/PaperSheet';
 import type { Job } from '@/core/job/jobSchema';
 import { workBar } from '@/core/job/jobValues';
 

@@ -4,7 +4,7 @@ import { LIMITS } from '@/core/materials/limits';
 import { LAYOUT_IDS, layoutEnd } from '@/core/rig/layouts';
 import type { Tape } from '@/core/units/tape';
 import { edit, useJob } from '@/store/jobStore';
-import { CardHead, Caution } from '@/ui/Card';
+import { CardHead, Caution } from '@/ui/cards/Card';
 import { Layouts } from './Layouts';
 import { Shelf } from './Shelf';
 import './job.css';

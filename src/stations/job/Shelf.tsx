@@ -7,8 +7,8 @@ import { InputError } from '@/core/rig/read';
 import type { JobRow } from '@/store/db';
 import { useJob } from '@/store/jobStore';
 import { copyJob, exportText, importJob, listJobs, removeJob, restoreJob, startJob } from '@/store/shelf';
-import { saveText } from '@/ui/saveText';
-import { goTo } from '@/ui/route';
+import { saveText } from '@/ui/paper/saveFile';
+import { goTo } from '@/ui/shell/route';
 
 /** Every job in this browser: open, start, copy, take off the shelf; and the way in and out as a file. */
 export function Shelf() {

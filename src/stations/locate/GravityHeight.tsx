@@ -1,6 +1,6 @@
 'use client';
 import { enter, useJobPart } from '@/store/jobStore';
-import { LengthField } from '@/ui/LengthField';
+import { LengthField } from '@/ui/fields/LengthField';
 
 /** Against which anti-squat and the moving of weight count. */
 export function GravityHeight() {

@@ -1,17 +1,17 @@
 'use client';
 import { Button, Segmented } from 'antd';
-import { setWays, useWays, type Focus } from '@/store/ways';
-import { Caution } from '@/ui/Card';
-import { StationStripe } from '@/ui/StationStripe';
+import { setPreferences, usePreferences, type LocatePart } from '@/store/preferences';
+import { Caution } from '@/ui/cards/Card';
+import { StationStripe } from '@/ui/stripe/StationStripe';
 import { useLocate } from '@/workers/physics';
-import { ForcesPart } from './ForcesPart';
-import { LinksPart } from './LinksPart';
-import { MountSheet } from './MountSheet';
-import { RoomPart } from './RoomPart';
-import { SidewaysPart } from './SidewaysPart';
+import { ForcesPart } from '@/stations/locate/forces/ForcesPart';
+import { LinksPart } from '@/stations/locate/members/LinksPart';
+import { MountSheet } from '@/stations/locate/members/MountSheet';
+import { RoomPart } from '@/stations/locate/room/RoomPart';
+import { SidewaysPart } from '@/stations/locate/sideways/SidewaysPart';
 import './locate.css';
 
-const PARTS: { value: Focus; label: string }[] = [
+const PARTS: { value: LocatePart; label: string }[] = [
   { value: 'bar', label: 'Sideways' },
   { value: 'links', label: 'Lengthwise' },
   { value: 'room', label: 'Room' },
@@ -21,16 +21,16 @@ const CARDS = { bar: SidewaysPart, links: LinksPart, room: RoomPart, forces: For
 
 /** Lays out what holds the axle: sideways, lengthwise; the room it needs to move; and what its members carry. */
 export function LocateCard() {
-  const focus = useWays((s) => s.focus);
+  const focus = usePreferences((s) => s.focus);
   const Part = CARDS[focus];
   return (
     <>
       <div className="no-print">
-        <Segmented<Focus>
+        <Segmented<LocatePart>
           aria-label="What to lay out"
           block
           value={focus}
-          onChange={(next) => setWays({ focus: next })}
+          onChange={(next) => setPreferences({ focus: next })}
           options={PARTS}
           className="locate-focus"
         />

@@ -4,7 +4,7 @@ import { COVERAGE } from '@/core/survey/uncertainty';
 import { finer } from '@/core/units/tape';
 import { roundUp } from '@/core/units/values';
 import { useJob } from '@/store/jobStore';
-import { Frac } from '@/ui/Frac';
+import { Frac } from '@/ui/figures/Frac';
 import { useUncertainty } from '@/workers/physics';
 
 /** How far a result can be trusted, once the hand rests: `± 3/16`, at about 95 %. */

@@ -8,7 +8,7 @@ import { finer } from '@/core/units/tape';
 import { sayLength } from '@/core/units/length';
 import { without } from '@/core/job/edits/omit';
 import { useJob } from '@/store/jobStore';
-import { LengthField } from '@/ui/LengthField';
+import { LengthField } from '@/ui/fields/LengthField';
 import { useJobAgreement } from '@/workers/search';
 import { putPlace } from './place';
 import { SIDES, type Side } from '@/core/geometry/side';

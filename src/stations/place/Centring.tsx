@@ -4,8 +4,8 @@ import { schoolsOf } from '@/core/place/heights';
 import { finer } from '@/core/units/tape';
 import { sayLength } from '@/core/units/length';
 import { edit, useJob } from '@/store/jobStore';
-import { LengthField } from '@/ui/LengthField';
-import { Pick } from '@/ui/Pick';
+import { LengthField } from '@/ui/fields/LengthField';
+import { Pick } from '@/ui/cards/Pick';
 import { putPlace } from './place';
 import type { CentreSchool } from '@/core/job/slices/place';
 

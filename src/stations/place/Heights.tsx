@@ -2,7 +2,7 @@
 import { heightsOf, restsOf } from '@/core/place/heights';
 import { finer } from '@/core/units/tape';
 import { useJob } from '@/store/jobStore';
-import { Frac } from '@/ui/Frac';
+import { Frac } from '@/ui/figures/Frac';
 
 /** What frame, rests and wheel do at the four heights that matter. */
 export function Heights() {

@@ -3,8 +3,8 @@ import { measured } from '@/core/survey/readings';
 import { layoutRadius, restsOf, restTrust } from '@/core/place/heights';
 import { finer } from '@/core/units/tape';
 import { useJob } from '@/store/jobStore';
-import { Frac } from '@/ui/Frac';
-import { Within } from '@/ui/Within';
+import { Frac } from '@/ui/figures/Frac';
+import { Within } from '@/ui/figures/Within';
 import { StandsDrawing } from './StandsDrawing';
 import { SIDES } from '@/core/geometry/side';
 

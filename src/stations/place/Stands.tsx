@@ -5,7 +5,7 @@ import { finer } from '@/core/units/tape';
 import { sayLength } from '@/core/units/length';
 import { without } from '@/core/job/edits/omit';
 import { useJob } from '@/store/jobStore';
-import { LengthField } from '@/ui/LengthField';
+import { LengthField } from '@/ui/fields/LengthField';
 import { putPlace } from './place';
 import { SIDES } from '@/core/geometry/side';
 import { drivingHeight } from '@/core/job/jobValues';

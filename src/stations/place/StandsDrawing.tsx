@@ -1,5 +1,5 @@
-import { Dimension } from '@/bay/Dimension';
-import { DimText } from '@/bay/DimText';
+import { Dimension } from '@/bay/parts/Dimension';
+import { DimText } from '@/bay/parts/DimText';
 import type { Tape } from '@/core/units/tape';
 
 type Props = {

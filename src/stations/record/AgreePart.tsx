@@ -9,10 +9,10 @@ import { spotAt, spotName } from '@/core/survey/quantities/quantities';
 import { COVERAGE } from '@/core/survey/uncertainty';
 import { sayValue } from '@/core/units/values';
 import { edit, useJob } from '@/store/jobStore';
-import { setWays } from '@/store/ways';
+import { setPreferences } from '@/store/preferences';
 import { useJobAgreement } from '@/workers/search';
-import { Verdicts } from '@/ui/Verdicts';
-import { Within } from '@/ui/Within';
+import { Verdicts } from '@/ui/cards/Verdicts';
+import { Within } from '@/ui/figures/Within';
 import { SIDES } from '@/core/geometry/side';
 
 /** Whether the readings agree: what contradicts the rest, what nothing checks, and what the axle looks like from each datum. */
@@ -58,7 +58,7 @@ export function AgreePart() {
                       <button
                         type="button"
                         className="link"
-                        onClick={() => setWays({ record: 'measure', sheet: false, readingAt: r.key })}
+                        onClick={() => setPreferences({ record: 'measure', sheet: false, readingAt: r.key })}
                       >
                         {spotName(spotAt(r.key)!)}
                       </button>

@@ -7,8 +7,8 @@ import { toBeMended } from '@/core/record/inspection';
 import { formatDegrees } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
 import { useJobAgreement } from '@/workers/search';
-import { PaperLine } from '@/ui/Card';
-import { Within } from '@/ui/Within';
+import { PaperLine } from '@/ui/cards/Card';
+import { Within } from '@/ui/figures/Within';
 
 /** The car as found, on one sheet: what everything built later is compared with. */
 export function FoundPart() {

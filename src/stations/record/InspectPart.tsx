@@ -2,8 +2,8 @@
 import { Input } from 'antd';
 import { INSPECTION, inspectionChecks } from '@/core/record/inspection';
 import { edit, useJob } from '@/store/jobStore';
-import { Caution } from '@/ui/Card';
-import { Verdicts } from '@/ui/Verdicts';
+import { Caution } from '@/ui/cards/Card';
+import { Verdicts } from '@/ui/cards/Verdicts';
 import { Photos } from './Photos';
 import { FINDINGS, type FindingState, type InspectionId } from '@/core/job/slices/record';
 

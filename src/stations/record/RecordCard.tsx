@@ -4,14 +4,14 @@ import { approachOf } from '@/core/record/jobRecord';
 import { checkRecord } from '@/core/record/recordChecks';
 import { stillNeeded } from '@/core/record/plan';
 import { useJob } from '@/store/jobStore';
-import { setWays, useWays, type RecordPart } from '@/store/ways';
+import { setPreferences, usePreferences, type RecordPart } from '@/store/preferences';
 import { useJobAgreement } from '@/workers/search';
-import { CardHead } from '@/ui/Card';
-import { StationStripe } from '@/ui/StationStripe';
+import { CardHead } from '@/ui/cards/Card';
+import { StationStripe } from '@/ui/stripe/StationStripe';
 import { AgreePart } from './AgreePart';
 import { FoundPart } from './FoundPart';
 import { InspectPart } from './InspectPart';
-import { MeasurePart } from './MeasurePart';
+import { MeasurePart } from '@/stations/record/measuring/MeasurePart';
 import { PartsPart } from './PartsPart';
 import './record.css';
 
@@ -26,7 +26,7 @@ const PARTS: Record<RecordPart, { word: string; part: () => React.ReactNode }> =
 /** The car as it stands, before anything is taken apart: measured, checked against itself, looked over, told. */
 export function RecordCard() {
   const job = useJob();
-  const part = useWays((s) => s.record);
+  const part = usePreferences((s) => s.record);
   const agreement = useJobAgreement(job) ?? null;
   const missing = stillNeeded(job.readings);
   const wrong = agreement?.wrong.length ?? 0;
@@ -48,7 +48,7 @@ export function RecordCard() {
             label: value === 'agree' && looks > 0 ? `Agree? ${looks}` : PARTS[value].word,
           }))}
           value={part}
-          onChange={(record) => setWays({ record })}
+          onChange={(record) => setPreferences({ record })}
         />
       </div>
       <Part />

@@ -9,8 +9,8 @@ import { formatDecimal, formatDegrees, formatLength, sayLength } from '@/core/un
 import { sayTurns } from '@/core/units/turns';
 import type { Tape } from '@/core/units/tape';
 import { edit, useJob } from '@/store/jobStore';
-import { Readout, Readouts } from '@/ui/Card';
-import { Frac } from '@/ui/Frac';
+import { Readout, Readouts } from '@/ui/cards/Card';
+import { Frac } from '@/ui/figures/Frac';
 import type { Job } from '@/core/job/jobSchema';
 import { FORCE } from '@/core/units/unit';
 import type { Task } from '@/core/ride/alignmentBars';

@@ -2,7 +2,7 @@
 import { asSet, type AsSet } from '@/core/ride/asSet';
 import { sayValue } from '@/core/units/values';
 import { useJob } from '@/store/jobStore';
-import { Within } from '@/ui/Within';
+import { Within } from '@/ui/figures/Within';
 
 /** The car as it was set, beside its design: what the stripe below vouches for, and a later look compares with. */
 export function AsSetSheet() {

@@ -5,10 +5,10 @@ import { onGround, toeAngle } from '@/core/ride/onGround';
 import { formatDegrees } from '@/core/units/length';
 import { without } from '@/core/job/edits/omit';
 import { enter, useJob } from '@/store/jobStore';
-import { Readout, Readouts } from '@/ui/Card';
-import { Frac } from '@/ui/Frac';
-import { LengthField } from '@/ui/LengthField';
-import { Within } from '@/ui/Within';
+import { Readout, Readouts } from '@/ui/cards/Card';
+import { Frac } from '@/ui/figures/Frac';
+import { LengthField } from '@/ui/fields/LengthField';
+import { Within } from '@/ui/figures/Within';
 
 const READ = [
   ['toe.front', 'Across the treads, in front'],

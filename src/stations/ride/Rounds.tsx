@@ -4,7 +4,7 @@ import { memberName } from '@/core/rig/names';
 import { sayTurns } from '@/core/units/turns';
 import { SIDES } from '@/core/geometry/side';
 import { useJob } from '@/store/jobStore';
-import { Frac } from '@/ui/Frac';
+import { Frac } from '@/ui/figures/Frac';
 
 const sayTurned = (turns: number) =>
   turns === 0 ? 'left alone' : `${sayTurns(turns)} ${turns > 0 ? 'longer' : 'shorter'}`;

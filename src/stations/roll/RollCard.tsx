@@ -4,15 +4,15 @@ import { memo, useEffect } from 'react';
 import type { RollPart } from '@/core/roll/analyse';
 import { useDragged, useJob } from '@/store/jobStore';
 import { useRocker } from '@/store/rocker';
-import { forget, useWhatIf } from '@/store/roll';
-import { setWays, useWays } from '@/store/ways';
-import { Caution } from '@/ui/Card';
-import { StationStripe } from '@/ui/StationStripe';
+import { forget, useWhatIf } from '@/store/edits/rollEdits';
+import { setPreferences, usePreferences } from '@/store/preferences';
+import { Caution } from '@/ui/cards/Card';
+import { StationStripe } from '@/ui/stripe/StationStripe';
 import { askRoll, useRoll } from '@/workers/physics';
-import { BalancePart } from './BalancePart';
-import { BarPart } from './BarPart';
-import { SetUpSheet } from './SetUpSheet';
-import { SpringsPart } from './SpringsPart';
+import { BalancePart } from '@/stations/roll/balance/BalancePart';
+import { BarPart } from '@/stations/roll/bar/BarPart';
+import { SetUpSheet } from '@/stations/roll/paper/SetUpSheet';
+import { SpringsPart } from '@/stations/roll/springs/SpringsPart';
 import './roll.css';
 
 const PARTS: { value: RollPart; label: string }[] = [
@@ -27,7 +27,7 @@ export function RollCard() {
   const job = useJob();
   const rocker = useRocker();
   const whatIf = useWhatIf();
-  const part = useWays((s) => s.roll);
+  const part = usePreferences((s) => s.roll);
   const { result, verdicts: said, problem, job: about, part: asked } = useRoll();
   useEffect(() => void askRoll({ job, rocker, part, whatIf }), [job, rocker, part, whatIf]);
   // While something is dragged the worker is at it before the fields have been drawn.
@@ -85,7 +85,7 @@ const WhichPart = memo(function WhichPart({ part }: { part: RollPart }) {
       aria-label="What to settle"
       block
       value={part}
-      onChange={(next) => setWays({ roll: next })}
+      onChange={(next) => setPreferences({ roll: next })}
       options={PARTS}
       className="roll-parts-of no-print"
     />

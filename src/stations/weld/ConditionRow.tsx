@@ -1,8 +1,8 @@
 'use client';
 import { edit, enter, useJob } from '@/store/jobStore';
-import { LengthField } from '@/ui/LengthField';
-import { StripeButton } from '@/ui/Stripe';
-import { drawStripe, wipeStripe } from '@/ui/stripes';
+import { LengthField } from '@/ui/fields/LengthField';
+import { StripeButton } from '@/ui/stripe/Stripe';
+import { drawStripe, wipeStripe } from '@/ui/stripe/stripeEdits';
 import { without } from '@/core/job/edits/omit';
 import type { Job } from '@/core/job/jobSchema';
 import { measuredFor, measuredKey, stripeKey, type Condition } from '@/core/weld/conditions';

@@ -3,7 +3,7 @@ import { jobConditions } from '@/core/bench/holdPoint';
 import { workBar } from '@/core/job/jobValues';
 import { isVerified, release } from '@/core/weld/holdPoint';
 import { useJob } from '@/store/jobStore';
-import { CardHead, Caution } from '@/ui/Card';
+import { CardHead, Caution } from '@/ui/cards/Card';
 import { ConditionRow } from './ConditionRow';
 import { Joint } from './Joint';
 import { WeldLog } from './WeldLog';

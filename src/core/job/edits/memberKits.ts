@@ -8,9 +8,9 @@ import { patternSize } from '../jobValues';
 import { withoutMembersWork } from './membersWork';
 
 /** What can be put on an axle by itself: the members of that kind in a layout that has them. */
-type Part = { name: string; from: LayoutId; ids: string[] };
+type MemberKit = { name: string; from: LayoutId; ids: string[] };
 
-export const PARTS = {
+export const MEMBER_KITS = {
   bar: { name: 'Bar across the car', from: 'three-link-panhard', ids: [PANHARD] },
   lower: { name: 'Two lower links', from: 'three-link-panhard', ids: ['lower-left', 'lower-right'] },
   upper: { name: 'One upper link', from: 'three-link-panhard', ids: ['upper'] },
@@ -36,20 +36,20 @@ export const PARTS = {
     ids: ['radius-arm-left', 'radius-arm-right'],
   },
   leaves: { name: 'Two leaf springs', from: 'leaf-panhard', ids: ['leaf-left', 'leaf-right'] },
-} as const satisfies Record<string, Part>;
-export type PartName = keyof typeof PARTS;
+} as const satisfies Record<string, MemberKit>;
+export type KitName = keyof typeof MEMBER_KITS;
 
 /** The parts for this end of the car that are not on the axle yet. */
-export function partsToAdd({ members, end }: Rig): PartName[] {
+export function kitsToAdd({ members, end }: Rig): KitName[] {
   const there = new Set(members.map((m) => m.id));
-  return (Object.keys(PARTS) as PartName[]).filter(
-    (part) => layoutEnd(PARTS[part].from) === end && PARTS[part].ids.some((id) => !there.has(id)),
+  return (Object.keys(MEMBER_KITS) as KitName[]).filter(
+    (part) => layoutEnd(MEMBER_KITS[part].from) === end && MEMBER_KITS[part].ids.some((id) => !there.has(id)),
   );
 }
 
 /** The job with a part put on, where its usual layout has it. */
-export function withPart(job: Job, part: PartName): Job {
-  const { from, ids } = PARTS[part];
+export function withKit(job: Job, part: KitName): Job {
+  const { from, ids } = MEMBER_KITS[part];
   const there = new Set(job.rig.members.map((m) => m.id));
   const fresh = layOut(from, patternSize(job)).members.filter(
     (m) => (ids as readonly string[]).includes(m.id) && !there.has(m.id),

@@ -1,4 +1,4 @@
-import { across, angle, LEAN, length, NOSE, type Asked } from './quantity';
+import { across, angle, LEAN, length, NOSE, type QuantityFacts } from './quantity';
 
 /** What every car is asked for. */
 export const CAR = {
@@ -192,6 +192,6 @@ export const CAR = {
     how: 'Read with the front pair, nobody touching the car.',
     why: 'Loads on brackets and bars are reckoned from it.',
   },
-} satisfies Record<string, Asked>;
+} satisfies Record<string, QuantityFacts>;
 
 export type CarKey = keyof typeof CAR;

@@ -1,11 +1,11 @@
 import { DATUMS, type Datum } from './datums';
-import { across, length, type Asked } from './quantity';
+import { across, length, type QuantityFacts } from './quantity';
 
 export const DATUM_PARTS = ['front', 'rear', 'across', 'diagonal', 'tie', 'cross'] as const;
 export type DatumPart = (typeof DATUM_PARTS)[number];
 
 /** What one datum is asked for: the axle's two marks on each side, the rectangle's other sides, and how it ties to the holes. */
-export function datumQuantities(datum: Datum): Record<DatumPart, Asked> {
+export function datumQuantities(datum: Datum): Record<DatumPart, QuantityFacts> {
   const { short, pair, towards, standIn } = DATUMS[datum];
   const apart = Math.abs(standIn * towards - DATUMS.holes.standIn);
   return {

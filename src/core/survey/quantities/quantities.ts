@@ -1,13 +1,13 @@
 import { CAR, type CarKey } from './carQuantities';
 import { datumQuantities, isAsked, type DatumPart } from './datumQuantities';
 import { DATUM_NAMES, type Datum } from './datums';
-import type { Asked } from './quantity';
+import type { QuantityFacts } from './quantity';
 import { SIDES, type Side } from '@/core/geometry/side';
 
 export type QuantityKey = CarKey | `${Datum}.${DatumPart}`;
-export type Quantity = Asked & { key: QuantityKey };
+export type Quantity = QuantityFacts & { key: QuantityKey };
 
-const built = (key: QuantityKey, asked: Asked): Quantity => ({ key, ...asked });
+const built = (key: QuantityKey, asked: QuantityFacts): Quantity => ({ key, ...asked });
 
 /** Everything that can be read of a car, in no particular order: `plan.ts` says what this job wants, and when. */
 export const QUANTITIES: Quantity[] = [

@@ -1,20 +1,20 @@
-import type { Unit } from '@/core/units/values';
+import type { ReadingUnit } from '@/core/units/values';
 import type { ToolName } from './tools';
 
 /** Where the builder is while measuring, in the order that walks round the car once. */
-export const PLACES = ['floor', 'left', 'right', 'behind', 'under', 'scales'] as const;
-export type Place = (typeof PLACES)[number];
+export const MEASURING_PLACES = ['floor', 'left', 'right', 'behind', 'under', 'scales'] as const;
+export type MeasuringPlace = (typeof MEASURING_PLACES)[number];
 
 /** What can be read of a car, and how. Readings in the core are mm, degrees and kg. */
-export type Asked = {
+export type QuantityFacts = {
   label: string;
-  unit: Unit;
+  unit: ReadingUnit;
   /** how to take it, in one line */
   how: string;
   /** what it is for */
   why: string;
   tool: ToolName;
-  place: Place;
+  place: MeasuringPlace;
   /** measured on each side of the car */
   sided: boolean;
   /** the model is drawn from it: a stand-in is used until it is measured */
@@ -29,7 +29,7 @@ export type Asked = {
 };
 
 /** A length read with the tape on each side of the car. */
-export const length = (place: Place, least: number, most: number, standIn: number) => ({
+export const length = (place: MeasuringPlace, least: number, most: number, standIn: number) => ({
   unit: 'length' as const,
   tool: 'tape' as const,
   place,
@@ -41,13 +41,13 @@ export const length = (place: Place, least: number, most: number, standIn: numbe
 });
 
 /** A length read once. */
-export const across = (place: Place, least: number, most: number, standIn: number) => ({
+export const across = (place: MeasuringPlace, least: number, most: number, standIn: number) => ({
   ...length(place, least, most, standIn),
   sided: false,
 });
 
 /** An angle read once with the gauge; `ways` are the words for its two directions. */
-export const angle = (place: Place, most: number, ways: readonly [string, string]) => ({
+export const angle = (place: MeasuringPlace, most: number, ways: readonly [string, string]) => ({
   unit: 'angle' as const,
   tool: 'angle-gauge' as const,
   place,

@@ -1,0 +1,242 @@
+import { axleToChassis, type Attitude } from '@/core/kinematics/attitude';
+import { isReached, type SweptPose } from '@/core/kinematics/pose';
+import type { LocateResult } from '@/core/locate/types';
+import { railsOf, type Rail } from '@/core/job/frameRails';
+import { measured } from '@/core/survey/readings';
+import { pathAt } from '@/core/clearance/barPath';
+import { reachedPoints } from '@/core/locate/travelCurve';
+import type { AxleEnd, Obstacle, Rig } from '@/core/rig/schema';
+import { rollFigures, type RollFigures } from './rollFigures';
+import type { Point } from '@/core/geometry/vector';
+import { toRadians } from '@/core/geometry/angle';
+import type { Side } from '@/core/geometry/side';
+import { PANHARD } from '@/core/rig/roles';
+import { kindOf, linksOf, type Member } from '@/core/rig/members/members';
+import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/mounts';
+import type { Mount, OutlinePoint } from '@/core/rig/members/kind';
+import type { Job } from '@/core/job/jobSchema';
+import { ownObstacles, travelOf } from '@/core/job/jobValues';
+
+/** A bar along its path, eye to eye; the force in it where one is shown, N, tension positive. */
+export type Bar = {
+  id: string;
+  chassis: Point;
+  axle: Point;
+  path: Point[];
+  od: number;
+  force: number | null;
+};
+
+/** Something in the way, its points as they stand now: corners of a box, ends of a pipe, middle of a ball. */
+export type Thing = { obstacle: Obstacle; points: Point[] };
+
+/** A member that is not a plain bar: the lines it is drawn with. Arms are rigid to the axle, leaves are sprung. */
+/** A member that is not drawn as a bar, its lines as they stand now. */
+type Shape = { id: string; kind: 'arm' | 'leaf' | 'crank'; lines: Point[][] };
+
+/** A point by which a member is mounted, as it stands now and where it is at ride height. */
+type DrawnMount = Mount & { member: string; now: Point };
+
+/** An axle attitude as the bay draws it: where the wheels, the tube's ends, the differential and the bars stand. */
+export type Figure = {
+  /** drag link of a front axle, pitman to knuckle */
+  dragLink: [Point, Point] | null;
+  /** driveshaft, joint to joint, and where the axes of its yokes point to */
+  shaft: { front: Point; rear: Point; tail: Point; nose: Point } | null;
+  wheels: Record<Side, Point>;
+  tube: [Point, Point];
+  centre: Point;
+  bars: Bar[];
+  shapes: Shape[];
+  /** springs, shocks and the sway bar */
+  roll: RollFigures;
+  mounts: DrawnMount[];
+};
+
+/** What is drawn of the axle elsewhere in its travel: its wheels and its bars. */
+export type GhostFigure = Pick<Figure, 'wheels' | 'bars'>;
+
+export type BayModel = {
+  /** what wheels, axle and rails are drawn from, as text: alike for models whose bodies are drawn alike */
+  bodyKey: string;
+  end: AxleEnd;
+  tireRadius: number;
+  /** each side as measured; the model stands on their mean */
+  radii: Record<Side, number>;
+  tireWidth: number;
+  track: number;
+  tubeDiameter: number;
+  cover: number;
+  rails: Rail[];
+  /** tyre to frame as last read: on the ground at Ride, before that at Record */
+  gaps: Record<Side, number>;
+  now: Figure;
+  ghosts: Record<'bump' | 'droop' | 'leftUp' | 'rightUp', GhostFigure | null>;
+  things: Thing[];
+  holes: { on: 'chassis' | 'axle'; points: Point[] }[];
+  /** roll centre height now, and its least and greatest over the travel */
+  rollCentre: { height: number; least: number; most: number } | null;
+  /** rise of the roll axis for each mm forward */
+  rollAxisSlope: number | null;
+  /** side-view instant centre now */
+  instantCentre: [number, number] | null;
+  bump: number;
+  droop: number;
+};
+
+const DRAWN_OD = 32;
+const AT_RIDE = { x: 0, y: 0, rollDeg: 0, pitchDeg: 0, steerDeg: 0 };
+
+/** What the bay draws of a job: its own measured figures, in the poses the worker found. */
+export function bayModel(job: Job, result: LocateResult | null, load: string | null): BayModel {
+  const { rig, readings } = job;
+  const { tireRadius, track } = rig;
+  const tireWidth = measured(readings, 'tireWidth').value;
+  const inner = track / 2 - tireWidth / 2;
+  const ride: Attitude = { ...AT_RIDE, z: tireRadius };
+  const forces = result?.loads.find((l) => l.load.name === load)?.answer?.members;
+  const owners = [...rig.members.map((m) => m.id), STEERING, DRIVESHAFT];
+  const ghost = (pose: Attitude): GhostFigure => {
+    const place = axleToChassis(pose, tireRadius);
+    return {
+      wheels: { left: place([0, track / 2, tireRadius]), right: place([0, -track / 2, tireRadius]) },
+      bars: linksOf(rig).map((m) => ({
+        id: m.id,
+        chassis: m.chassis,
+        axle: place(m.axle),
+        path: pathAt(m, place(m.axle)),
+        od: m.od ?? DRAWN_OD,
+        force: forces?.[m.id] ?? null,
+      })),
+    };
+  };
+  const figure = (pose: Attitude): Figure => {
+    const place = axleToChassis(pose, tireRadius);
+    return {
+      ...ghost(pose),
+      tube: [place([0, inner, tireRadius]), place([0, -inner, tireRadius])],
+      centre: place([0, 0, tireRadius]),
+      shaft: shaftOf(job, place),
+      dragLink: rig.steering ? [rig.steering.pitman, place(rig.steering.knuckle)] : null,
+      shapes: rig.members.flatMap((m) => shapeOf(m, rig, place)),
+      roll: rollFigures(job, pose),
+      mounts: owners.flatMap((id) =>
+        mountsOf(rig, id).map((mount) => ({
+          ...mount,
+          member: id,
+          now: mount.on === 'axle' ? place(mount.point) : mount.point,
+        })),
+      ),
+    };
+  };
+  const swept = (pose: SweptPose | undefined) => (pose && isReached(pose) ? ghost(pose) : null);
+  const heights = reachedPoints(result?.curve ?? []).flatMap((p) => p.rollCentreHeight ?? []);
+  const current = result && isReached(result.current) ? result.current : null;
+  const height = current?.rollCentreHeight ?? null;
+  const now = figure(current ?? ride);
+  const rails = railsOf(job);
+  const tubeDiameter = measured(readings, 'tubeDiameter').value;
+  const cover = measured(readings, 'cover').value;
+  return {
+    bodyKey: JSON.stringify([
+      now.wheels,
+      now.tube,
+      now.centre,
+      tireRadius,
+      tireWidth,
+      tubeDiameter,
+      cover,
+      rails,
+    ]),
+    end: rig.end,
+    tireRadius,
+    radii: {
+      left: measured(readings, 'tireRadius', 'left').value,
+      right: measured(readings, 'tireRadius', 'right').value,
+    },
+    tireWidth,
+    track,
+    tubeDiameter,
+    cover,
+    rails,
+    gaps: {
+      left: job.ride.gaps.left ?? measured(readings, 'gapFrame', 'left').value,
+      right: job.ride.gaps.right ?? measured(readings, 'gapFrame', 'right').value,
+    },
+    now,
+    ghosts: {
+      bump: swept(result?.ghosts.bump),
+      droop: swept(result?.ghosts.droop),
+      leftUp: swept(result?.ghosts.leftUp),
+      rightUp: swept(result?.ghosts.rightUp),
+    },
+    things: ownObstacles(rig).map((obstacle) => ({
+      obstacle,
+      points: pointsOf(obstacle).map(
+        obstacle.on === 'axle' ? axleToChassis(current ?? ride, tireRadius) : (p) => p,
+      ),
+    })),
+    holes: holesOf(job),
+    rollCentre: height === null ? null : { height, least: Math.min(...heights), most: Math.max(...heights) },
+    rollAxisSlope: current?.rollSteer == null ? null : -current.rollSteer,
+    instantCentre: current?.instantCentre ?? null,
+    ...travelOf(job),
+  };
+}
+
+/** Length of the stubs that show where a yoke points, mm. */
+const STUB = 150;
+
+function shaftOf({ rig }: Job, place: (p: Point) => Point): Figure['shaft'] {
+  if (!rig.driveshaft) return null;
+  const { transmission, transmissionAngleDeg, pinion, pinionAngleDeg } = rig.driveshaft;
+  const along = ([x, y, z]: Point, deg: number, mm: number): Point => {
+    const a = toRadians(deg);
+    return [x + mm * Math.cos(a), y, z - mm * Math.sin(a)];
+  };
+  return {
+    front: transmission,
+    rear: place(pinion),
+    tail: along(transmission, transmissionAngleDeg, STUB),
+    nose: place(along(pinion, pinionAngleDeg, -STUB)),
+  };
+}
+
+function pointsOf(o: Obstacle): Point[] {
+  if (o.shape === 'sphere') return [o.centre];
+  if (o.shape === 'capsule') return [o.from, o.to];
+  return [0, 1, 2, 3, 4, 5, 6, 7].map(
+    (i) => [0, 1, 2].map((k) => ((i >> k) & 1 ? o.max[k]! : o.min[k]!)) as Point,
+  );
+}
+
+/** The holes of every bracket that has them, at ride height. */
+function holesOf({ rig, holes }: Job): BayModel['holes'] {
+  return Object.entries(holes).flatMap(([path, { lowest, pitch, count }]) => {
+    const [member, key] = path.split('/');
+    const mount = mountsOf(rig, member!).find((m) => m.key === key);
+    if (!mount) return [];
+    const points = Array.from({ length: count }, (_, i): Point => [
+      mount.point[0],
+      mount.point[1],
+      lowest + i * pitch,
+    ]);
+    return [{ on: mount.on, points }];
+  });
+}
+
+function shapeOf(member: Member, rig: Rig, place: (p: Point) => Point): Shape[] {
+  const { drawnAs, outline } = kindOf(member);
+  if (drawnAs === 'bar') return [];
+  const now = ({ on, point }: OutlinePoint) => (on === 'axle' ? place(point) : point);
+  return [{ id: member.id, kind: drawnAs, lines: outline(member, rig).map((line) => line.map(now)) }];
+}
+
+/** The bar across the car, in layouts that have one. */
+export const lateral = (figure: GhostFigure): Bar | null => figure.bars.find((b) => b.id === PANHARD) ?? null;
+
+/** How far ahead everything stands that a view must have room for, mm. */
+export const placesAlong = ({ now, things }: BayModel): number[] => [
+  ...now.mounts.map((m) => m.now[0]),
+  ...things.flatMap((t) => t.points.map((p) => p[0])),
+];

@@ -1,0 +1,184 @@
+import { curveCatmullRom, line } from 'd3';
+import { memo } from 'react';
+import type { Bar, BayModel, Figure, GhostFigure } from '@/bay/model/bayModel';
+import { path, samePlaces, type Flat, type Sheet } from '@/bay/views/projection';
+import type { Point } from '@/core/geometry/vector';
+import { toDegrees } from '@/core/geometry/angle';
+import { SIDES } from '@/core/geometry/side';
+
+/** A driveshaft's tube as it is drawn, mm. */
+const SHAFT_OD = 64;
+
+/** A straight bar of round section between two points, outlined. */
+function Tube({ a, b, width, className }: { a: Flat; b: Flat; width: number; className: string }) {
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
+  const [nx, ny] = [(-(b[1] - a[1]) / length) * (width / 2), ((b[0] - a[0]) / length) * (width / 2)];
+  const corners: Flat[] = [
+    [a[0] + nx, a[1] + ny],
+    [b[0] + nx, b[1] + ny],
+    [b[0] - nx, b[1] - ny],
+    [a[0] - nx, a[1] - ny],
+  ];
+  return <path className={className} d={`${path(corners)}Z`} />;
+}
+
+/** Both tyres, as the view sees them, upright on the axle's ends. */
+export function Tyres({
+  sheet,
+  model,
+  figure,
+  className,
+}: {
+  sheet: Sheet;
+  model: BayModel;
+  figure: GhostFigure;
+  className: string;
+}) {
+  const { k } = sheet;
+  // A ghost that stays on its pixel while a mount is dragged does not have to be painted again.
+  const digits = className === 'ghost' ? 0 : 2;
+  const [w, h] = [model.tireWidth * k, 2 * model.tireRadius * k];
+  if (sheet.view === 'side') {
+    const [x, y] = sheet.at(figure.wheels.left);
+    return (
+      <circle className={className} cx={x.toFixed(digits)} cy={y.toFixed(digits)} r={model.tireRadius * k} />
+    );
+  }
+  const tilt = leanOf(sheet, figure);
+  return (
+    <>
+      {SIDES.map((side) => {
+        const [x, y] = sheet.at(figure.wheels[side]);
+        const grooves = sheet.view === 'rear' && className === 'zinc' ? [-0.3, -0.1, 0.1, 0.3] : [];
+        return (
+          <g
+            key={side}
+            transform={`translate(${x.toFixed(digits)},${y.toFixed(digits)}) rotate(${tilt.toFixed(digits + 1)})`}
+          >
+            <rect className={className} x={-w / 2} y={-h / 2} width={w} height={h} rx={Math.min(14, w / 5)} />
+            <path className="groove" d={grooves.map((g) => `M${g * w},${4 - h / 2}V${h / 2 - 4}`).join('')} />
+          </g>
+        );
+      })}
+    </>
+  );
+}
+
+/** The axle's own tilt on the screen, degrees: roll from behind, steer from above. */
+function leanOf(sheet: Sheet, figure: GhostFigure): number {
+  const [a, b] = [sheet.at(figure.wheels.left), sheet.at(figure.wheels.right)];
+  return toDegrees(Math.atan2(b[1] - a[1], b[0] - a[0]));
+}
+
+/** Tube and differential. */
+export function Axle({ sheet, model, figure }: { sheet: Sheet; model: BayModel; figure: Figure }) {
+  const [cx, cy] = sheet.at(figure.centre);
+  const width = model.tubeDiameter * sheet.k;
+  return (
+    <g>
+      {sheet.view === 'side' ? (
+        <circle className="zinc" cx={cx} cy={cy} r={width / 2} />
+      ) : (
+        <Tube className="zinc" a={sheet.at(figure.tube[0])} b={sheet.at(figure.tube[1])} width={width} />
+      )}
+      <circle className="zinc solid" cx={cx} cy={cy} r={model.cover * sheet.k} />
+    </g>
+  );
+}
+
+/** A bar along its path, drawn at its true diameter but never too thin to see. */
+type BarLineProps = { sheet: Sheet; bar: Bar; className?: string };
+
+export const BarLine = memo(function BarLine({ sheet, bar, className = 'bar' }: BarLineProps) {
+  const flat = bar.path.map(sheet.at);
+  const width = Math.max(4, bar.od * sheet.k);
+  return (
+    <>
+      {flat.slice(1).map((b, i) => (
+        <Tube key={i} className={className} a={flat[i]!} b={b} width={width} />
+      ))}
+    </>
+  );
+}, barsAlike);
+
+function barsAlike(a: BarLineProps, b: BarLineProps): boolean {
+  return a.sheet.key === b.sheet.key && a.bar.od === b.bar.od && samePlaces(a.bar.path, b.bar.path);
+}
+
+export function Ghost({ sheet, from, to }: { sheet: Sheet; from: Point; to: Point }) {
+  const [a, b] = [sheet.at(from), sheet.at(to)];
+  return <path className="ghost" d={path([a, b])} />;
+}
+
+export function Floor({ sheet, from, to }: { sheet: Sheet; from: Point; to: Point }) {
+  const [a, b] = [sheet.at(from), sheet.at(to)];
+  const hatches = Array.from(
+    { length: Math.floor((b[0] - a[0]) / 26) },
+    (_, i) => `M${a[0] + 14 + 26 * i},${a[1]}l-6,7`,
+  );
+  return (
+    <g className="floor">
+      <line x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />
+      <path className="hatch" d={hatches.join('')} />
+    </g>
+  );
+}
+
+/** Arms, leaves and cranks, as lines from joint to joint; a leaf bows through its seat. */
+export function Shapes({ sheet, figure }: { sheet: Sheet; figure: Figure }) {
+  const bow = line().curve(curveCatmullRom);
+  return (
+    <g>
+      {figure.dragLink && <path className="shape drag-link" d={path(figure.dragLink.map(sheet.at))} />}
+      {figure.shaft && sheet.view !== 'rear' && <Shaft sheet={sheet} shaft={figure.shaft} />}
+      {figure.shapes.flatMap((shape) =>
+        shape.lines.map((points, i) => {
+          const flat = points.map(sheet.at);
+          const d = shape.kind === 'leaf' ? (bow(flat) ?? '') : path(flat);
+          return <path key={`${shape.id}${i}`} className={`shape ${shape.kind}`} d={d} />;
+        }),
+      )}
+    </g>
+  );
+}
+
+/** The driveshaft between its joints, and the yokes it turns in. */
+function Shaft({ sheet, shaft }: { sheet: Sheet; shaft: NonNullable<Figure['shaft']> }) {
+  const [front, rear, tail, nose] = [shaft.front, shaft.rear, shaft.tail, shaft.nose].map(sheet.at) as [
+    Flat,
+    Flat,
+    Flat,
+    Flat,
+  ];
+  return (
+    <g className="shaft">
+      <Tube className="shaft-tube" a={front} b={rear} width={Math.max(4, SHAFT_OD * sheet.k)} />
+      <path className="yoke chassis" d={path([tail, front])} />
+      <path className="yoke axle" d={path([nose, rear])} />
+    </g>
+  );
+}
+
+/** A plate from a rail or a tube down or up to an eye. */
+export function Plate({
+  root,
+  eye,
+  rootWidth,
+  eyeWidth,
+  className,
+}: {
+  root: Flat;
+  eye: Flat;
+  rootWidth: number;
+  eyeWidth: number;
+  className: string;
+}) {
+  const beyond = eye[1] > root[1] ? eyeWidth * 0.6 : -eyeWidth * 0.6;
+  const d = path([
+    [root[0] - rootWidth / 2, root[1]],
+    [root[0] + rootWidth / 2, root[1]],
+    [eye[0] + eyeWidth / 2, eye[1] + beyond],
+    [eye[0] - eyeWidth / 2, eye[1] + beyond],
+  ]);
+  return <path className={className} d={`${d}Z`} />;
+}

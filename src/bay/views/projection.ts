@@ -1,0 +1,69 @@
+import { scaleLinear } from 'd3';
+import type { ViewName, Zoom } from '@/store/viewport';
+import type { Point } from '@/core/geometry/vector';
+
+export type Flat = [across: number, down: number];
+
+/** From behind; from the left with the front to the left; from above with the front up. mm to mm, down the screen positive. */
+const PROJECTIONS: Record<ViewName, (p: Point) => Flat> = {
+  rear: ([, y, z]) => [-y, -z],
+  side: ([x, , z]) => [-x, -z],
+  plan: ([x, y]) => [-y, -x],
+};
+
+/** Which coordinates a drag in a view moves: their index, and the sign that the screen gives them. */
+export const DRAGS: Record<ViewName, { across: 0 | 1; down: 0 | 2 }> = {
+  rear: { across: 1, down: 2 },
+  side: { across: 0, down: 2 },
+  plan: { across: 1, down: 0 },
+};
+
+/** Points of a sheet, one after another, as a path of SVG. */
+export const path = (points: Flat[]) =>
+  `M${points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join('L')}`;
+
+export type Box = { x: number; y: number; width: number; height: number };
+export type Extent = { left: number; right: number; top: number; bottom: number };
+
+/** A view set true to scale into a box of the bay. */
+export type Sheet = {
+  view: ViewName;
+  box: Box;
+  /** px per mm */
+  k: number;
+  at: (p: Point) => Flat;
+  /** mm on the car of a movement on the screen */
+  toMm: (px: number) => number;
+  /** what is drawn on two sheets of one key lands on the same pixels */
+  key: string;
+};
+
+/** Whether two lists of points are the same places. */
+export const samePlaces = (a: readonly Point[], b: readonly Point[]): boolean =>
+  a.length === b.length && a.every((p, i) => p.every((v, k) => v === b[i]![k]));
+
+/** Fits an extent (mm, projected) into a box without distortion, centred, then zooms about the middle of the box. */
+export function fit(view: ViewName, box: Box, extent: Extent, zoom: Zoom): Sheet {
+  const width = extent.right - extent.left;
+  const height = extent.bottom - extent.top;
+  const k = zoom.k * Math.min(box.width / width, box.height / height);
+  const across = scaleLinear([extent.left, extent.right], centred(box.x + zoom.dx, box.width, width * k));
+  const down = scaleLinear([extent.top, extent.bottom], centred(box.y + zoom.dy, box.height, height * k));
+  const project = PROJECTIONS[view];
+  return {
+    view,
+    box,
+    k,
+    at: (p) => {
+      const [u, v] = project(p);
+      return [across(u), down(v)];
+    },
+    toMm: (px) => px / k,
+    key: [view, k, across(0), down(0), box.width, box.height].join(),
+  };
+}
+
+function centred(start: number, room: number, size: number): [number, number] {
+  const from = start + (room - size) / 2;
+  return [from, from + size];
+}

@@ -1,0 +1,108 @@
+'use client';
+import { LAYOUT_NAMES } from '@/core/rig/names';
+import { formatDegrees } from '@/core/units/length';
+import { sayGive } from '@/core/locate/verdicts/linkVerdicts';
+import { sayTravel } from '@/core/locate/verdicts/words';
+import { travelOf } from '@/core/job/jobValues';
+import { useJobPart } from '@/store/jobStore';
+import { CardHead, Readout, Readouts } from '@/ui/cards/Card';
+import { Frac } from '@/ui/figures/Frac';
+import { Verdicts } from '@/ui/cards/Verdicts';
+import { useLocate } from '@/workers/physics';
+import { Chart } from '@/stations/locate/charts/Chart';
+import { GravityHeight } from '@/stations/locate/GravityHeight';
+import { Members } from './Members';
+import { MountsTable } from './MountsTable';
+import { PlusMinus } from '@/stations/locate/PlusMinus';
+import { STEERING } from '@/core/rig/mounts';
+
+/** The members that hold the axle lengthwise and stop it turning: how it pulls, steers and turns its pinion. */
+export function LinksPart() {
+  const layout = useJobPart((j) => j.layout);
+  const end = useJobPart((j) => j.rig.end);
+  const steering = useJobPart((j) => j.rig.steering !== undefined);
+  return (
+    <>
+      <CardHead title={LAYOUT_NAMES[layout][0]}>{LAYOUT_NAMES[layout][1]}</CardHead>
+      <LinkResults />
+      <Chart
+        focus="links"
+        offered={
+          end === 'rear'
+            ? ['antiSquat', 'rollSteer', 'pinion', 'steer']
+            : ['bumpSteer', 'rollSteer', 'caster', 'steer']
+        }
+      />
+      <Members />
+      {steering && (
+        <section className="section">
+          <h2>Drag link</h2>
+          <MountsTable memberId={STEERING} />
+        </section>
+      )}
+      {end === 'rear' && <GravityHeight />}
+    </>
+  );
+}
+
+function LinkResults() {
+  const tape = useJobPart((j) => j.tape);
+  const rear = useJobPart((j) => j.rig.end === 'rear');
+  const travel = useJobPart(travelOf);
+  const { result, verdicts } = useLocate();
+  if (!result) return null;
+  const { links } = result;
+  return (
+    <>
+      <Readouts>
+        {rear && links.antiSquat !== null && (
+          <Readout name="Anti-squat" id="antiSquat" term="antiSquat">
+            {Math.round(links.antiSquat)} %<PlusMinus of="antiSquat" unit="%" />
+          </Readout>
+        )}
+        {links.rollSteer !== null && (
+          <Readout name="Steers, for a degree of roll" id="rollSteer" term="rollSteer">
+            {formatDegrees(Math.abs(links.rollSteer), 2)}
+            <PlusMinus of="rollSteer" unit="°" /> {rear && steeringWord(links.rollSteer)}
+          </Readout>
+        )}
+        {links.steering && (
+          <Readout name="Bumps steer it, at most" id="bumpSteer" term="bumpSteer">
+            {links.steering.bumpSteer === null
+              ? 'out of reach'
+              : formatDegrees(Math.max(links.steering.bumpSteer.both, links.steering.bumpSteer.one))}
+          </Readout>
+        )}
+        <Readout
+          name={rear ? 'Pinion turns, droop to bump' : 'Caster changes, droop to bump'}
+          id="pinion"
+          term={rear ? 'pinion' : 'caster'}
+        >
+          {formatDegrees(links.pinion)}
+        </Readout>
+        <Readout name="Lines of the members meet" id="instantCentre" term="instantCentre">
+          {links.instantCentre ? (
+            <>
+              <Frac mm={Math.abs(links.instantCentre[0])} tape={tape} unit />{' '}
+              {links.instantCentre[0] > 0 ? 'ahead' : 'behind'}
+              <PlusMinus of="crossing" />
+            </>
+          ) : (
+            'never: parallel'
+          )}
+        </Readout>
+        {links.bind && (
+          <Readout name={`Must give, ${sayTravel(links.bind.at, travel, tape)}`} id="bind" term="bind">
+            {sayGive(links.bind.give, tape)}
+          </Readout>
+        )}
+      </Readouts>
+      <Verdicts verdicts={verdicts.lengthwise} />
+    </>
+  );
+}
+
+function steeringWord(rollSteer: number): string {
+  if (Math.abs(rollSteer) < 0.005) return '';
+  return rollSteer > 0 ? 'steadying' : 'loosening';
+}

@@ -1,0 +1,135 @@
+'use client';
+import { without } from '@/core/job/edits/omit';
+import { withMeasuredAgain } from '@/core/job/edits/readings';
+import { travelOf } from '@/core/job/jobValues';
+import type { ShaftFindings } from '@/core/locate/types';
+import { sayTravel } from '@/core/locate/verdicts/words';
+import type { Rig } from '@/core/rig/schema';
+import { formatDegrees } from '@/core/units/length';
+import { edit, enter, useJobPart } from '@/store/jobStore';
+import { CardHead, Readout, Readouts } from '@/ui/cards/Card';
+import { Frac } from '@/ui/figures/Frac';
+import { LengthField } from '@/ui/fields/LengthField';
+import { NumberField } from '@/ui/fields/NumberField';
+import { Verdicts } from '@/ui/cards/Verdicts';
+import { useLocate } from '@/workers/physics';
+import { Chart } from '@/stations/locate/charts/Chart';
+import { MountsTable } from '@/stations/locate/members/MountsTable';
+import { Obstacles } from './Obstacles';
+import { DRIVESHAFT } from '@/core/rig/mounts';
+
+/** The driveshaft as the axle moves, and the room between things: tank, exhaust, springs, shocks, whatever is in the way. */
+export function RoomPart() {
+  const shaft = useJobPart((j) => j.rig.driveshaft !== undefined);
+  const { result, verdicts } = useLocate();
+  return (
+    <>
+      <CardHead title="Shaft and room">
+        What clears at rest hits at bump: fingers should fit everywhere, at every height of the axle.
+      </CardHead>
+      {result?.links.shaft && <ShaftResults shaft={result.links.shaft} />}
+      {result && <Verdicts verdicts={verdicts.room} />}
+      {shaft && <Chart focus="room" offered={['plunge', 'rearJoint', 'frontJoint']} />}
+      <Obstacles />
+      {shaft && <Driveshaft />}
+    </>
+  );
+}
+
+function ShaftResults({ shaft }: { shaft: ShaftFindings }) {
+  const tape = useJobPart((j) => j.tape);
+  const travel = useJobPart(travelOf);
+  return (
+    <Readouts>
+      <Readout name="Joints at ride height, front · rear" id="joints" term="joints">
+        {formatDegrees(shaft.front)} · {formatDegrees(shaft.rear)}
+      </Readout>
+      <Readout name={`Largest, ${sayTravel(shaft.mostAt, travel, tape)}`} id="jointMost">
+        {formatDegrees(shaft.most)}
+      </Readout>
+      <Readout name="Slip yoke goes in · comes out" id="plunge" term="plunge">
+        <Frac mm={shaft.in} tape={tape} /> · <Frac mm={shaft.out} tape={tape} unit />
+      </Readout>
+    </Readouts>
+  );
+}
+
+type Angle = 'transmissionAngleDeg' | 'pinionAngleDeg';
+
+function Driveshaft() {
+  return (
+    <section className="section">
+      <h2>Driveshaft, joint to joint</h2>
+      <MountsTable memberId={DRIVESHAFT} holes={false} />
+      <div className="two-up">
+        <AngleField which="transmissionAngleDeg" label="Transmission tail points" />
+        <AngleField which="pinionAngleDeg" label="Pinion nose points" />
+      </div>
+      <h2>Slip yoke, measured at ride height</h2>
+      <div className="two-up">
+        <YokeRoom way="in" label="It can go in" />
+        <YokeRoom way="out" label="It can come out, still engaged" />
+      </div>
+      <p className="hint">
+        Set with the shaft in and the car on its weight: paint the yoke at the seal, push it home, measure;
+        then pull it as far out as its splines should ever be.
+      </p>
+    </section>
+  );
+}
+
+/** The tail of the transmission leans with the engine, nose of the engine up: down at the back. The pinion's nose looks forward. */
+const WAYS: Record<Angle, readonly [string, string]> = {
+  transmissionAngleDeg: ['up', 'down'],
+  pinionAngleDeg: ['down', 'up'],
+};
+
+function AngleField({ which, label }: { which: Angle; label: string }) {
+  const value = useJobPart((j) => j.rig.driveshaft![which]);
+  const field = `driveshaft/${which}`;
+  return (
+    <NumberField
+      field={field}
+      label={label}
+      showLabel
+      value={value}
+      least={-30}
+      most={30}
+      unit="°"
+      decimals={2}
+      ways={WAYS[which]}
+      onEnter={(deg, typed) =>
+        enter(field, typed, (j) => {
+          const driveshaft: Rig['driveshaft'] = { ...j.rig.driveshaft!, [which]: deg };
+          return { ...j, laidOut: true, rig: { ...j.rig, driveshaft } };
+        })
+      }
+      onClear={() => edit((j) => withMeasuredAgain(j, field))}
+    />
+  );
+}
+
+function YokeRoom({ way, label }: { way: 'in' | 'out'; label: string }) {
+  const mm = useJobPart((j) => j.shaft.room[way] ?? null);
+  const field = `shaft/${way}`;
+  return (
+    <LengthField
+      field={field}
+      label={label}
+      showLabel
+      mm={mm}
+      least={0}
+      most={300}
+      placeholder="measure"
+      onEnter={(value, typed) =>
+        enter(field, typed, (j) => ({
+          ...j,
+          shaft: { ...j.shaft, room: { ...j.shaft.room, [way]: value } },
+        }))
+      }
+      onClear={() =>
+        enter(field, null, (j) => ({ ...j, shaft: { ...j.shaft, room: without(j.shaft.room, way) } }))
+      }
+    />
+  );
+}

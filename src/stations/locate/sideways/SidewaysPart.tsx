@@ -1,0 +1,60 @@
+'use client';
+import { lateralBarOf } from '@/core/rig/roles';
+import { enter, useJobPart } from '@/store/jobStore';
+import { CardHead } from '@/ui/cards/Card';
+import { LengthField } from '@/ui/fields/LengthField';
+import { Bends } from '@/stations/locate/members/Bends';
+import { Chart } from '@/stations/locate/charts/Chart';
+import { Members } from '@/stations/locate/members/Members';
+import { MountsTable } from '@/stations/locate/members/MountsTable';
+import { LateralResults } from './LateralResults';
+import { Schools } from './Schools';
+import { PANHARD } from '@/core/rig/roles';
+
+/** What holds the axle sideways: a bar across the car, or in some layouts a crank, or links that lean. */
+export function SidewaysPart() {
+  const end = useJobPart((j) => j.rig.end);
+  const hasBar = useJobPart((j) => lateralBarOf(j.rig) !== null);
+  return hasBar ? (
+    <>
+      <CardHead title={end === 'front' ? 'Track bar' : 'Panhard bar'}>
+        Level at ride height, as long as will fit, parallel to the axle, clear through the travel.
+      </CardHead>
+      <MountsTable memberId={PANHARD} />
+      <Bends member={PANHARD} />
+      <LateralResults />
+      <Chart focus="bar" offered={['shift', 'roll']} />
+      <ShiftLimit />
+      <Schools />
+    </>
+  ) : (
+    <>
+      <CardHead title="Held sideways">
+        No bar across the car here: a crank with two links, or links that lean against each other.
+      </CardHead>
+      <LateralResults />
+      <Chart focus="bar" offered={['shift', 'roll', 'steer']} />
+      <ShiftLimit />
+      <Members />
+    </>
+  );
+}
+
+function ShiftLimit() {
+  const shiftLimit = useJobPart((j) => j.locate.shiftLimit);
+  return (
+    <section className="section">
+      <h2>Sideways movement you allow</h2>
+      <LengthField
+        field="shiftLimit"
+        label="Sideways movement allowed over the travel"
+        mm={shiftLimit}
+        least={0.5}
+        most={100}
+        onEnter={(mm, typed) =>
+          enter('shiftLimit', typed, (j) => ({ ...j, locate: { ...j.locate, shiftLimit: mm } }))
+        }
+      />
+    </section>
+  );
+}

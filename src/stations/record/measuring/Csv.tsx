@@ -1,0 +1,88 @@
+'use client';
+import { App, Button, Modal } from 'antd';
+import { useRef, useState } from 'react';
+import { applyReadings } from '@/core/job/applyReadings';
+import { fileName } from '@/core/job/file';
+import { mergedReadings, readingsFromCsv, readingsToCsv, type CsvReadings } from '@/core/survey/readingsCsv';
+import { InputError, LARGEST_FILE } from '@/core/rig/read';
+import { edit, useJobStore } from '@/store/jobStore';
+import { saveText } from '@/ui/paper/saveFile';
+
+/** The job with readings brought in; throws where they make a car that cannot be, or more than a place can hold. */
+const bringIn = ({ readings }: CsvReadings) =>
+  edit((job) => applyReadings({ ...job, readings: mergedReadings(job.readings, readings) }));
+
+/** Readings out to a table and in again. A file with bad rows is shown first: its good rows come in when that is wished. */
+export function Csv() {
+  const { notification } = App.useApp();
+  const picker = useRef<HTMLInputElement>(null);
+  const [doubtful, setDoubtful] = useState<CsvReadings | null>(null);
+
+  async function open(file: File | undefined) {
+    if (!file) return;
+    if (file.size > LARGEST_FILE) {
+      notification.error({ title: 'Larger than 32 MB, the most that is read.' });
+      return;
+    }
+    const read = readingsFromCsv(await file.text(), new Date().toISOString());
+    if (read.bad.length) setDoubtful(read);
+    else take(read);
+  }
+
+  function take(read: CsvReadings) {
+    setDoubtful(null);
+    try {
+      bringIn(read);
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      notification.error({ title: 'Nothing was brought in.', description: `${error.expected}.` });
+      return;
+    }
+    notification.success({
+      title: `${read.count} readings brought in.`,
+      description: 'Undo takes them out again.',
+    });
+  }
+
+  function save() {
+    const job = useJobStore.getState().job!;
+    saveText(fileName(job).replace('.pellik.json', '-readings.csv'), readingsToCsv(job.readings), 'text/csv');
+  }
+
+  return (
+    <>
+      <Button onClick={save}>Readings to CSV</Button>
+      <Button onClick={() => picker.current?.click()}>From CSV</Button>
+      <input
+        ref={picker}
+        type="file"
+        accept=".csv,text/csv"
+        hidden
+        data-input="csv"
+        onChange={(e) => {
+          void open(e.target.files?.[0]);
+          e.target.value = '';
+        }}
+      />
+      <Modal
+        open={doubtful !== null}
+        title="Some rows cannot be read"
+        onCancel={() => setDoubtful(null)}
+        okText={`Bring in the ${doubtful?.count ?? 0} good ones`}
+        okButtonProps={{ disabled: !doubtful?.count }}
+        cancelText="Bring in nothing"
+        onOk={() => doubtful && take(doubtful)}
+      >
+        <ul className="bad-rows">
+          {doubtful?.bad.slice(0, 30).map((b, i) => (
+            <li key={i}>
+              Line {b.line}
+              {b.column && `, ${b.column}`}: {b.message}.
+            </li>
+          ))}
+        </ul>
+        {(doubtful?.bad.length ?? 0) > 30 && <p>and {doubtful!.bad.length - 30} more.</p>}
+      </Modal>
+    </>
+  );
+}

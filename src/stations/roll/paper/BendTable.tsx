@@ -1,0 +1,76 @@
+import type { BarDesign } from '@/core/swaybar/swayBarDesign';
+import { bendSheet, type BendSheet } from '@/core/swaybar/bendSchedule';
+import { formatDegrees, sayLength } from '@/core/units/length';
+import type { Tape } from '@/core/units/tape';
+import { useJobPart } from '@/store/jobStore';
+import { putBar } from '@/store/edits/rollEdits';
+import { LengthField } from '@/ui/fields/LengthField';
+
+/** What whoever bends the bar wants to know; from the left eye to the right one. */
+export function BendTable({ bar }: { bar: BarDesign }) {
+  const tape = useJobPart((j) => j.tape);
+  const sheet = bendSheet(bar);
+  const { bends, blank } = sheet;
+  const crowded = bends.some((b) => b.straight < 0);
+  return (
+    <section className="section">
+      <h2>To have it bent</h2>
+      <div className="two-up">
+        <LengthField
+          field="roll/bendRadius"
+          label="Bend radius, to the bar’s middle"
+          showLabel
+          mm={bar.bendRadius}
+          least={0}
+          most={400}
+          onEnter={(bendRadius, typed) => putBar({ bendRadius }, 'roll/bendRadius', typed)}
+        />
+        <p className="hint" data-readout="blank">
+          Eye to eye along the bar {sayLength(blank, tape)}; the eyes’ own stock comes on top.
+        </p>
+      </div>
+      <BendRows sheet={sheet} tape={tape} />
+      {crowded && (
+        <p className="field-problem" role="alert">
+          Two bends run into each other at that radius: bend it tighter, or set them farther apart.
+        </p>
+      )}
+      <p className="hint">
+        Lengths to where the straight lines meet. Turned: of the bender’s plane about the bar, clockwise seen
+        from the left eye. The stiffness is that of sharp corners; the bends make it a little stiffer.
+      </p>
+    </section>
+  );
+}
+
+/** Bend by bend, on screen and on paper. */
+export function BendRows({ sheet: { bends, last }, tape }: { sheet: BendSheet; tape: Tape }) {
+  return (
+    <table className="school-table">
+      <thead>
+        <tr>
+          <th scope="col">bend</th>
+          <th scope="col">from the one before</th>
+          <th scope="col">angle</th>
+          <th scope="col">turned by</th>
+        </tr>
+      </thead>
+      <tbody>
+        {bends.map(({ leg, angle, turn }, i) => (
+          <tr key={i}>
+            <th scope="row">{i + 1}</th>
+            <td>{sayLength(leg, tape)}</td>
+            <td>{formatDegrees(angle)}</td>
+            <td>{i === 0 ? 'start' : formatDegrees(turn, 0)}</td>
+          </tr>
+        ))}
+        <tr>
+          <th scope="row">right eye</th>
+          <td>{sayLength(last, tape)}</td>
+          <td />
+          <td />
+        </tr>
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,36 @@
+import { create } from 'zustand';
+import type { BarDesign } from '@/core/swaybar/swayBarDesign';
+import { withRoll } from '@/core/job/edits/roll';
+import type { WhatIf } from '@/core/roll/whatIf';
+import type { SpringDesign } from '@/core/springs/springDesign';
+import { edit, enter } from '@/store/jobStore';
+import type { Job } from '@/core/job/jobSchema';
+
+type Roll = Job['roll'];
+
+/** Changes what holds the car up in roll; by something typed, its text is kept. */
+export function putRoll(change: (roll: Roll) => Partial<Roll>, field?: string, typed?: string | null): void {
+  const to = (job: Job): Job => withRoll(job, change(job.roll));
+  if (field !== undefined && typed !== undefined) enter(field, typed, to);
+  else edit(to);
+}
+
+/** Changes the sway bar as it is meant. */
+export function putBar(change: Partial<BarDesign>, field?: string, typed?: string | null): void {
+  putRoll(({ bar }) => (bar ? { bar: { ...bar, ...change } } : {}), field, typed);
+}
+
+/** Changes the springs as they are meant. */
+export function putSprings(change: Partial<SpringDesign>, field?: string, typed?: string | null): void {
+  putRoll(
+    ({ springs }) => (springs ? { springs: { ...springs, ...change } as SpringDesign } : {}),
+    field,
+    typed,
+  );
+}
+
+/** Changes that are being thought about: shown, not made. Gone with the page. */
+export const useWhatIf = create<WhatIf>()(() => ({}));
+
+export const think = (what: WhatIf): void => useWhatIf.setState(what);
+export const forget = (): void => useWhatIf.setState({}, true);

@@ -1,0 +1,55 @@
+import type { ReactNode } from 'react';
+import { PaperLine } from '@/ui/cards/Card';
+import './sheet.css';
+
+/** How many, what, and of which size. */
+export type SheetPart = [quantity: string, part: string, size: ReactNode];
+
+type Props = {
+  label: string;
+  title: string;
+  /** what it looks like, and its parts to tick off, where there is something to make */
+  drawing?: ReactNode;
+  parts?: SheetPart[];
+  caution: string;
+  children: ReactNode;
+};
+
+/** Something to take to the car, on a sheet of plain paper: whose it is, its drawing, its parts to tick off, and how. */
+export function PaperSheet({ label, title, drawing, parts, caution, children }: Props) {
+  return (
+    <section className="paper-sheet print-only" aria-label={label}>
+      <h1>{title}</h1>
+      <PaperLine />
+      {drawing}
+      {parts && <PartsTable parts={parts} />}
+      {children}
+      <p className="paper-caution">{caution}</p>
+    </section>
+  );
+}
+
+function PartsTable({ parts }: { parts: SheetPart[] }) {
+  return (
+    <table>
+      <thead>
+        <tr>
+          <th>Qty</th>
+          <th>Part</th>
+          <th>Size</th>
+          <th>Done</th>
+        </tr>
+      </thead>
+      <tbody>
+        {parts.map(([quantity, part, size]) => (
+          <tr key={part}>
+            <td>{quantity}</td>
+            <td>{part}</td>
+            <td>{size}</td>
+            <td className="box" />
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,194 @@
+import fc from 'fast-check';
+import { GET } from '../../../app/api/instruments/route';
+import { parseLength } from '@/core/units/parse';
+import { formatValue, parseValue, roundUp, sayValue } from '@/core/units/values';
+import {
+  CHANNELS,
+  GAUGES,
+  parseLine,
+  unitOf,
+  writeLine,
+  type Channel,
+  type Sample,
+} from '@/instruments/protocol';
+import { dropsAt, practiceValue, standInLine, type Aim } from '@/instruments/standIns';
+import { steadyValue } from '@/instruments/steady';
+import { merged } from '@/store/merge';
+import { withDigit, withFraction, withLine, withoutLast } from '@/ui/fields/padKeys';
+
+describe('lines of a gauge', () => {
+  const sample = fc.record({
+    gauge: fc.constantFrom(...GAUGES),
+    channel: fc.constantFrom(...CHANNELS),
+    value: fc.integer({ min: -3500, max: 3500 }).map((n) => n / 10),
+    battery: fc.integer({ min: 0, max: 100 }),
+    n: fc.nat(),
+  });
+
+  test('what is written is read back', () => {
+    fc.assert(
+      fc.property(sample, (s: Sample) => {
+        expect(parseLine(writeLine(s))).toEqual({
+          ok: true,
+          sample: { ...s, value: expect.closeTo(s.value, 9) },
+        });
+      }),
+    );
+  });
+
+  test('anything else is refused with a word, and never thrown over', () => {
+    fc.assert(
+      fc.property(
+        fc.oneof(
+          fc.string(),
+          fc.string({ minLength: 300 }),
+          sample.map((s) => writeLine(s).replace('=', '= ')),
+        ),
+        (text) => {
+          const line = parseLine(text);
+          expect(line.ok || line.message.length > 0).toBe(true);
+        },
+      ),
+    );
+    const refused = (text: string) => (parseLine(text) as { message: string }).message;
+    expect(refused('laser length=2deg battery=80 n=1')).toContain('mm');
+    expect(refused('laser length=99999mm battery=80 n=1')).toContain('range');
+    expect(refused('wand length=9mm battery=80 n=1')).toContain('gauge');
+    expect(refused('laser length=9mm battery=800 n=1')).toContain('battery');
+  });
+});
+
+describe('stand-ins', () => {
+  const aim = (name: string, unit: Aim['unit'] = 'length'): Aim => ({
+    unit,
+    channel: ({ length: 'length', angle: 'angle', weight: 'rear-left' } as const)[unit] as Channel,
+    truth: unit === 'angle' ? -2.5 : 420,
+    name,
+  });
+  const run = (a: Aim, mood: 'good' | 'moody', steps: number) =>
+    Array.from({ length: steps }, (_, step) => standInLine(a, mood, step)).map((line) => {
+      if (line === null) return null;
+      const parsed = parseLine(line);
+      return parsed.ok ? parsed.sample : null;
+    });
+
+  test.each(['length', 'angle', 'weight'] as const)(
+    '%s: moves, then holds still near what is there',
+    (unit) => {
+      const values = run(aim('car/place', unit), 'good', 60).map((s) => s!.value);
+      expect(steadyValue(values.slice(0, 10), unit)).toBeNull();
+      const taken = steadyValue(values, unit)!;
+      const { truth } = aim('', unit);
+      expect(Math.abs(taken - truth)).toBeLessThan({ length: 0.5, angle: 0.1, weight: 1 }[unit]);
+      expect(unitOf(run(aim('x', unit), 'good', 1)[0]!.channel)).toBe(unit);
+    },
+  );
+
+  test('a moody lot drops its link at some places, comes back, and runs low', () => {
+    const names = Array.from({ length: 60 }, (_, i) => `car/${i}`);
+    const dropping = names.filter(dropsAt);
+    expect(dropping.length).toBeGreaterThan(5);
+    expect(dropping.length).toBeLessThan(30);
+    const lines = run(aim(dropping[0]!), 'moody', 80);
+    expect(lines.filter((s) => s === null)).toHaveLength(40);
+    expect(lines.at(-1)).not.toBeNull();
+    expect(run(aim(dropping[0]!), 'good', 80)).not.toContain(null);
+    expect(run(aim('a', 'angle'), 'moody', 1)[0]?.battery ?? 9).toBeLessThan(15);
+  });
+
+  test('a car of nobody’s is near the usual, never the same left and right', () => {
+    const [l, r] = ['left', 'right'].map((side) => practiceValue(`job/tireRadius.${side}`, 330, 'length'));
+    expect(Math.abs(l! - 330)).toBeLessThan(3);
+    expect(l).not.toBe(r);
+  });
+
+  test('the stream is one line an event, of the demo car; a bad question is answered with what is wrong', async () => {
+    const ask = (query: string) => GET(new Request(`http://localhost/api/instruments?${query}`));
+    const answer = ask('job=demo-marigold&aim=reading/track&unit=length&mood=good');
+    expect(answer.headers.get('content-type')).toContain('text/event-stream');
+    const reader = answer.body!.getReader();
+    const { value } = await reader.read();
+    await reader.cancel();
+    const [, line] = /^data: (.*)\n\n$/.exec(new TextDecoder().decode(value))!;
+    const parsed = parseLine(line!);
+    expect(parsed.ok && Math.abs(parsed.sample.value - 1451.8)).toBeLessThan(12);
+    const bad = ask('job=a&aim=b&unit=furlong&mood=good');
+    expect(bad.status).toBe(400);
+    expect(await bad.json()).toMatchObject({ error: expect.stringContaining('unit') });
+  });
+});
+
+describe('the pad', () => {
+  test('digits, fractions and lines make what the tape would read', () => {
+    const type = (keys: string[], text = '') =>
+      keys.reduce((t, k) => (k.includes('/') ? withFraction(t, k) : withDigit(t, k)), text);
+    expect(type(['2', '8', '1/2'])).toBe('28 1/2');
+    expect(type(['1/2', '2', '8'])).toBe('28 1/2');
+    expect(withLine('28 1/2', 1, 'in16')).toBe('28 9/16');
+    expect(withLine('28 15/16', 1, 'in16')).toBe('29');
+    expect(withLine('29', -1, 'in32')).toBe('28 31/32');
+    expect(withLine('', -1, 'in16')).toBe('');
+    expect(['28 1/2', '28', '2'].map(withoutLast)).toEqual(['28', '2', '']);
+    expect(withDigit('28.5', '.')).toBe('28.5');
+  });
+
+  test('a line more and a line less is where it was, and is always a length', () => {
+    fc.assert(
+      fc.property(fc.nat(60), fc.nat(15), fc.constantFrom('in16', 'in32'), (whole, sixteenths, tape) => {
+        const text = withFraction(String(whole), `${sixteenths}/16`).replace(/ 0\/16$/, '');
+        const there = withLine(text, 1, tape);
+        const back = withLine(there, -1, tape);
+        const mm = (t: string) => (parseLength(t, tape) as { mm: number }).mm;
+        expect(mm(back)).toBeCloseTo(mm(text), 9);
+        expect(mm(there) - mm(text)).toBeCloseTo(tape === 'in16' ? 25.4 / 16 : 25.4 / 32, 9);
+      }),
+    );
+  });
+});
+
+test('angles and weights are typed as they are spoken', () => {
+  const value = (text: string, unit: 'angle' | 'weight', tape: 'in16' | 'mm' = 'in16') => {
+    const parsed = parseValue(text, unit, tape);
+    return parsed.ok ? parsed.value : parsed.message;
+  };
+  expect(value('-2.5°', 'angle')).toBe(-2.5);
+  expect(value('3/16 in 48', 'angle')).toBeCloseTo((Math.atan(0.1875 / 48) * 180) / Math.PI, 9);
+  expect(value("-3/16 in 4'", 'angle')).toBeCloseTo((-Math.atan(0.1875 / 48) * 180) / Math.PI, 9);
+  expect(value('steep', 'angle')).toContain('3/16 in 48');
+  expect(value('840', 'weight')).toBeCloseTo(381.018, 2);
+  expect(value('381kg', 'weight')).toBe(381);
+  expect(value('381', 'weight', 'mm')).toBe(381);
+  expect(value('heavy', 'weight')).toContain('number');
+  expect(sayValue(381.02, 'weight', 'in16')).toBe('840 lb');
+  expect(formatValue(-0.254, 'angle', 'mm')).toBe('-0.25');
+  // Rounded up to what can be read, but not for a hair over it.
+  expect(roundUp(25.4 / 16, 'length', 'in16')).toBeCloseTo(25.4 / 16, 9);
+  expect(roundUp(1.7, 'length', 'in16')).toBeCloseTo((3 / 32) * 25.4, 9);
+});
+
+describe('two versions of one job', () => {
+  type Tree = Record<string, number | Record<string, number>>;
+  const tree: fc.Arbitrary<Tree> = fc.dictionary(
+    fc.constantFrom('a', 'b', 'c', 'd'),
+    fc.oneof(fc.nat(9), fc.dictionary(fc.constantFrom('x', 'y', 'z'), fc.nat(9))),
+  );
+
+  test('what only one changed is kept, whichever it was', () => {
+    fc.assert(
+      fc.property(tree, tree, (base, other) => {
+        expect(merged(base, base, other)).toEqual(other);
+        expect(merged(base, other, base)).toEqual(other);
+        expect(merged(base, other, other)).toEqual(other);
+      }),
+    );
+    expect(
+      merged({ a: 1, b: { x: 1, y: 2 } }, { a: 5, b: { x: 1, y: 2 } }, { a: 1, b: { x: 1, y: 7 } }),
+    ).toEqual({ a: 5, b: { x: 1, y: 7 } });
+  });
+
+  test('readings added in both are both kept; where both changed one value, mine stands', () => {
+    expect(merged({ r: [1] }, { r: [1, 2] }, { r: [1, 3] })).toEqual({ r: [1, 3, 2] });
+    expect(merged({ a: 1 }, { a: 2 }, { a: 3 })).toEqual({ a: 2 });
+    expect(merged<Tree>({ a: 1, b: 1 }, { b: 1 }, { a: 1, b: 2 })).toEqual({ b: 2 });
+  });
+});

@@ -1,0 +1,139 @@
+import { located } from '../../support/locate';
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import fc from 'fast-check';
+import { POST } from '../../../app/api/solve/route';
+import { fileName, readJob, writeJob } from '@/core/job/file';
+import { solveRig } from '@/core/bench/solveRig';
+import { InputError, readRig } from '@/core/rig/read';
+import { demoJobs } from '@/store/demo';
+import { threeLink } from '../../support/rigs';
+import type { Job } from '@/core/job/jobSchema';
+import { newJob } from '@/core/job/newJob';
+import { withMounts } from '@/core/job/edits/mounts';
+
+const rig = threeLink({ sweep: [{ left: 50, right: 50 }] });
+const spoil = (change: (r: Record<string, never> & typeof rig) => void): string => {
+  const copy = structuredClone(rig) as never;
+  change(copy);
+  return JSON.stringify(copy);
+};
+
+const BAD: [name: string, text: string, path: RegExp][] = [
+  ['not JSON', '{"format":', /not JSON/],
+  ['an array', '[]', /expected object/],
+  ['a wrong type', spoil((r) => Object.assign(r, { track: '57' })), /^track: expected number/],
+  ['a missing value', spoil((r) => Object.assign(r, { track: undefined })), /^track: .*missing/],
+  ['an unknown key', spoil((r) => Object.assign(r, { tyreRadius: 3 })), /^tyreRadius: unknown key/],
+  [
+    'an unknown key deep down',
+    spoil((r) => Object.assign(r.members[1]!, { colour: 'red' })),
+    /^members\[1\]\.colour: unknown key/,
+  ],
+  ['not a finite number', JSON.stringify(rig).replace('1470', '1e999'), /^track/],
+  ['out of range', spoil((r) => Object.assign(r, { tireRadius: -1 })), /^tireRadius/],
+  ['a wrong point', spoil((r) => Object.assign(r.members[0]!, { axle: [1, 2] })), /^members\[0\]\.axle/],
+  ['a duplicate id', spoil((r) => Object.assign(r.members[1]!, { id: 'upper' })), /^members\[2\]\.id/],
+  [
+    'a link of no length',
+    spoil((r) => Object.assign(r.members[0]!, { axle: [620, 480, 300] })),
+    /^members\[0\]/,
+  ],
+  ['another format', spoil((r) => Object.assign(r, { format: 'other' })), /^format/],
+  ['an axle left free', spoil((r) => r.members.pop()), /^members: nothing stops the axle moving sideways/],
+];
+
+describe.each(BAD)('%s', (_name, text, where) => {
+  test('is refused with its place and what was expected', () => {
+    expect(() => solveRig(readRig(text))).toThrow(where);
+  });
+});
+
+test('more than 32 MB is refused before it is read', () => {
+  expect(() => readRig(' '.repeat(33 * 1024 * 1024))).toThrow(InputError);
+});
+
+describe('the command and the server', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'pellik-'));
+  const pellik = (text: string) => {
+    const file = join(folder, 'rig.json');
+    writeFileSync(file, text);
+    return spawnSync('npx', ['--no-install', 'tsx', 'bin/pellik.ts', 'solve', file], { encoding: 'utf8' });
+  };
+  const post = (text: string) =>
+    POST(new Request('http://localhost/api/solve', { method: 'POST', body: text }));
+
+  test('give the same answer', async () => {
+    const command = pellik(JSON.stringify(rig));
+    expect(command.status).toBe(0);
+    const fromCommand = JSON.parse(command.stdout);
+    expect(fromCommand).toEqual(await (await post(JSON.stringify(rig))).json());
+    expect(fromCommand).toEqual(JSON.parse(JSON.stringify(solveRig(rig))));
+  });
+
+  test('refuse bad input: one line, status 2, nothing on stdout; 400 with the path', async () => {
+    const text = JSON.stringify({ ...rig, track: 'wide' });
+    const command = pellik(text);
+    expect(command.status).toBe(2);
+    expect(command.stdout).toBe('');
+    expect(
+      command.stderr
+        .trim()
+        .split('\n')
+        .filter((l) => !l.startsWith('npm')),
+    ).toEqual([expect.stringMatching(/rig\.json: track: expected number/)]);
+    const response = await post(text);
+    expect(response.status).toBe(400);
+    expect(await response.json()).toMatchObject({ error: { path: 'track' } });
+  });
+});
+
+const withoutLinks = (job: Job): Job => {
+  const members: Job['rig']['members'] = [{ type: 'rigid-arm', id: 'arm', chassis: [800, 0, 300] }];
+  return { ...job, laidOut: true, rig: { ...job.rig, members } };
+};
+
+describe('job files', () => {
+  test('come back as they went out, whatever was moved', () => {
+    const coordinate = fc.double({ min: 100, max: 900, noNaN: true });
+    fc.assert(
+      fc.property(coordinate, coordinate, (a, b) => {
+        const job = withMounts(newJob('a-job', 'A job', 'in32'), [
+          { member: 'panhard', end: 'chassis', axis: 1, mm: a },
+          { member: 'panhard', end: 'axle', axis: 2, mm: b },
+        ]);
+        expect(readJob(writeJob(job))).toEqual(job);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  test('the demo jobs are valid, and unchanged by being read', () => {
+    for (const job of demoJobs()) expect(readJob(writeJob(job))).toEqual(job);
+    const onDisk = readFileSync('src/store/demo/marigold.pellik.json', 'utf8');
+    expect(readJob(onDisk)).toEqual(JSON.parse(onDisk));
+    const wrong = demoJobs().map((job) => {
+      const { sideways, lengthwise } = located(job).verdicts;
+      return [...sideways, ...lengthwise].filter((v) => v.state !== 'ok').length;
+    });
+    expect(Math.min(...wrong)).toBeGreaterThan(0);
+  });
+
+  test.each([
+    ['{"format":"pellik.rig"}', /not a Pellik job/],
+    ['{"format":"pellik.job","version":9}', /newer Pellik/],
+    [writeJob(newJob('x', 'x', 'mm')).replace('"tape": "mm"', '"tape": "cubits"'), /^tape/],
+    [writeJob(withoutLinks(newJob('x', 'x', 'mm'))), /rig\.members.*one link/],
+    [writeJob(newJob('x', 'x', 'mm')).slice(0, 400), /not JSON/],
+    [writeJob(newJob('x', 'x', 'mm')).replace('"id": "x"', '"id": "../../x"'), /^id/],
+  ])('a damaged one is refused (%#)', (text, where) => expect(() => readJob(text)).toThrow(where));
+
+  test('are named after the job', () => {
+    expect(fileName({ ...newJob('x', '', 'mm'), name: 'Über / <Wagon> #2' })).toBe(
+      'u-ber-wagon-2.pellik.json',
+    );
+    expect(fileName({ ...newJob('x', '', 'mm'), name: '///' })).toBe('job.pellik.json');
+  });
+});
