@@ -4,6 +4,11 @@
  */
 import { analyseRoll, ROLL_PARTS } from '@/core/roll/analyse';
 import { deflect } from '@/core/beam/beamFrame';
+import { solveRig } from '@/core/bench/solveRig';
+import { clearances, hasClearances } from '@/core/clearance/clearance';
+import { newJob } from '@/core/job/newJob';
+import { travelMap } from '@/core/locate/travelMap';
+import { locateInput } from '@/core/locate/types';
 import { findBars } from '@/core/swaybar/stockSearch';
 import { rollInput } from '@/core/roll/setUp';
 import { resultUncertainty } from '@/core/locate/resultUncertainty';
@@ -29,7 +34,7 @@ const COARSE = 4;
 const lifts = Float64Array.from({ length: STEPS }, (_, i) => -REACH + (2 * REACH * i) / (STEPS - 1));
 
 /** Poses per second of a run over the whole grid: the best of several, once the compiler has settled. */
-function rate(run: () => void): number {
+function rate(run: () => unknown): number {
   const until = performance.now() + WARM_MS;
   while (performance.now() < until) run();
   let best = Infinity;
@@ -58,6 +63,42 @@ function measure(name: string, rig: Rig): void {
     );
   say('pose', pose);
   say('full', full);
+  measureUse(name, rig, full);
+}
+
+/** What the command and the map really do, against the grid with the same results: kept ones for the command. */
+function measureUse(name: string, rig: Rig, full: number): void {
+  const sweep = [...lifts].flatMap((left) => [...lifts].map((right) => ({ left, right })));
+  const command = rate(() => solveRig({ ...rig, sweep }));
+  const kept = rate(() => keepGrid(rig));
+  const input = {
+    ...locateInput({ ...newJob('bench', 'Bench', 'mm'), rig }, { left: 0, right: 0 }),
+    bump: REACH,
+    droop: REACH,
+  };
+  const places = travelMap(input, 'rollCentreHeight').values.filter((v) => v !== null).length;
+  const map = (rate(() => travelMap(input, 'rollCentreHeight')) * places) / STEPS ** 2;
+  const say = (what: string, n: number, against: number) =>
+    console.log(
+      `${name} ${what}: ${Math.round(n)} poses/s, ${(n / against).toFixed(2)} of the grid with the same results`,
+    );
+  say('81x81 command', command, kept);
+  say('25x25 map', map, full);
+}
+
+/** The grid with all that the command answers of a pose, kept until the end. */
+function keepGrid(rig: Rig): unknown[] {
+  const solver = new PoseSolver(compileLinkage(rig));
+  solver.solveRide();
+  solver.solve(0, 0);
+  const attitude = rideAttitude(solver);
+  const answers: unknown[] = [];
+  solver.solveGrid(lifts, lifts, new Float64Array(STEPS * STEPS * solver.n), (_, reached) => {
+    if (!reached) return;
+    const pose = describePose(rig, solver, attitude);
+    answers.push(hasClearances(rig) ? Object.assign(pose, { clearance: clearances(rig, pose) }) : pose);
+  });
+  return answers;
 }
 
 function generalRate(rig: Rig): number {

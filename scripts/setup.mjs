@@ -9,19 +9,19 @@ export const root = dirname(dirname(fileURLToPath(import.meta.url)));
 export const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
 
 /** Runs a command in the project, showing what it prints. @returns whether it succeeded */
-export function run(command, args) {
-  return spawnSync(command, args, { cwd: root, env, stdio: 'inherit' }).status === 0;
+export function run(command, args, stdio = 'inherit') {
+  return spawnSync(command, args, { cwd: root, env, stdio }).status === 0;
 }
 
 /** Installs the packages of the lock file unless they are there already. */
-export function ensurePackages() {
+export function ensurePackages(stdio = 'inherit') {
   const lock = createHash('sha256')
     .update(readFileSync(join(root, 'package-lock.json')))
     .digest('hex');
   const mark = join(root, 'node_modules', '.pellik-lock');
   if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return true;
-  console.log('Installing packages…');
-  if (!run('npm', ['ci', '--no-audit', '--no-fund'])) return false;
+  console.error('Installing packages…');
+  if (!run('npm', ['ci', '--no-audit', '--no-fund'], stdio)) return false;
   writeFileSync(mark, lock);
   return true;
 }
@@ -29,11 +29,15 @@ export function ensurePackages() {
 /** Builds the application unless the last build is newer than every source. */
 export function ensureBuild() {
   const built = join(root, '.next', 'BUILD_ID');
-  const sources = ['app', 'src', 'public', 'package-lock.json', 'next.config.ts', 'tsconfig.json'];
-  const newest = Math.max(...sources.map((s) => newestChange(join(root, s))));
-  if (existsSync(built) && statSync(built).mtimeMs > newest) return true;
+  if (isNewer(built, ['app', 'src', 'public', 'package-lock.json', 'next.config.ts', 'tsconfig.json'])) return true;
   console.log('Building…');
   return run('npx', ['--no-install', 'next', 'build']);
+}
+
+/** Whether a file is there and newer than every file of its sources. */
+export function isNewer(file, sources) {
+  const newest = Math.max(...sources.map((s) => newestChange(join(root, s))));
+  return existsSync(file) && statSync(file).mtimeMs > newest;
 }
 
 function newestChange(path) {

@@ -24,8 +24,9 @@ export type Answer = RollAnswer & {
 export function solveRig(rig: Rig): Answer {
   const mechanism = assemble(rig);
   const measured = hasClearances(rig);
+  // Set on the pose itself, which was made for this answer: a long sweep is not copied.
   const withGaps = <P extends SweptPose>(pose: P): P & WithClearance =>
-    measured && isReached(pose) ? { ...pose, clearance: clearances(rig, pose) } : pose;
+    measured && isReached(pose) ? Object.assign(pose, { clearance: clearances(rig, pose) }) : pose;
   const answer: Answer = {
     ride: withGaps(mechanism.ride),
     sweep: (rig.sweep ?? []).map((travel) => withGaps(mechanism.at(travel))),
