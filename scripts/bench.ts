@@ -10,7 +10,7 @@ import { newJob } from '@/core/job/newJob';
 import { travelMap } from '@/core/locate/travelMap';
 import { locateInput } from '@/core/locate/types';
 import { findBars } from '@/core/swaybar/stockSearch';
-import { rollInput } from '@/core/roll/setUp';
+import { rollInput } from '@/core/roll/input';
 import { resultUncertainty } from '@/core/locate/resultUncertainty';
 import { surveyedCar } from '@/core/record/jobRecord';
 import { agreementOf } from '@/core/survey/agreement';

@@ -5,7 +5,7 @@ import type { LocateResult } from '@/core/locate/types';
 import { useJobPart, useJobStore } from '@/store/jobStore';
 import { useViewport, type ViewName } from '@/store/viewport';
 import { usePreferences } from '@/store/preferences';
-import { useLocate } from '@/workers/physics';
+import { useLocate } from '@/workers/locate';
 import './bay.css';
 import { BayTools } from './BayTools';
 import type { Figures } from '@/bay/views/shownFigures';

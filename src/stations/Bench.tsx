@@ -1,6 +1,6 @@
 'use client';
-import { useEffect, useState } from 'react';
-import type { StationId } from '@/core/bench/stations';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import type { StationId } from '@/core/bench/stationIds';
 import { Bay } from '@/bay/Bay';
 import type { Figures } from '@/bay/views/shownFigures';
 import type { Movable } from '@/bay/handles/Mounts';
@@ -8,18 +8,19 @@ import { showDragged, useDragged, useJobPart, useJobStore } from '@/store/jobSto
 import { useRocker } from '@/store/rocker';
 import type { RollPart } from '@/core/roll/analyse';
 import { usePreferences, type LocatePart } from '@/store/preferences';
-import { Finder } from '@/ui/help/Finder';
 import { InstrumentBar } from '@/ui/shell/InstrumentBar';
-import { Help } from '@/ui/help/Help';
 import { Masthead } from '@/ui/shell/Masthead';
 import { Rocker } from '@/ui/shell/Rocker';
-import { goTo, useRoute } from '@/ui/shell/route';
+import { goTo, parseRoute, useRoute } from '@/ui/shell/route';
 import { TapeStrip } from '@/ui/shell/TapeStrip';
 import { useShortcuts } from '@/ui/help/useShortcuts';
-import { askLocate, askUncertainty, useLocate } from '@/workers/physics';
+import { askLocate, askUncertainty, useLocate } from '@/workers/locate';
 import { askAgreement } from '@/workers/search';
 import './bench.css';
-import { stations } from './stations';
+import { fetchStations, stations } from './stations';
+
+const Help = lazy(async () => ({ default: (await import('@/ui/help/Help')).Help }));
+const Finder = lazy(async () => ({ default: (await import('@/ui/help/Finder')).Finder }));
 
 /** What each station measures is what the bay shows of the figures. */
 const FIGURES: Record<StationId, Figures> = {
@@ -58,10 +59,11 @@ export function Bench() {
     help: () => setOpen('help'),
   });
 
+  useEffect(fetchTheRest, []);
   useEffect(askTheWorker, []);
   useEffect(askUncertaintyAtRest, []);
 
-  const Card = stations.find((s) => s.id === station)!.card;
+  const { Card } = stations.find((s) => s.id === station)!;
   return (
     <div className="bench" data-at={station}>
       <Masthead onFind={() => setOpen('find')} onHelp={() => setOpen('help')} />
@@ -75,11 +77,17 @@ export function Bench() {
         <Rocker />
       </div>
       <main className={`bench-card at-${station}`} key={station}>
-        <Card />
+        <Suspense fallback={<p className="hint">Opening…</p>}>
+          <Card />
+        </Suspense>
         <InstrumentBar />
       </main>
-      <Help open={open === 'help'} onClose={() => setOpen(null)} stations={stations.map((s) => s.name)} />
-      <Finder open={open === 'find'} onClose={() => setOpen(null)} onGo={go} />
+      <Suspense>
+        {open === 'help' && (
+          <Help open onClose={() => setOpen(null)} stations={stations.map((s) => s.name)} />
+        )}
+        {open === 'find' && <Finder open onClose={() => setOpen(null)} onGo={go} />}
+      </Suspense>
     </div>
   );
 }
@@ -100,9 +108,20 @@ function askTheWorker(): () => void {
     }),
     useDragged.subscribe((now) => now.job && ask()),
     useRocker.subscribe(ask),
-    useLocate.subscribe(({ job }) => job && showDragged(job)),
+    // Roll shows what is dragged there with its own answer, so that all of it changes in one frame.
+    useLocate.subscribe(({ job }) => {
+      if (job && parseRoute(window.location.hash).station !== 'roll') showDragged(job);
+    }),
   ];
   return () => off.forEach((stop) => stop());
+}
+
+/** Once the first view has long been drawn, ms. */
+const AFTER_FIRST_VIEW = 4000;
+
+function fetchTheRest(): () => void {
+  const timer = setTimeout(fetchStations, AFTER_FIRST_VIEW);
+  return () => clearTimeout(timer);
 }
 
 /** Long enough after the last change that a drag is not held up by it, ms. */

@@ -1,9 +1,10 @@
 'use client';
-import { App as AntApp, ConfigProvider } from 'antd';
-import { useEffect, useState } from 'react';
+import { ConfigProvider } from 'antd';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { InputError } from '@/core/rig/read';
 import { startAutosave } from '@/store/autosave';
 import { useJobStore } from '@/store/jobStore';
+import { useNotices } from '@/store/notices';
 import { listJobs, openJob, stockShelf } from '@/store/shelf';
 import { goTo, parseRoute, useRoute } from '@/ui/shell/route';
 import { theme } from '@/ui/shell/theme';
@@ -13,11 +14,20 @@ import { Bench } from './Bench';
 export function Shop() {
   return (
     <ConfigProvider theme={theme}>
-      <AntApp>
-        <Welcome />
-      </AntApp>
+      <Welcome />
+      <Corner />
     </ConfigProvider>
   );
+}
+
+const Notices = lazy(async () => ({ default: (await import('@/ui/shell/Notices')).Notices }));
+
+/** Where notices are shown, from the first one on. */
+function Corner() {
+  const said = useNotices((s) => s.waiting.length > 0);
+  const [opened, setOpened] = useState(false);
+  if (said && !opened) setOpened(true);
+  return <Suspense>{opened && <Notices />}</Suspense>;
 }
 
 function Welcome() {

@@ -1,25 +1,33 @@
-import type { ComponentType } from 'react';
-import { STATIONS, type StationId } from '@/core/bench/stations';
-import { CutCard } from './cut/CutCard';
-import { JobCard } from './job/JobCard';
-import { LocateCard } from './locate/LocateCard';
-import { PlaceCard } from './place/PlaceCard';
-import { RecordCard } from './record/RecordCard';
-import { RideCard } from './ride/RideCard';
-import { RollCard } from './roll/RollCard';
-import { WeldCard } from './weld/WeldCard';
+import { lazy, type ComponentType } from 'react';
+import { STATIONS, type StationId } from '@/core/bench/stationIds';
 
-export type Station = { id: StationId; name: string; card: ComponentType };
+type Opened = { default: ComponentType };
 
-const CARDS: Record<StationId, Omit<Station, 'id'>> = {
-  job: { name: 'Job', card: JobCard },
-  record: { name: 'Record', card: RecordCard },
-  place: { name: 'Place', card: PlaceCard },
-  locate: { name: 'Locate', card: LocateCard },
-  roll: { name: 'Roll', card: RollCard },
-  cut: { name: 'Cut', card: CutCard },
-  weld: { name: 'Weld', card: WeldCard },
-  ride: { name: 'Ride', card: RideCard },
+/** Each station is loaded when it is first opened. A new one is a folder with its card, and a line here. */
+const OPEN: Record<StationId, { name: string; card: () => Promise<Opened> }> = {
+  job: { name: 'Job', card: async () => ({ default: (await import('./job/JobCard')).JobCard }) },
+  record: {
+    name: 'Record',
+    card: async () => ({ default: (await import('./record/RecordCard')).RecordCard }),
+  },
+  place: { name: 'Place', card: async () => ({ default: (await import('./place/PlaceCard')).PlaceCard }) },
+  locate: {
+    name: 'Locate',
+    card: async () => ({ default: (await import('./locate/LocateCard')).LocateCard }),
+  },
+  roll: { name: 'Roll', card: async () => ({ default: (await import('./roll/RollCard')).RollCard }) },
+  cut: { name: 'Cut', card: async () => ({ default: (await import('./cut/CutCard')).CutCard }) },
+  weld: { name: 'Weld', card: async () => ({ default: (await import('./weld/WeldCard')).WeldCard }) },
+  ride: { name: 'Ride', card: async () => ({ default: (await import('./ride/RideCard')).RideCard }) },
 };
 
-export const stations: Station[] = STATIONS.map((id) => ({ id, ...CARDS[id] }));
+export type Station = { id: StationId; name: string; Card: ComponentType };
+
+export const stations: Station[] = STATIONS.map((id) => ({
+  id,
+  name: OPEN[id].name,
+  Card: lazy(OPEN[id].card),
+}));
+
+/** Fetches the stations that were not opened yet, so that they are there when the server is not. */
+export const fetchStations = (): void => STATIONS.forEach((id) => void OPEN[id].card());

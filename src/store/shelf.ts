@@ -2,7 +2,6 @@ import { readJob, writeJob } from '@/core/job/file';
 import { InputError, LARGEST_FILE } from '@/core/rig/read';
 import type { Tape } from '@/core/units/tape';
 import { db, type JobRow } from './db';
-import { demoJobs } from './demo';
 import { setPreferences } from './preferences';
 import { sweepPhotos } from './photos';
 import { putOnBench, useJobStore } from './jobStore';
@@ -27,6 +26,7 @@ export const listJobs = (): Promise<JobRow[]> => db.jobs.orderBy('updatedAt').re
 export async function stockShelf(): Promise<void> {
   void sweepPhotos();
   if ((await db.jobs.count()) > 0) return;
+  const { demoJobs } = await import('./demo');
   const now = Date.now();
   await db.jobs.bulkPut(
     demoJobs().map((job, i) => ({ ...row(job), updatedAt: new Date(now - i).toISOString() })),

@@ -5,7 +5,7 @@ import { resultUncertainty } from '@/core/locate/resultUncertainty';
 import { travelMap } from '@/core/locate/travelMap';
 import type { CurveValues, LocateInput, LocateResult } from '@/core/locate/types';
 import { analyseRoll, type RollPart } from '@/core/roll/analyse';
-import type { RollInput } from '@/core/roll/setUp';
+import type { RollInput } from '@/core/roll/input';
 import type { WhatIf } from '@/core/roll/whatIf';
 import { outcomeOf, type Outcome } from './outcome';
 

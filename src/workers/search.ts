@@ -2,7 +2,7 @@ import { wrap, type Remote } from 'comlink';
 import { create } from 'zustand';
 import type { Job } from '@/core/job/jobSchema';
 import { isSameSurvey, surveyedCar } from '@/core/record/jobRecord';
-import { rollInput } from '@/core/roll/setUp';
+import { rollInput } from '@/core/roll/input';
 import type { Agreement } from '@/core/survey/agreement';
 import type { SurveyedCar } from '@/core/survey/network';
 import type { Found, Wanted } from '@/core/swaybar/stockSearch';

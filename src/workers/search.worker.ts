@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { motionOf } from '@/core/kinematics/smallMotions';
-import type { RollInput } from '@/core/roll/setUp';
+import type { RollInput } from '@/core/roll/input';
 import { agreementOf } from '@/core/survey/agreement';
 import type { SurveyedCar } from '@/core/survey/network';
 import { findBars, type Wanted } from '@/core/swaybar/stockSearch';

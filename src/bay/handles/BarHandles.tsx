@@ -5,7 +5,7 @@ import { snap, type Tape } from '@/core/units/tape';
 import { putBar } from '@/store/edits/rollEdits';
 import { useJobPart } from '@/store/jobStore';
 import { setRocker, useRocker } from '@/store/rocker';
-import { barHandles, type BarHandle } from './barHandles';
+import { barHandles, type BarHandle } from './swayBarHandles';
 import { useDragHandle } from './useDragHandle';
 import { DRAGS, type Sheet } from '@/bay/views/projection';
 import type { Point } from '@/core/geometry/vector';

@@ -4,20 +4,30 @@ import type { Bracket } from '@/core/job/slices/fields';
 import type { StripeState } from '@/core/job/stripes';
 import { outOfPlace } from '@/core/place/placeChecks';
 import { toBeMended } from '@/core/record/inspection';
-import { jobAgreement } from '@/core/record/jobRecord';
+import type { Agreement } from '@/core/survey/agreement';
 import { linksOf } from '@/core/rig/members/members';
 import { spotAt, spotName } from '@/core/survey/quantities/quantities';
 import { holdConditions, stripeKey, type Condition, type Trouble } from '@/core/weld/conditions';
 import { advanced, jointState, type Advance } from '@/core/weld/holdPoint';
 
-/** What must be true before the brackets of the bar on the saw are welded, with what the other stations know. */
-export const jobConditions = (job: Job): Condition[] => holdConditions(job, workBar(job), troublesOf(job));
+/**
+ * What must be true before the brackets of the bar on the saw are welded, with what the other stations know.
+ *
+ * @param agreement of the job's readings; undefined while they are still being fitted together, which holds too
+ */
+export const jobConditions = (job: Job, agreement: Agreement | null | undefined): Condition[] =>
+  holdConditions(job, workBar(job), troublesOf(job, agreement));
 
 /** Takes a bracket of the bar on the saw to its next state; held while a condition is open, unless the builder writes why. */
-export const advanceBracket = (job: Job, bracket: Bracket, at: string, reason = ''): Advance =>
-  advanced(job, { member: workBar(job).id, bracket }, jobConditions(job), at, reason);
+export const advanceBracket = (
+  job: Job,
+  agreement: Agreement | null | undefined,
+  bracket: Bracket,
+  at: string,
+  reason = '',
+): Advance => advanced(job, { member: workBar(job).id, bracket }, jobConditions(job, agreement), at, reason);
 
-function troublesOf(job: Job): Trouble[] {
+function troublesOf(job: Job, agreement: Agreement | null | undefined): Trouble[] {
   return [
     {
       id: 'sound',
@@ -29,7 +39,10 @@ function troublesOf(job: Job): Trouble[] {
       id: 'agree',
       label: 'No reading contradicts the rest',
       how: 'Measure it again at Record, or strike it there.',
-      found: (jobAgreement(job)?.wrong ?? []).map((w) => spotName(spotAt(w.residual.key)!)),
+      found:
+        agreement === undefined
+          ? ['The readings are still being fitted together']
+          : (agreement?.wrong ?? []).map((w) => spotName(spotAt(w.residual.key)!)),
     },
     {
       id: 'placed',

@@ -5,18 +5,15 @@ import { found } from '@/core/survey/readings';
 import { SPOTS, spotName } from '@/core/survey/quantities/quantities';
 import { restsOf } from '@/core/place/heights';
 import { asSet } from '@/core/ride/asSet';
-import { turnsSoFar } from '@/core/ride/alignment';
+import { turnsSoFar } from '@/core/ride/turns';
 import { weldStripe } from './holdPoint';
+import type { StationId } from './stationIds';
 import { stripeState, type Basis, type StripeState } from '@/core/job/stripes';
 import { SIDES } from '@/core/geometry/side';
 import { PANHARD } from '@/core/rig/roles';
 import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/mounts';
 import type { Job } from '@/core/job/jobSchema';
 import { barSpec, workBar, drivingHeight } from '@/core/job/jobValues';
-
-/** The stations that exist, in the order of the work. */
-export const STATIONS = ['job', 'record', 'place', 'locate', 'roll', 'cut', 'weld', 'ride'] as const;
-export type StationId = (typeof STATIONS)[number];
 
 /** What the builder vouches for with a station's own stripe. */
 export function stationBasis(job: Job, station: StationId): Basis | null {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { USES } from '@/core/materials/uses';
 import { LAYOUT_IDS } from '@/core/rig/layouts';
 import { rigSchema } from '@/core/rig/schema';

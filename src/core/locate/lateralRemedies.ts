@@ -2,7 +2,7 @@ import { closestApproaches, type ClosestApproach } from '@/core/clearance/closes
 import { assemble } from '@/core/kinematics/mechanism';
 import { LIMITS } from '@/core/materials/limits';
 import { falsePosition } from '@/core/numerics/rootFinding';
-import { wantedRise } from '@/core/rig/lateralBar';
+import { awayFromAxle, wantedRise } from '@/core/rig/lateralBar';
 import type { LinkMember } from '@/core/rig/members/link';
 import { withLink } from '@/core/rig/roles';
 import type { Travel } from '@/core/rig/schema';
@@ -48,9 +48,6 @@ function lengthRemedy(
   const y = falsePosition((at) => mostWith(at) - shiftLimit, bar.chassis[1], farthest, CLOSE);
   return { kind: 'longer', y, farthest };
 }
-
-/** Which way both ends of a bar go to leave the axle: 1 ahead, −1 behind. */
-export const awayFromAxle = (bar: LinkMember): 1 | -1 => (bar.axle[0] <= 0 ? -1 : 1);
 
 /** How far both ends must move away from the axle, lengthwise, for the bar to clear, mm. */
 function distanceAway({ rig, bump, droop }: LocateInput, closest: ClosestApproach, bar: LinkMember): number {

@@ -1,5 +1,4 @@
 import type { Job } from '@/core/job/jobSchema';
-import { agreementOf, type Agreement } from '@/core/survey/agreement';
 import type { SurveyedCar } from '@/core/survey/network';
 import type { Approach } from './plan';
 
@@ -24,11 +23,3 @@ export const surveyedCar = ({ readings, record, rig }: Job): SurveyedCar => ({
 /** Whether two cars are the same to the survey. */
 export const isSameSurvey = (a: SurveyedCar, b: SurveyedCar): boolean =>
   a.readings === b.readings && a.method === b.method && a.end === b.end;
-
-/** How all readings of a job fit together; null while nothing is redundant. Worked out once for the same readings. */
-export function jobAgreement(job: Job): Agreement | null {
-  const car = surveyedCar(job);
-  if (!last || !isSameSurvey(last.car, car)) last = { car, agreement: agreementOf(car) };
-  return last.agreement;
-}
-let last: { car: SurveyedCar; agreement: Agreement | null } | null = null;

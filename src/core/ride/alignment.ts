@@ -12,6 +12,7 @@ import { InputError } from '@/core/rig/read';
 import { adjusterOf, perTurn, stepOf } from './adjusters';
 import { alignmentBars, lengthen, settingBars, TASKS, type AlignmentBar, type Task } from './alignmentBars';
 import { onGround, wantedPinion } from './onGround';
+import { turnsOf } from './turns';
 
 /** One bar to be worked: its length as it is and as it should be, mm; turns, positive lengthens; null where it has no thread. */
 export type BarTurn = {
@@ -47,21 +48,6 @@ export type Setting = {
   thread: { engagement: { frame: number; axle: number }; limit: number; holds: boolean } | null;
   /** tilt of the bar across the car after its change, degrees, up to the frame positive */
   tiltAfter: number | null;
-};
-
-/** Turns made so far of one bar, over the rounds that were closed. Positive lengthens. */
-export function turnsOf(job: Job, id: string): number {
-  const lever = alignmentBars(job.rig).centre.find((bar) => bar.id === id);
-  return job.ride.rounds.reduce(
-    (sum, { turned, others }) => sum + (lever ? lever.sign * turned : 0) + (others?.[id] ?? 0),
-    0,
-  );
-}
-
-/** Turns made so far of the first bar that centres the axle. */
-export const turnsSoFar = (job: Job): number => {
-  const [first] = alignmentBars(job.rig).centre;
-  return first ? turnsOf(job, first.id) : 0;
 };
 
 /**

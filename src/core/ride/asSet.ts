@@ -5,7 +5,7 @@ import { aheadByWheelbase, bothSides, found } from '@/core/survey/readings';
 import type { Estimate } from '@/core/survey/uncertainty';
 import { distance } from '@/core/geometry/vector';
 import { adjusterOf, perTurn } from './adjusters';
-import { turnsOf } from './alignment';
+import { turnsOf } from './turns';
 import { settingBars } from './alignmentBars';
 import { onGround, wantedPinion } from './onGround';
 import { SIDES } from '@/core/geometry/side';

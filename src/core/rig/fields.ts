@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** The farthest that anything of a car is from its axle, mm: no car is longer, and a slipped decimal point is caught here. */
 const FARTHEST = 20_000;

@@ -39,3 +39,6 @@ export type LevelSchool = (typeof LEVEL_SCHOOLS)[number];
 /** How far the frame end stands above the axle end, mm, for the bar to be level where the school wants it. */
 export const wantedRise = (school: LevelSchool, bump: number, droop: number): number =>
   school === 'ride' ? 0 : (bump - droop) / 2;
+
+/** Which way both ends of a bar go to leave the axle: 1 ahead, −1 behind. */
+export const awayFromAxle = (bar: LinkMember): 1 | -1 => (bar.axle[0] <= 0 ? -1 : 1);

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { rigSchema, type Rig } from './schema';
 
 /** The largest file Pellik reads, in bytes. */

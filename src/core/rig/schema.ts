@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { coordinate, id, length, point, positive, vector } from './fields';
 import { kindOf, memberSchema } from './members/members';
 

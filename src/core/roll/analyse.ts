@@ -11,7 +11,8 @@ import { rideOf, type RideAnswer } from '@/core/springs/springTravel';
 import { standardCases } from '@/core/statics/standardCases';
 import { swayBarOverTravel, type BarResult } from '@/core/swaybar/swayBarOverTravel';
 import { launchIn, schoolsOf, type School } from './schools';
-import { setUpIfAny, setUpOf, type RollInput, type SetUp } from './setUp';
+import { setUpIfAny, setUpOf, type SetUp } from './setUp';
+import { type RollInput } from './input';
 import { changedBy, leversOf, type Lever, type WhatIf } from './whatIf';
 
 /** What is asked about, of which the dearer things are worked out; the rest is there every time. */

@@ -4,7 +4,7 @@ import { sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import type { Verdict } from '@/core/verdict/verdict';
 import type { RollResult } from './analyse';
-import type { RollInput } from './setUp';
+import type { RollInput } from './input';
 import type { Use } from '@/core/materials/uses';
 import { FORCE, ROLL_RATE } from '@/core/units/unit';
 

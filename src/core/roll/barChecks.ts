@@ -10,7 +10,7 @@ import type { BarResult } from '@/core/swaybar/swayBarOverTravel';
 import { armInUse, swayBarOf, type BarDesign, type Dip } from '@/core/swaybar/swayBarDesign';
 import { clockChecks, linkChecks, stowChecks } from './linkChecks';
 import { ownBody, tooNear, type Gap } from '@/core/swaybar/packaging';
-import type { RollInput } from './setUp';
+import type { RollInput } from './input';
 import { STEELS } from '@/core/materials/steels';
 import { STRESS } from '@/core/units/unit';
 

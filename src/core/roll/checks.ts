@@ -3,7 +3,7 @@ import { gravestFirst, type Verdict } from '@/core/verdict/verdict';
 import type { RollPart, RollResult } from './analyse';
 import { balanceChecks, barChoice, barNeeded } from './balanceChecks';
 import { barChecks } from './barChecks';
-import type { RollInput } from './setUp';
+import type { RollInput } from './input';
 import { springChecks } from './springChecks';
 
 /** What is to be said of the part of Roll that was asked about, the gravest first. */

@@ -9,7 +9,7 @@ import type { BarResult } from '@/core/swaybar/swayBarOverTravel';
 import { armInUse, linkHeight, type BarDesign } from '@/core/swaybar/swayBarDesign';
 import { oneWayOnly } from '@/core/swaybar/endLinks';
 import { tooNear } from '@/core/swaybar/packaging';
-import type { RollInput } from './setUp';
+import type { RollInput } from './input';
 import { toDegrees } from '@/core/geometry/angle';
 import { LINK_JOINTS } from '@/core/materials/joints';
 import { FORCE } from '@/core/units/unit';

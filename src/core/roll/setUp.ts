@@ -2,45 +2,12 @@ import { balanceOf, endsOf, type Balance } from '@/core/balance/loadTransfer';
 import { endOf, type EndAnswer } from '@/core/balance/rollStiffness';
 import { cornerOf, type Car, type Corner } from '@/core/balance/steadyCorner';
 import { raised } from '@/core/geometry/vector';
-import { tireWidthOf, travelOf } from '@/core/job/jobValues';
-import type { Job } from '@/core/job/jobSchema';
-import type { RollDesign } from '@/core/job/slices/roll';
 import { motionOf, type Motion } from '@/core/kinematics/smallMotions';
-import type { Use } from '@/core/materials/uses';
+import type { RollInput } from './input';
 import { kindOf } from '@/core/rig/members/members';
 import { InputError } from '@/core/rig/read';
 import { cranksOf, lateralBarOf, withLink } from '@/core/rig/roles';
-import type { Rig, Travel } from '@/core/rig/schema';
-
-/** What Roll asks about: the car with its springs and bar as its rig states them, how they are meant, how far the wheels go, how hard it is driven. */
-export type RollInput = RollDesign & {
-  rig: Rig;
-  tireWidth: number;
-  bump: number;
-  droop: number;
-  rocker: Travel;
-  use: Use;
-  cornerG: number;
-  axleRatio: number;
-};
-
-export function rollInput(job: Job, rocker: Travel): RollInput {
-  const { springs, shock, stop, bar, otherBar } = job.roll;
-  return {
-    rig: job.rig,
-    springs,
-    shock,
-    stop,
-    bar,
-    otherBar,
-    ...travelOf(job),
-    tireWidth: tireWidthOf(job),
-    rocker,
-    use: job.use,
-    cornerG: job.cornerG,
-    axleRatio: job.shaft.ratio,
-  };
-}
+import type { Rig } from '@/core/rig/schema';
 
 /** The car as it is set up: what its built end does, and with the other end and the masses its balance. */
 export type SetUp = {

@@ -4,7 +4,7 @@ import type { Tape } from '@/core/units/tape';
 import type { Verdict } from '@/core/verdict/verdict';
 import type { RollResult } from './analyse';
 import type { RideAnswer } from '@/core/springs/springTravel';
-import type { RollInput } from './setUp';
+import type { RollInput } from './input';
 import { toRadians } from '@/core/geometry/angle';
 import type { Use } from '@/core/materials/uses';
 import { FORCE, PRESSURE } from '@/core/units/unit';

@@ -1,7 +1,8 @@
 import { redesigned } from '@/core/job/edits/roll';
 import type { Motion } from '@/core/kinematics/smallMotions';
 import { stiffened } from '@/core/springs/springDesign';
-import { setUpIfAny, withRaisedLateral, type RollInput, type SetUp } from './setUp';
+import { setUpIfAny, withRaisedLateral, type SetUp } from './setUp';
+import { type RollInput } from './input';
 
 /** What can be turned to change the balance: by how much, mm, shares, holes or g. */
 export const LEVERS = ['panhard', 'springs', 'bar', 'hole', 'other', 'grip'] as const;

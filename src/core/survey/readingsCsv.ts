@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { z } from 'zod';
+import * as z from 'zod';
 import type { ReadingUnit } from '@/core/units/values';
 import { InputError } from '@/core/rig/read';
 import { READING_KEYS, spotAt, spotName } from '@/core/survey/quantities/quantities';

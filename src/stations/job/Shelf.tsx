@@ -1,30 +1,32 @@
 'use client';
-import { App, Button, Upload } from 'antd';
+import { Button } from 'antd';
 import { liveQuery } from 'dexie';
 import { useEffect, useState } from 'react';
 import { fileName } from '@/core/job/file';
 import { InputError } from '@/core/rig/read';
 import type { JobRow } from '@/store/db';
 import { useJob } from '@/store/jobStore';
+import { say } from '@/store/notices';
 import { copyJob, exportText, importJob, listJobs, removeJob, restoreJob, startJob } from '@/store/shelf';
+import { FileButton } from '@/ui/paper/FileButton';
 import { saveText } from '@/ui/paper/saveFile';
 import { goTo } from '@/ui/shell/route';
 
 /** Every job in this browser: open, start, copy, take off the shelf; and the way in and out as a file. */
 export function Shelf() {
   const job = useJob();
-  const { message, notification } = App.useApp();
   const rows = useShelf();
 
   async function takeIn(file: File) {
     try {
       goTo(await importJob(file), 'job');
-      void message.success(`${file.name} is on the bench.`);
+      say({ kind: 'success', title: `${file.name} is on the bench.` });
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
-      notification.error({
+      say({
+        kind: 'error',
         key: 'import',
-        duration: 0,
+        stays: true,
         title: `${file.name} was not taken in`,
         description: `${error.message}. The job on the bench is as it was. Export the job again where it came from, or mend the file at that place.`,
       });
@@ -35,19 +37,11 @@ export function Shelf() {
     const stored = await removeJob(row.id);
     if (row.id === job.id) window.location.hash = '';
     if (!stored) return;
-    notification.info({
+    say({
+      kind: 'info',
       key: row.id,
       title: `“${row.name}” is off the shelf.`,
-      actions: (
-        <Button
-          onClick={() => {
-            void restoreJob(stored);
-            notification.destroy(row.id);
-          }}
-        >
-          Put it back
-        </Button>
-      ),
+      action: { label: 'Put it back', act: () => void restoreJob(stored) },
     });
   }
 
@@ -58,14 +52,9 @@ export function Shelf() {
         <Button type="primary" onClick={async () => goTo(await startJob('New job', job.tape), 'job')}>
           New job
         </Button>
-        <Upload
-          accept=".json,application/json"
-          showUploadList={false}
-          beforeUpload={(file) => void takeIn(file)}
-          customRequest={() => {}}
-        >
-          <Button>Import a job file</Button>
-        </Upload>
+        <FileButton name="job" accept=".json,application/json" onFile={(file) => void takeIn(file)}>
+          Import a job file
+        </FileButton>
         <Button onClick={() => saveText(fileName(job), exportText())}>Export this job</Button>
       </div>
       <ul>

@@ -3,7 +3,7 @@ import { Button, Segmented } from 'antd';
 import { setPreferences, usePreferences, type LocatePart } from '@/store/preferences';
 import { Caution } from '@/ui/cards/Card';
 import { StationStripe } from '@/ui/stripe/StationStripe';
-import { useLocate } from '@/workers/physics';
+import { useLocate } from '@/workers/locate';
 import { ForcesPart } from '@/stations/locate/forces/ForcesPart';
 import { LinksPart } from '@/stations/locate/members/LinksPart';
 import { MountSheet } from '@/stations/locate/members/MountSheet';

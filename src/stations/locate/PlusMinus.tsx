@@ -5,7 +5,7 @@ import { finer } from '@/core/units/tape';
 import { roundUp } from '@/core/units/values';
 import { useJob } from '@/store/jobStore';
 import { Frac } from '@/ui/figures/Frac';
-import { useUncertainty } from '@/workers/physics';
+import { useUncertainty } from '@/workers/locate';
 
 /** How far a result can be trusted, once the hand rests: `± 3/16`, at about 95 %. */
 export function PlusMinus({ of, unit = 'length' }: { of: ResultKey; unit?: 'length' | '%' | '°' }) {

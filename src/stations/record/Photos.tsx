@@ -1,14 +1,13 @@
 'use client';
-import { App } from 'antd';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useRef } from 'react';
 import type { PhotoRow } from '@/store/db';
+import { say } from '@/store/notices';
 import { useJobPart } from '@/store/jobStore';
 import { keepPhoto, photosOf, removePhoto } from '@/store/photos';
 
 /** Photos of one thing on the inspection list; they stay in this browser. */
 export function Photos({ item, label }: { item: string; label: string }) {
-  const { notification } = App.useApp();
   const jobId = useJobPart((j) => j.id);
   const photos = useLiveQuery(() => photosOf(jobId, item), [jobId, item]) ?? [];
   const picker = useRef<HTMLInputElement>(null);
@@ -16,7 +15,7 @@ export function Photos({ item, label }: { item: string; label: string }) {
   async function add(files: FileList | null) {
     for (const file of files ?? []) {
       const problem = await keepPhoto(jobId, item, file);
-      if (problem) notification.error({ title: problem });
+      if (problem) say({ kind: 'error', title: problem });
     }
   }
 

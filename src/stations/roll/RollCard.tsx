@@ -2,13 +2,13 @@
 import { Button, Segmented } from 'antd';
 import { memo, useEffect } from 'react';
 import type { RollPart } from '@/core/roll/analyse';
-import { useDragged, useJob } from '@/store/jobStore';
+import { showDragged, useDragged, useJob } from '@/store/jobStore';
 import { useRocker } from '@/store/rocker';
 import { forget, useWhatIf } from '@/store/edits/rollEdits';
 import { setPreferences, usePreferences } from '@/store/preferences';
 import { Caution } from '@/ui/cards/Card';
 import { StationStripe } from '@/ui/stripe/StationStripe';
-import { askRoll, useRoll } from '@/workers/physics';
+import { askRoll, useRoll } from '@/workers/roll';
 import { BalancePart } from '@/stations/roll/balance/BalancePart';
 import { BarPart } from '@/stations/roll/bar/BarPart';
 import { SetUpSheet } from '@/stations/roll/paper/SetUpSheet';
@@ -38,6 +38,7 @@ export function RollCard() {
       ),
     [rocker, part, whatIf],
   );
+  useEffect(() => useRoll.subscribe(({ job: answered }) => answered && showDragged(answered)), []);
   // What was thought about belongs to one visit of one car.
   useEffect(() => forget, [job.id]);
   const current = about?.id === job.id && asked === part && !problem ? result : null;

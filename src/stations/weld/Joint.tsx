@@ -3,6 +3,7 @@ import { Button, Input, Modal } from 'antd';
 import { useState } from 'react';
 import { advanceBracket } from '@/core/bench/holdPoint';
 import { cutLoose, jointState, NEXT_STATE, type Release } from '@/core/weld/holdPoint';
+import { useJobAgreement } from '@/workers/search';
 import { edit, useJob } from '@/store/jobStore';
 import { JOINT_STATES, type JointState } from '@/core/job/slices/weld';
 import type { Bracket } from '@/core/job/slices/fields';
@@ -27,6 +28,7 @@ type Props = { member: string; bracket: Bracket; tack: Release; weld: Release };
 /** A bracket on its way from scribed to striped. Two of the steps are held until their conditions are checked. */
 export function Joint({ member, bracket, tack, weld }: Props) {
   const job = useJob();
+  const agreement = useJobAgreement(job);
   const [asking, setAsking] = useState<Asking>(null);
   const [reason, setReason] = useState('');
   const state = jointState(job, { member, bracket });
@@ -36,7 +38,7 @@ export function Joint({ member, bracket, tack, weld }: Props) {
 
   const advance = (why = '') =>
     edit((j) => {
-      const result = advanceBracket(j, bracket, new Date().toISOString(), why);
+      const result = advanceBracket(j, agreement, bracket, new Date().toISOString(), why);
       return result.ok ? result.job : j;
     });
 

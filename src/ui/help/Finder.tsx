@@ -1,7 +1,7 @@
 'use client';
 import { Input, Modal } from 'antd';
 import { useRef, useState } from 'react';
-import { STATIONS, type StationId } from '@/core/bench/stations';
+import { STATIONS, type StationId } from '@/core/bench/stationIds';
 import { SPOTS, spotName } from '@/core/survey/quantities/quantities';
 import type { RollPart } from '@/core/roll/analyse';
 import { setPreferences, type LocatePart } from '@/store/preferences';

@@ -1,6 +1,7 @@
 'use client';
 import { useMemo } from 'react';
-import { stationStripe, type StationId } from '@/core/bench/stations';
+import { type StationId } from '@/core/bench/stationIds';
+import { stationStripe } from '@/core/bench/stations';
 import { useJobPart } from '@/store/jobStore';
 import { StripeMark } from '@/ui/stripe/Stripe';
 import './tape.css';

@@ -1,6 +1,6 @@
 'use client';
 import { useSyncExternalStore } from 'react';
-import { STATIONS, type StationId } from '@/core/bench/stations';
+import { STATIONS, type StationId } from '@/core/bench/stationIds';
 
 /** Which job is on the bench and at which station, kept in the address so that a reload comes back to it. */
 export type Route = { jobId: string | null; station: StationId };

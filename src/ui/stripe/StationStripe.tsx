@@ -1,5 +1,6 @@
 'use client';
-import { stationBasis, stationStripe, stationStripeKey, type StationId } from '@/core/bench/stations';
+import { type StationId } from '@/core/bench/stationIds';
+import { stationBasis, stationStripe, stationStripeKey } from '@/core/bench/stations';
 import { edit, useJob } from '@/store/jobStore';
 import { drawStripe, wipeStripe } from './stripeEdits';
 import { StripeButton } from './Stripe';

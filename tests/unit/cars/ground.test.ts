@@ -1,3 +1,4 @@
+import { jobAgreement } from '../../support/agreement';
 import fc from 'fast-check';
 import { compileLinkage } from '@/core/kinematics/solver/linkage';
 import { PoseSolver } from '@/core/kinematics/solver/poseSolver';
@@ -22,7 +23,8 @@ import { applyReadings } from '@/core/job/applyReadings';
 import { drivingHeight } from '@/core/job/jobValues';
 import { jobConditions } from '@/core/bench/holdPoint';
 import { lengthen, settingBars, TASKS } from '@/core/ride/alignmentBars';
-import { settingOf, turnsOf, type BarTurn, type SettingStep } from '@/core/ride/alignment';
+import { settingOf, type BarTurn, type SettingStep } from '@/core/ride/alignment';
+import { turnsOf } from '@/core/ride/turns';
 
 const fresh = (layout: LayoutId = 'three-link-panhard') => withLayout(newJob('check', 'Check', 'mm'), layout);
 const withRide = (job: Job, ride: Partial<Job['ride']>): Job => ({ ...job, ride: { ...job.ride, ...ride } });
@@ -283,7 +285,7 @@ test.each(LAYOUT_IDS)(
       expect(removalOrder(job.rig)).toHaveLength(job.rig.members.length);
       for (const height of heightsOf({ ...job, place: { ...job.place, parkedDrop: 40 } }))
         expect(Number.isFinite(height.ahead ?? 0)).toBe(true);
-      expect(jobConditions(job).length).toBeGreaterThan(5);
+      expect(jobConditions(job, jobAgreement(job)).length).toBeGreaterThan(5);
       for (const u of Object.values(resultUncertainty(job)))
         expect(u === null || (Number.isFinite(u) && u >= 0)).toBe(true);
       expect(asSet(withRide(job, ride)).length).toBeGreaterThan(1);

@@ -8,7 +8,7 @@ import { analyseRoll } from '@/core/roll/analyse';
 import { cornersToCsv, curveToCsv, mapToCsv, rideToCsv, rollToCsv } from '@/core/bench/sweepCsv';
 import { demoJobs } from '@/store/demo';
 import { locateInput } from '@/core/locate/types';
-import { rollInput } from '@/core/roll/setUp';
+import { rollInput } from '@/core/roll/input';
 
 const AT_RIDE = { left: 0, right: 0 };
 

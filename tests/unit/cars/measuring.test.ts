@@ -1,9 +1,10 @@
+import { jobAgreement } from '../../support/agreement';
 import fc from 'fast-check';
 import { release } from '@/core/weld/holdPoint';
 import { readJob } from '@/core/job/file';
 import { jobConditions } from '@/core/bench/holdPoint';
 import { applyReadings } from '@/core/job/applyReadings';
-import { approachOf, jobAgreement } from '@/core/record/jobRecord';
+import { approachOf } from '@/core/record/jobRecord';
 import { asFound } from '@/core/record/asFound';
 import { mergedReadings, readingsFromCsv, readingsToCsv } from '@/core/survey/readingsCsv';
 import type { Datum } from '@/core/survey/quantities/datums';
@@ -254,7 +255,8 @@ describe('what the car is found to be', () => {
 });
 
 describe('what holds the welding', () => {
-  const open = (job: ReturnType<typeof fresh>) => release(jobConditions(job), 'tack').open.map((c) => c.id);
+  const open = (job: ReturnType<typeof fresh>) =>
+    release(jobConditions(job, jobAgreement(job)), 'tack').open.map((c) => c.id);
 
   test('what must be mended, a reading that contradicts the rest, and an axle out of its place, until they are put right', () => {
     const job = fresh();
@@ -287,7 +289,7 @@ describe('what holds the welding', () => {
 
   test('gaps read at Ride count for the second look', () => {
     const job = { ...fresh(), ride: { ...fresh().ride, gaps: { left: 120, right: 121 } } };
-    expect(jobConditions(job).find((c) => c.id === 'centredAgain')!.holds).toBe(true);
+    expect(jobConditions(job, jobAgreement(job)).find((c) => c.id === 'centredAgain')!.holds).toBe(true);
   });
 });
 

@@ -1,9 +1,11 @@
+import { jobAgreement } from '../../support/agreement';
 import fc from 'fast-check';
-import { STATIONS, stationBasis } from '@/core/bench/stations';
+import { STATIONS } from '@/core/bench/stationIds';
+import { stationBasis } from '@/core/bench/stations';
 import { makeBar } from '@/core/fabricate/adjustableBar';
 import { checkBar } from '@/core/cut/barChecks';
 import { jobConditions } from '@/core/bench/holdPoint';
-import { approachOf, jobAgreement } from '@/core/record/jobRecord';
+import { approachOf } from '@/core/record/jobRecord';
 import { checkRecord } from '@/core/record/recordChecks';
 import { describeBar } from '@/core/rig/lateralBar';
 import { resultUncertainty } from '@/core/locate/resultUncertainty';
@@ -21,7 +23,7 @@ import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/mounts';
 import type { Job } from '@/core/job/jobSchema';
 import { barSpec, travelOf, workBar } from '@/core/job/jobValues';
 import { located } from '../../support/locate';
-import { rollInput } from '@/core/roll/setUp';
+import { rollInput } from '@/core/roll/input';
 import { withMounts } from '@/core/job/edits/mounts';
 import { withoutMembers } from '@/core/job/edits/memberKits';
 import { settingOf } from '@/core/ride/alignment';
@@ -113,7 +115,8 @@ describe('wherever mounts are typed, and whatever is taken off', () => {
         }
         schoolsOf(job);
         for (const { hold } of removalOrder(job.rig)) expect(hold).toMatch(/\w+ \w+/);
-        for (const c of jobConditions(job)) expect(JSON.stringify(c)).not.toMatch(/NaN|Infinity|undefined/);
+        for (const c of jobConditions(job, jobAgreement(job)))
+          expect(JSON.stringify(c)).not.toMatch(/NaN|Infinity|undefined/);
         preloadOf(job);
         for (const { value } of asSet(job)) if (value !== null) expect(Number.isNaN(value)).toBe(false);
         orRefused(() => settingOf(job));

@@ -1,11 +1,6 @@
 import fc from 'fast-check';
-import {
-  STATIONS,
-  stationBasis,
-  stationStripe,
-  stationStripeKey,
-  type StationId,
-} from '@/core/bench/stations';
+import { STATIONS, type StationId } from '@/core/bench/stationIds';
+import { stationBasis, stationStripe, stationStripeKey } from '@/core/bench/stations';
 import { spotAt } from '@/core/survey/quantities/quantities';
 import { usualBladeBar, usualStripBar } from '@/core/swaybar/swayBarDesign';
 import { usualSprings } from '@/core/springs/springDesign';

@@ -21,7 +21,7 @@ import { changed, changedBy, curesFor, LEVERS, type LeverId } from '@/core/roll/
 import { turned } from '@/core/swaybar/armRotation';
 import { springFor } from '@/core/springs/springTravel';
 import { findBars } from '@/core/swaybar/stockSearch';
-import { type RollInput, rollInput } from '@/core/roll/setUp';
+import { type RollInput, rollInput } from '@/core/roll/input';
 import {
   rateOf,
   SPRING_KINDS,

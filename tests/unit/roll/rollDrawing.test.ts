@@ -1,10 +1,10 @@
 import fc from 'fast-check';
-import { barHandles } from '@/bay/handles/barHandles';
+import { barHandles } from '@/bay/handles/swayBarHandles';
 import { rollFigures } from '@/bay/model/rollFigures';
 import { isReached } from '@/core/kinematics/pose';
 import { usualBar, usualStripBar, type BarDesign } from '@/core/swaybar/swayBarDesign';
 import { assemble } from '@/core/kinematics/mechanism';
-import { rollInput } from '@/core/roll/setUp';
+import { rollInput } from '@/core/roll/input';
 import { usualSprings, usualStop } from '@/core/springs/springDesign';
 import { distance, type Point } from '@/core/geometry/vector';
 import { demoJobs } from '@/store/demo';

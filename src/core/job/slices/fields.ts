@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** What the keys of a job file are made of. */
 export const mm = z.number().min(-20_000).max(20_000);

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { BRACKETS_STAND, JOINT_NAMES } from '@/core/materials/joints';
 import { LIMITS } from '@/core/materials/limits';
 import { LEVEL_SCHOOLS } from '@/core/rig/lateralBar';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { bySide, mm, text } from './fields';
 
 /** When the wheel stands in the middle of its opening: where the car drives, or where it is parked. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { METHODS } from '@/core/survey/network';
 import { DATUM_NAMES } from '@/core/survey/quantities/datums';
 import { READING_KEYS, spotAt } from '@/core/survey/quantities/quantities';

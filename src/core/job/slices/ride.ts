@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { THREAD_NAMES } from '@/core/materials/threads';
 import { MM_PER_INCH } from '@/core/units/tape';
 import { bySide, mm, text, when } from './fields';

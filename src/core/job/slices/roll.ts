@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { LINK_JOINT_NAMES } from '@/core/materials/joints';
 import { STEEL_NAMES } from '@/core/materials/steels';
 import type { ShockDesign, SpringDesign, StopDesign } from '@/core/springs/springDesign';

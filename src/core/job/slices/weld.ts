@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { BRACKETS, mm, text, when } from './fields';
 
 /** How far a bracket has come, in the order in which it is made. */

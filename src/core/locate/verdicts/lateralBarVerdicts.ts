@@ -1,12 +1,11 @@
 import { toDegrees } from '@/core/geometry/angle';
 import { LIMITS } from '@/core/materials/limits';
-import { wantedRise, type LateralBar } from '@/core/rig/lateralBar';
+import { awayFromAxle, wantedRise, type LateralBar } from '@/core/rig/lateralBar';
 import type { LinkMember } from '@/core/rig/members/link';
 import type { MountChange } from '@/core/rig/mounts';
 import { formatDegrees, sayLength } from '@/core/units/length';
 import { division, type Tape } from '@/core/units/tape';
 import type { Remedy, Verdict } from '@/core/verdict/verdict';
-import { awayFromAxle } from '../lateralRemedies';
 import { mostSideways, rollCentreRange } from '../travelCurve';
 import type { CurvePoint, LocateInput, LocateResult } from '../types';
 import { gapVerdict, MAKE_ROOM } from './gapVerdict';

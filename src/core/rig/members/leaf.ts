@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { between, distance, type Point } from '@/core/geometry/vector';
 import { id, point, positive } from '../fields';
 import { coincide, onAxle, onChassis, type MemberKind } from './kind';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { distance } from '@/core/geometry/vector';
 import { id, length, point, positive } from '../fields';
 import { coincide, onAxle, onChassis, SAME_ENDS, type MemberKind } from './kind';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Point } from '@/core/geometry/vector';
 import { id, point, positive } from '../fields';
 import { onAxle, onChassis, type MemberKind } from './kind';

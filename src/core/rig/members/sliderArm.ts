@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { unit, type Point } from '@/core/geometry/vector';
 import { id, point, positive, vector } from '../fields';
 import { onAxle, onChassis, type MemberKind } from './kind';

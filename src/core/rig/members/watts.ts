@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { distance, minus, plus, raised, unit, type Point } from '@/core/geometry/vector';
 import { id, point, positive, vector } from '../fields';
 import { coincide, SAME_ENDS, type Body, type Fault, type MemberKind } from './kind';

@@ -5,7 +5,7 @@ import { setPreferences, usePreferences, type LocatePart } from '@/store/prefere
 import { curveToCsv, mapToCsv } from '@/core/bench/sweepCsv';
 import type { CurvePoint } from '@/core/locate/types';
 import { Keep } from '@/ui/charts/Keep';
-import { useLocate, useTravelMap } from '@/workers/physics';
+import { useLocate, useTravelMap } from '@/workers/locate';
 import { CURVES, type CurveName } from './curves';
 import { TravelCurve } from './TravelCurve';
 import { TravelMapChart } from './TravelMapChart';

@@ -15,7 +15,7 @@ import { formatLength, sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
-import { askTravelMap, useLocate, useTravelMap } from '@/workers/physics';
+import { askTravelMap, useLocate, useTravelMap } from '@/workers/locate';
 import { CURVES, gridlines, room, sayCurveValue, type Curve, type CurveName } from './curves';
 
 const SIZE = { width: 400, height: 250 };

@@ -11,7 +11,7 @@ import { setPreferences, usePreferences } from '@/store/preferences';
 import { CardHead } from '@/ui/cards/Card';
 import { CornerField } from '@/ui/fields/CornerField';
 import { NumberField } from '@/ui/fields/NumberField';
-import { useLocate } from '@/workers/physics';
+import { useLocate } from '@/workers/locate';
 import { GravityHeight } from '@/stations/locate/GravityHeight';
 import { OwnLoads } from './OwnLoads';
 import { FORCE, MASS } from '@/core/units/unit';

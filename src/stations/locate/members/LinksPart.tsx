@@ -8,7 +8,7 @@ import { useJobPart } from '@/store/jobStore';
 import { CardHead, Readout, Readouts } from '@/ui/cards/Card';
 import { Frac } from '@/ui/figures/Frac';
 import { Verdicts } from '@/ui/cards/Verdicts';
-import { useLocate } from '@/workers/physics';
+import { useLocate } from '@/workers/locate';
 import { Chart } from '@/stations/locate/charts/Chart';
 import { GravityHeight } from '@/stations/locate/GravityHeight';
 import { Members } from './Members';

@@ -12,7 +12,7 @@ import { Frac } from '@/ui/figures/Frac';
 import { LengthField } from '@/ui/fields/LengthField';
 import { NumberField } from '@/ui/fields/NumberField';
 import { Verdicts } from '@/ui/cards/Verdicts';
-import { useLocate } from '@/workers/physics';
+import { useLocate } from '@/workers/locate';
 import { Chart } from '@/stations/locate/charts/Chart';
 import { MountsTable } from '@/stations/locate/members/MountsTable';
 import { Obstacles } from './Obstacles';

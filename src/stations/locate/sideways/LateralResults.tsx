@@ -8,7 +8,7 @@ import { useJobPart } from '@/store/jobStore';
 import { Readout, Readouts } from '@/ui/cards/Card';
 import { Frac } from '@/ui/figures/Frac';
 import { Verdicts } from '@/ui/cards/Verdicts';
-import { useLocate } from '@/workers/physics';
+import { useLocate } from '@/workers/locate';
 import { PlusMinus } from '@/stations/locate/PlusMinus';
 
 /** What holding the axle sideways comes to, in numbers, and what is to be said about it. */

@@ -4,7 +4,7 @@ import { describeBar, wantedRise, type LevelSchool } from '@/core/rig/lateralBar
 import { formatDegrees, sayLength } from '@/core/units/length';
 import { edit } from '@/store/jobStore';
 import { Pick } from '@/ui/cards/Pick';
-import { useLocate } from '@/workers/physics';
+import { useLocate } from '@/workers/locate';
 import { toDegrees } from '@/core/geometry/angle';
 import type { Job } from '@/core/job/jobSchema';
 import { travelOf } from '@/core/job/jobValues';

@@ -1,11 +1,13 @@
 'use client';
-import { App, Button, Modal } from 'antd';
-import { useRef, useState } from 'react';
+import { Button, Modal } from 'antd';
+import { useState } from 'react';
 import { applyReadings } from '@/core/job/applyReadings';
 import { fileName } from '@/core/job/file';
 import { mergedReadings, readingsFromCsv, readingsToCsv, type CsvReadings } from '@/core/survey/readingsCsv';
 import { InputError, LARGEST_FILE } from '@/core/rig/read';
+import { say } from '@/store/notices';
 import { edit, useJobStore } from '@/store/jobStore';
+import { FileButton } from '@/ui/paper/FileButton';
 import { saveText } from '@/ui/paper/saveFile';
 
 /** The job with readings brought in; throws where they make a car that cannot be, or more than a place can hold. */
@@ -14,14 +16,11 @@ const bringIn = ({ readings }: CsvReadings) =>
 
 /** Readings out to a table and in again. A file with bad rows is shown first: its good rows come in when that is wished. */
 export function Csv() {
-  const { notification } = App.useApp();
-  const picker = useRef<HTMLInputElement>(null);
   const [doubtful, setDoubtful] = useState<CsvReadings | null>(null);
 
-  async function open(file: File | undefined) {
-    if (!file) return;
+  async function open(file: File) {
     if (file.size > LARGEST_FILE) {
-      notification.error({ title: 'Larger than 32 MB, the most that is read.' });
+      say({ kind: 'error', title: 'Larger than 32 MB, the most that is read.' });
       return;
     }
     const read = readingsFromCsv(await file.text(), new Date().toISOString());
@@ -35,10 +34,11 @@ export function Csv() {
       bringIn(read);
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
-      notification.error({ title: 'Nothing was brought in.', description: `${error.expected}.` });
+      say({ kind: 'error', title: 'Nothing was brought in.', description: `${error.expected}.` });
       return;
     }
-    notification.success({
+    say({
+      kind: 'success',
       title: `${read.count} readings brought in.`,
       description: 'Undo takes them out again.',
     });
@@ -52,18 +52,9 @@ export function Csv() {
   return (
     <>
       <Button onClick={save}>Readings to CSV</Button>
-      <Button onClick={() => picker.current?.click()}>From CSV</Button>
-      <input
-        ref={picker}
-        type="file"
-        accept=".csv,text/csv"
-        hidden
-        data-input="csv"
-        onChange={(e) => {
-          void open(e.target.files?.[0]);
-          e.target.value = '';
-        }}
-      />
+      <FileButton name="csv" accept=".csv,text/csv" onFile={(file) => void open(file)}>
+        From CSV
+      </FileButton>
       <Modal
         open={doubtful !== null}
         title="Some rows cannot be read"

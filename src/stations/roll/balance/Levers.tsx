@@ -8,7 +8,7 @@ import { edit, useJob } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
 import { forget, think, useWhatIf } from '@/store/edits/rollEdits';
 import { leverName, sayLever } from './leverWords';
-import { rollInput } from '@/core/roll/setUp';
+import { rollInput } from '@/core/roll/input';
 
 const percent = (share: number) => `${(100 * Math.abs(share)).toFixed(1)} %`;
 

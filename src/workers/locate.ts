@@ -1,4 +1,3 @@
-import { wrap, type Remote } from 'comlink';
 import { create } from 'zustand';
 import type { Job } from '@/core/job/jobSchema';
 import type { ResultUncertainty } from '@/core/locate/resultUncertainty';
@@ -6,20 +5,8 @@ import type { TravelMap } from '@/core/locate/travelMap';
 import { locateInput, type CurveValues, type LocateInput, type LocateResult } from '@/core/locate/types';
 import { locateVerdicts, type LocateVerdicts } from '@/core/locate/verdicts/verdicts';
 import type { Travel } from '@/core/rig/schema';
-import type { RollPart, RollResult } from '@/core/roll/analyse';
-import { rollVerdicts } from '@/core/roll/checks';
-import { rollInput } from '@/core/roll/setUp';
-import type { WhatIf } from '@/core/roll/whatIf';
-import type { Verdict } from '@/core/verdict/verdict';
 import { newestOnly } from './newestOnly';
-import type { PhysicsApi } from './physics.worker';
-
-let worker: Remote<PhysicsApi> | null = null;
-
-const theWorker = (): Remote<PhysicsApi> =>
-  (worker ??= wrap<PhysicsApi>(
-    new Worker(new URL('./physics.worker.ts', import.meta.url), { type: 'module' }),
-  ));
+import { physicsWorker } from './physicsWorker';
 
 /** `result` outlives a geometry that cannot be solved, so that the bay keeps its drawing. */
 type LocateState = {
@@ -51,7 +38,7 @@ export const askLocate = newestOnly<{ job: Job; rocker: Travel }>(async ({ job, 
     useLocate.setState({ job, verdicts });
     return;
   }
-  const outcome = await theWorker().locate(input);
+  const outcome = await physicsWorker().locate(input);
   answered = input;
   if (!outcome.ok) {
     useLocate.setState({ job, problem: outcome.message });
@@ -93,40 +80,8 @@ export const useUncertainty = create<{ job: Job | null; of: ResultUncertainty | 
 }));
 
 export const askUncertainty = newestOnly<Job>(async (job) => {
-  const outcome = await theWorker().uncertainty(job);
+  const outcome = await physicsWorker().uncertainty(job);
   useUncertainty.setState({ job, of: outcome.ok ? outcome.result : null });
-});
-
-type RollState = {
-  job: Job | null;
-  part: RollPart;
-  result: RollResult | null;
-  verdicts: Verdict[];
-  problem: string | null;
-};
-
-/** Springs, bar and balance as last worked out, of which job and part that was asked, and the words for it. */
-export const useRoll = create<RollState>()(() => ({
-  job: null,
-  part: 'bar',
-  result: null,
-  verdicts: [],
-  problem: null,
-}));
-
-type RollQuestion = { job: Job; rocker: Travel; part: RollPart; whatIf: WhatIf };
-
-/** Asks what springs and bar do, with the axle where the rocker stands, and with what is being thought about. */
-export const askRoll = newestOnly<RollQuestion>(async ({ job, rocker, part, whatIf }) => {
-  const input = rollInput(job, rocker);
-  const outcome = await theWorker().roll(input, part, whatIf);
-  if (!outcome.ok) {
-    useRoll.setState({ job, part, verdicts: [], problem: outcome.message });
-    return;
-  }
-  const { result } = outcome;
-  const verdicts = rollVerdicts(input, part, result, job.tape);
-  useRoll.setState({ job, part, result, verdicts, problem: null });
 });
 
 /** The map last worked out, and of what. */
@@ -137,6 +92,6 @@ export const useTravelMap = create<{ map: TravelMap | null; key: keyof CurveValu
 
 /** Asks for a quantity over heave and roll. */
 export const askTravelMap = newestOnly<{ job: Job; key: keyof CurveValues }>(async ({ job, key }) => {
-  const outcome = await theWorker().map(locateInput(job, { left: 0, right: 0 }), key);
+  const outcome = await physicsWorker().map(locateInput(job, { left: 0, right: 0 }), key);
   useTravelMap.setState({ map: outcome.ok ? outcome.result : null, key });
 });

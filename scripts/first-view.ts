@@ -1,0 +1,52 @@
+/**
+ * Prints how much script the first view of each station loads, compressed as it is sent, and how long it takes until the bay is
+ * drawn, in headless Chromium with nothing cached: `npx tsx scripts/first-view.ts`, after a build.
+ */
+import { gzipSync } from 'node:zlib';
+import { STATIONS } from '@/core/bench/stationIds';
+import { Hands, serve } from '../tests/support/browser';
+
+const WARM_VISITS = 3;
+
+/** Runs in the page: the scripts it has fetched, and when the bay was drawn, ms from the start of the visit. */
+const seen = `
+  const [done] = arguments;
+  const drawn = () => document.querySelector('.bay-side svg .bar, .bay-side svg path');
+  const scripts = () => performance.getEntriesByType('resource').map((e) => e.name).filter((n) => /\\.js(\\?|$)/.test(n));
+  // What the card beside it asks for comes a moment after.
+  const tell = (at) => setTimeout(() => done({ at, scripts: scripts() }), 1500);
+  const look = () => (drawn() ? tell(performance.now()) : requestAnimationFrame(look));
+  look();
+`;
+
+type Seen = { at: number; scripts: string[] };
+
+async function sizeOf(url: string): Promise<number> {
+  const response = await fetch(url);
+  return gzipSync(Buffer.from(await response.arrayBuffer())).length;
+}
+
+async function main(): Promise<void> {
+  const server = await serve();
+  for (const station of STATIONS) {
+    const visits: Seen[] = [];
+    for (let visit = 0; visit < WARM_VISITS; visit++) {
+      const hands = await Hands.open(server.address);
+      await hands.driver.manage().setTimeouts({ script: 60_000 });
+      await hands.driver.get('about:blank');
+      await hands.driver.get(`${server.address}/#/demo-marigold/${station}`);
+      visits.push(await hands.driver.executeAsyncScript<Seen>(seen));
+      await hands.close();
+    }
+    const { scripts } = visits[0]!;
+    const sizes = await Promise.all([...new Set(scripts)].map(sizeOf));
+    const total = sizes.reduce((a, b) => a + b, 0);
+    const drawn = Math.min(...visits.map((v) => v.at));
+    console.log(
+      `first view of ${station}: ${(total / 1000).toFixed(0)} kB of script in ${sizes.length} files, compressed; drawn after ${drawn.toFixed(0)} ms`,
+    );
+  }
+  await server.stop();
+}
+
+await main();

@@ -1,0 +1,26 @@
+'use client';
+import { Button, notification } from 'antd';
+import { useEffect } from 'react';
+import { takeNotices, useNotices } from '@/store/notices';
+
+/** Shows what is to be said in the corner of the screen. Loaded with the first notice. */
+export function Notices() {
+  const [api, corner] = notification.useNotification();
+  const waiting = useNotices((s) => s.waiting);
+  useEffect(() => {
+    for (const { kind, stays, action, key = crypto.randomUUID(), ...words } of takeNotices()) {
+      const close = () => api.destroy(key);
+      const take = () => {
+        action!.act();
+        close();
+      };
+      api[kind]({
+        ...words,
+        key,
+        ...(stays && { duration: 0 }),
+        ...(action && { actions: <Button onClick={take}>{action.label}</Button> }),
+      });
+    }
+  }, [api, waiting]);
+  return corner;
+}

@@ -1,0 +1,42 @@
+import { create } from 'zustand';
+import type { Job } from '@/core/job/jobSchema';
+import type { Travel } from '@/core/rig/schema';
+import type { RollPart, RollResult } from '@/core/roll/analyse';
+import { rollVerdicts } from '@/core/roll/checks';
+import { rollInput } from '@/core/roll/input';
+import type { WhatIf } from '@/core/roll/whatIf';
+import type { Verdict } from '@/core/verdict/verdict';
+import { newestOnly } from './newestOnly';
+import { physicsWorker } from './physicsWorker';
+
+type RollState = {
+  job: Job | null;
+  part: RollPart;
+  result: RollResult | null;
+  verdicts: Verdict[];
+  problem: string | null;
+};
+
+/** Springs, bar and balance as last worked out, of which job and part that was asked, and the words for it. */
+export const useRoll = create<RollState>()(() => ({
+  job: null,
+  part: 'bar',
+  result: null,
+  verdicts: [],
+  problem: null,
+}));
+
+type RollQuestion = { job: Job; rocker: Travel; part: RollPart; whatIf: WhatIf };
+
+/** Asks what springs and bar do, with the axle where the rocker stands, and with what is being thought about. */
+export const askRoll = newestOnly<RollQuestion>(async ({ job, rocker, part, whatIf }) => {
+  const input = rollInput(job, rocker);
+  const outcome = await physicsWorker().roll(input, part, whatIf);
+  if (!outcome.ok) {
+    useRoll.setState({ job, part, verdicts: [], problem: outcome.message });
+    return;
+  }
+  const { result } = outcome;
+  const verdicts = rollVerdicts(input, part, result, job.tape);
+  useRoll.setState({ job, part, result, verdicts, problem: null });
+});
