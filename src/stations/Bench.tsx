@@ -10,6 +10,7 @@ import type { RollPart } from '@/core/roll/analyse';
 import { usePreferences, type LocatePart } from '@/store/preferences';
 import { InstrumentBar } from '@/ui/shell/InstrumentBar';
 import { Masthead } from '@/ui/shell/Masthead';
+import { Opened } from '@/ui/Opened';
 import { Rocker } from '@/ui/shell/Rocker';
 import { goTo, parseRoute, useRoute } from '@/ui/shell/route';
 import { TapeStrip } from '@/ui/shell/TapeStrip';
@@ -77,17 +78,17 @@ export function Bench() {
         <Rocker />
       </div>
       <main className={`bench-card at-${station}`} key={station}>
-        <Suspense fallback={<p className="hint">Opening…</p>}>
+        <Suspense fallback={<p className="hint opening">Opening…</p>}>
           <Card />
         </Suspense>
         <InstrumentBar />
       </main>
-      <Suspense>
-        {open === 'help' && (
-          <Help open onClose={() => setOpen(null)} stations={stations.map((s) => s.name)} />
-        )}
-        {open === 'find' && <Finder open onClose={() => setOpen(null)} onGo={go} />}
-      </Suspense>
+      <Opened open={open === 'help'}>
+        <Help open={open === 'help'} onClose={() => setOpen(null)} stations={stations.map((s) => s.name)} />
+      </Opened>
+      <Opened open={open === 'find'}>
+        <Finder open={open === 'find'} onClose={() => setOpen(null)} onGo={go} />
+      </Opened>
     </div>
   );
 }

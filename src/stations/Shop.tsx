@@ -1,6 +1,6 @@
 'use client';
 import { ConfigProvider } from 'antd';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, useEffect, useState } from 'react';
 import { InputError } from '@/core/rig/read';
 import { startAutosave } from '@/store/autosave';
 import { useJobStore } from '@/store/jobStore';
@@ -8,6 +8,7 @@ import { useNotices } from '@/store/notices';
 import { listJobs, openJob, stockShelf } from '@/store/shelf';
 import { goTo, parseRoute, useRoute } from '@/ui/shell/route';
 import { theme } from '@/ui/shell/theme';
+import { Opened } from '@/ui/Opened';
 import { Bench } from './Bench';
 
 /** Opens the shop: the shelf stocked, the job of the address (or the last one touched) on the bench, autosave running. */
@@ -25,9 +26,11 @@ const Notices = lazy(async () => ({ default: (await import('@/ui/shell/Notices')
 /** Where notices are shown, from the first one on. */
 function Corner() {
   const said = useNotices((s) => s.waiting.length > 0);
-  const [opened, setOpened] = useState(false);
-  if (said && !opened) setOpened(true);
-  return <Suspense>{opened && <Notices />}</Suspense>;
+  return (
+    <Opened open={said}>
+      <Notices />
+    </Opened>
+  );
 }
 
 function Welcome() {

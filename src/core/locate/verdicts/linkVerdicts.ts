@@ -63,6 +63,8 @@ function rollSteerVerdict({ rig }: LocateInput, { rollSteer }: LinkFindings): Ve
   const way =
     rig.end === 'rear' ? (rollSteer > 0 ? 'steadying (understeer)' : 'loosening (oversteer)') : 'of the axle';
   const shown = `${formatDegrees(Math.abs(rollSteer), 2)} for each degree of roll, ${way}`;
+  // Frame ends stand ahead of a rear axle and behind a front one, so that raising them tips the roll axis the other way.
+  const raise = rollSteer > 0 === (rig.end === 'rear');
   return {
     id: 'roll-steer',
     state: ok ? 'ok' : 'look',
@@ -72,7 +74,7 @@ function rollSteerVerdict({ rig }: LocateInput, { rollSteer }: LinkFindings): Ve
       ? []
       : [
           {
-            text: rollSteer > 0 ? `Raise the ${frontEnd(rig)}.` : `Lower the ${frontEnd(rig)}.`,
+            text: `${raise ? 'Raise' : 'Lower'} the ${frontEnd(rig)}.`,
           },
         ],
   };

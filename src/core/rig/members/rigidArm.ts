@@ -30,7 +30,7 @@ export const rigidArm: MemberKind<RigidArm> = {
   bars: () => [],
   pin: ({ chassis }) => chassis,
   adjustables: [{ by: 'foot', constraint: 0 }],
-  slopeSetBy: 'front joint of the arms',
+  slopeSetBy: 'frame joint of the arms',
   drawnAs: 'arm',
   outline: ({ chassis }, { track, tireRadius }) => {
     const y = Math.sign(chassis[1] || 1) * Math.max(Math.abs(chassis[1]), FOOT.share * track);

@@ -30,7 +30,7 @@ export const sliderArm: MemberKind<SliderArm> = {
   bars: () => [],
   pin: ({ chassis }) => chassis,
   adjustables: [{ by: 'pin', constraint: 0 }],
-  slopeSetBy: 'front pin of the torque arm',
+  slopeSetBy: 'frame pin of the torque arm',
   drawnAs: 'arm',
   outline: ({ chassis }, { tireRadius }) =>
     [FOOT.spread, -FOOT.spread].map((up) => [onChassis(chassis), onAxle([FOOT.ahead, 0, tireRadius + up])]),

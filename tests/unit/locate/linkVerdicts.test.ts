@@ -1,0 +1,266 @@
+import { withJoints, withMounts } from '@/core/job/edits/mounts';
+import { withLayout } from '@/core/job/edits/layout';
+import type { Job } from '@/core/job/jobSchema';
+import { newJob } from '@/core/job/newJob';
+import { linkVerdicts, sayGive } from '@/core/locate/verdicts/linkVerdicts';
+import type { LinkFindings } from '@/core/locate/types';
+import { LIMITS } from '@/core/materials/limits';
+import { USES } from '@/core/materials/uses';
+import { LAYOUT_IDS, layoutEnd, type LayoutId } from '@/core/rig/layouts';
+import { kindOf } from '@/core/rig/members/members';
+import { mountsOf } from '@/core/rig/mounts';
+import type { Verdict } from '@/core/verdict/verdict';
+import { located, type Located } from '../../support/locate';
+
+const fresh = (layout: LayoutId = 'three-link-panhard') => withLayout(newJob('check', 'Check', 'mm'), layout);
+
+/** What is said of links that were found so; the rest as it is in the car. */
+function said(
+  of: Located,
+  found: Partial<LinkFindings>,
+  use: Job['use'] = 'street',
+): (id: string) => Verdict | undefined {
+  const verdicts = linkVerdicts({ ...of.input, use }, { ...of.result.links, ...found }, 'mm');
+  return (id) => verdicts.find((v) => v.id === id);
+}
+const rear = located(fresh());
+const front = located(fresh('front-four-link'));
+
+describe('anti-squat', () => {
+  test.each(USES)(
+    '%s: in its range it is fine, on both edges too; past them it is looked at, the right way round',
+    (use) => {
+      const [least, most] = LIMITS.antiSquat[use];
+      const state = (antiSquat: number) => said(rear, { antiSquat }, use)('anti-squat')!;
+      for (const within of [least, (least + most) / 2, most]) expect(state(within).state).toBe('ok');
+      for (const [value, word, cure] of [
+        [least - 1, 'less', /^Raise/],
+        [most + 1, 'more', /^Lower/],
+      ] as const) {
+        const { state: s, title, reason, remedies } = state(value);
+        expect(s).toBe('look');
+        expect(title).toContain(`${value} %: ${word} than suits`);
+        expect(reason).toContain(`${least} to ${most} %`);
+        expect(remedies[0]!.text).toMatch(cure);
+      }
+    },
+  );
+
+  test('of a front axle, and where it has none, nothing is said', () => {
+    expect(said(front, { antiSquat: 300 })('anti-squat')).toBeUndefined();
+    expect(said(rear, { antiSquat: null })('anti-squat')).toBeUndefined();
+  });
+});
+
+describe('roll steer', () => {
+  const [least, most] = LIMITS.rollSteer;
+
+  test('its two edges pass, past them it is looked at; understeer and oversteer are told apart behind alone', () => {
+    for (const rollSteer of [least, 0, most])
+      expect(said(rear, { rollSteer })('roll-steer')!.state).toBe('ok');
+    expect(said(rear, { rollSteer: most + 0.01 })('roll-steer')!).toMatchObject({
+      state: 'look',
+      reason: expect.stringContaining('understeer'),
+    });
+    expect(said(rear, { rollSteer: least - 0.01 })('roll-steer')!).toMatchObject({
+      state: 'look',
+      reason: expect.stringContaining('oversteer'),
+    });
+    for (const rollSteer of [-0.5, 0.5])
+      expect(said(front, { rollSteer })('roll-steer')!.reason).not.toMatch(/understeer|oversteer/);
+  });
+
+  // The remedy is words; what it promises is tried with the solver, on a car of either end.
+  test.each(LAYOUT_IDS)(
+    '%s: moving the frame ends as it says brings the steer nearer to nothing',
+    (layout) => {
+      const job = fresh(layout);
+      for (const rollSteer of [-0.5, 0.5]) {
+        const { remedies } = said(located(job), { rollSteer })('roll-steer')!;
+        const [, way] = /^(Raise|Lower) the /.exec(remedies[0]!.text)!;
+        const lower = job.rig.members.filter(
+          (m) =>
+            kindOf(m).adjustables.some(({ by }) => by !== 'length') ||
+            kindOf(m).spring ||
+            m.id.startsWith('lower'),
+        );
+        expect(lower.length).toBeGreaterThan(0);
+        const moved = withMounts(
+          { ...job, laidOut: true },
+          lower.map((m) => {
+            const frame = mountsOf(job.rig, m.id)[0]!;
+            return {
+              member: m.id,
+              end: frame.key,
+              axis: 2 as const,
+              mm: frame.point[2] + (way === 'Raise' ? 12 : -12),
+            };
+          }),
+        );
+        const change = located(moved).result.links.rollSteer! - located(job).result.links.rollSteer!;
+        expect([layoutEnd(layout), rollSteer, Math.sign(change)]).toEqual([
+          layoutEnd(layout),
+          rollSteer,
+          -Math.sign(rollSteer),
+        ]);
+      }
+    },
+  );
+});
+
+describe('the pinion', () => {
+  test('may turn so far and no farther; a front axle has none', () => {
+    expect(said(rear, { pinion: LIMITS.pinionSwing })('pinion')!.state).toBe('ok');
+    const turned = said(rear, { pinion: LIMITS.pinionSwing + 0.2 })('pinion')!;
+    expect(turned).toMatchObject({ state: 'look', title: expect.stringContaining('3.2°') });
+    expect(turned.remedies[0]!.text).toMatch(/links/);
+    const arms = said(located(fresh('ladder-bars-panhard')), { pinion: 9 })('pinion')!;
+    expect(arms.remedies[0]!.text).toMatch(/arm/);
+    expect(said(front, { pinion: 9 })('pinion')).toBeUndefined();
+  });
+});
+
+describe('members that fight', () => {
+  const bind = (give: number, member = 'upper-left') => ({
+    bind: { member, force: 4000, give, at: { left: 60, right: -60 } },
+  });
+  const car = located(fresh('parallel-four-link-panhard'));
+
+  test('what bushings give is nothing, then a look, then a stop; where and which is told', () => {
+    const { look, stop } = LIMITS.bind;
+    const states = [look - 0.01, look, stop, stop + 0.01].map((give) => said(car, bind(give))('bind')!.state);
+    expect(states).toEqual(['ok', 'look', 'look', 'stop']);
+    const told = said(car, bind(stop + 1))('bind')!;
+    expect(told.title).toContain('with the left wheel up');
+    expect(told.where).toContain('left upper link');
+    expect(told.reason).toContain('half at each end');
+    expect(said(car, { bind: null })('bind')).toBeUndefined();
+  });
+
+  test('of two unlike joints the softer is said to give most, at its own end', () => {
+    for (const [end, word] of [
+      ['chassis', 'frame end'],
+      ['axle', 'axle end'],
+    ] as const) {
+      const job = withJoints(fresh('parallel-four-link-panhard'), 'upper-left', { [end]: 'rubber' }, true);
+      const of = located(job);
+      const { reason, remedies } = said(of, bind(3))('bind')!;
+      expect(reason).toMatch(new RegExp(`\\d+ % of it the rubber.* at the ${word}`));
+      expect(remedies[0]!.text).toMatch(/soft already/);
+    }
+    expect(said(car, bind(3))('bind')!.remedies[0]!.text).toMatch(/^Rubber or polyurethane at one end/);
+  });
+
+  test('arms rigid to the axle are told to be short of travel, not of rubber', () => {
+    const arms = located(fresh('ladder-bars-panhard'));
+    expect(said(arms, bind(9, 'ladder-left'))('bind')!.remedies[0]!.text).toMatch(/twist it in roll/);
+  });
+
+  test('a give smaller than any line of a tape is said as less than one', () => {
+    expect(sayGive(0.1, 'mm')).toBe('less than 1 mm');
+    expect(sayGive(0.1, 'in16')).toBe('less than 1/32 in');
+    expect(sayGive(3.2, 'in16')).toBe('1/8 in');
+  });
+});
+
+describe('joints', () => {
+  const eye = (degrees: number, swing: number) => ({
+    member: 'lower-right',
+    end: 'axle' as const,
+    degrees,
+    swing,
+    joint: 'rod-end' as const,
+    at: { left: -70, right: 70 },
+  });
+
+  test('past its swing is a stop, at it is not; the eye and the place are named', () => {
+    const { swing } = rear.result.links.joint!;
+    expect(said(rear, { joint: eye(swing, swing) })('joints')!.state).toBe('ok');
+    const past = said(rear, { joint: eye(swing + 0.5, swing) })('joints')!;
+    expect(past.state).toBe('stop');
+    expect(past.title).toContain('right lower link, axle end');
+    expect(past.title).toContain('with the right wheel up');
+    expect(past.remedies).toHaveLength(1);
+  });
+
+  test('cocked at rest: a share of its swing is fine, more is looked at, all of it is a stop', () => {
+    const state = (degrees: number) => said(rear, { cocked: eye(degrees, 20) })('cocked')?.state;
+    expect(state(20 * LIMITS.cocked)).toBeUndefined();
+    expect(state(20 * LIMITS.cocked + 0.1)).toBe('look');
+    expect(state(20.1)).toBe('stop');
+    expect(said(rear, { cocked: null })('cocked')).toBeUndefined();
+  });
+});
+
+describe('bumps that steer', () => {
+  const bar = { length: 900, leftUpDeg: 0, frameSide: 'left' as const };
+  const steering = (change: {
+    both?: number;
+    one?: number;
+    lost?: true;
+    match?: Partial<NonNullable<NonNullable<LinkFindings['steering']>['match']>> | null;
+  }) => ({
+    steering: {
+      bumpSteer: change.lost ? null : { both: change.both ?? 0, one: change.one ?? 0 },
+      match:
+        change.match === null
+          ? null
+          : { dragLink: bar, bar, length: 0, angle: 0, sameSide: true, ...change.match },
+    },
+  });
+  const verdict = (change: Parameters<typeof steering>[0]) => said(front, steering(change))('bump-steer')!;
+  const { both, one } = LIMITS.bumpSteer;
+  const { length, angle } = LIMITS.dragLink;
+
+  test('both wheels and one alone have each their limit', () => {
+    expect(verdict({ both, one }).state).toBe('ok');
+    expect(verdict({ both: both + 0.01 }).state).toBe('stop');
+    expect(verdict({ one: one + 0.01 }).state).toBe('stop');
+    expect(verdict({ both: 0.2, one: 1.7 }).title).toContain('1.7°');
+    expect(verdict({ lost: true })).toMatchObject({
+      state: 'stop',
+      title: expect.stringContaining('cannot follow'),
+    });
+  });
+
+  test('unlike in length or angle is looked at, by its numbers', () => {
+    expect(verdict({ match: { length, angle } }).state).toBe('ok');
+    expect(verdict({ match: { length: length + 1 } })).toMatchObject({
+      state: 'look',
+      reason: expect.stringContaining(`${length + 1} mm in length`),
+    });
+    expect(verdict({ match: { angle: angle + 0.5 } })).toMatchObject({
+      state: 'look',
+      reason: expect.stringContaining('2.5° in angle'),
+    });
+  });
+
+  test('frame ends on opposite sides are told of whatever length and angle say, with the cure for that', () => {
+    const crossed = verdict({ match: { sameSide: false } });
+    expect(crossed.state).toBe('look');
+    expect(crossed.reason).toContain('opposite sides');
+    expect(crossed.remedies[0]!.text).toContain('side of the drag link');
+    const worse = verdict({ both: 3, match: { sameSide: false } });
+    expect(worse).toMatchObject({ state: 'stop', reason: expect.stringContaining('opposite sides') });
+  });
+
+  test('alike and still steered: it is the caster; without a bar there is nothing to match', () => {
+    expect(verdict({ both: 2 }).remedies[0]!.text).toContain('caster');
+    expect(verdict({ both: 2, match: null }).reason).toContain('no track bar');
+    expect(said(rear, { steering: null })('bump-steer')).toBeUndefined();
+  });
+});
+
+test.each(LAYOUT_IDS)('%s: what is said names the member it is about, each thing once', (layout) => {
+  const { verdicts } = located(fresh(layout), { left: 30, right: -30 });
+  const lengthwise = verdicts.lengthwise.map((v) => v.id);
+  expect(new Set(lengthwise).size).toBe(lengthwise.length);
+  for (const v of Object.values(verdicts).flat()) {
+    if (v.where !== undefined) expect(v.where).not.toBe('');
+    expect(v.title).toMatch(/^[A-Z].*\.$/);
+    if (v.state !== 'ok') expect(v.remedies.length).toBeGreaterThan(0);
+  }
+  const order = { stop: 0, look: 1, ok: 2 } as Record<string, number>;
+  for (const list of Object.values(verdicts))
+    expect(list.map((v) => order[v.state])).toEqual(list.map((v) => order[v.state]).sort());
+});
