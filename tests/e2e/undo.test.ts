@@ -5,6 +5,10 @@ import { hands, openBench } from '../support/bench';
 openBench();
 
 const ACTS = 80;
+/** What a hand misses, by the names that the driver gives it, and how much of it is no fault of the page. */
+const OUT_OF_HAND =
+  /StaleElementReference|ElementNotInteractable|ElementClickIntercepted|MoveTargetOutOfBounds/;
+const MOST_MISSED = 16;
 const TYPED = ['7', '12 1/2', '3/8', '41', '640mm', '18-3/4', '1.5', '', 'nine', '1/0'];
 /** What leaves the job for another, hands out files, or asks the machine for something. */
 const LEFT_ALONE = 'export|import|print|csv|svg|png|new job|copy|delete|photo|gauge|sheet|open ';
@@ -107,15 +111,21 @@ test.each([
     await hands.go(car, station);
     const before = await kept();
     const { uniform } = chance(seed);
+    let missed = 0;
     for (let n = 0; n < ACTS; n++) {
       await settled();
-      // What is covered by a menu or drawn anew under the hand is let go.
-      await act(uniform).catch(() => hands.driver.actions().sendKeys(Key.ESCAPE).perform());
+      await act(uniform).catch((why: Error) => {
+        // What is covered by a menu or drawn anew under the hand is let go; anything else is a fault.
+        if (!OUT_OF_HAND.test(why.name)) throw why;
+        missed++;
+        return hands.driver.actions().sendKeys(Key.ESCAPE).perform();
+      });
       if (n % 20 === 19) {
         expect([n, await hands.unfit()]).toEqual([n, []]);
         expect([n, await hands.complaints()]).toEqual([n, []]);
       }
     }
+    expect(missed).toBeLessThan(MOST_MISSED);
     await hands.driver.actions().sendKeys(Key.ESCAPE).perform();
     await hands.dialogGone();
     await hands.reads('.masthead-job', new RegExp(car, 'i'));
