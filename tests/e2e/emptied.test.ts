@@ -13,7 +13,7 @@ const OPTIONAL: [
   emptied: RegExp,
 ][] = [
   ['marigold', 'place', null, 'place/held.left', '20', /^$/],
-  ['marigold', 'place', null, 'place/rest.right', '14', /^$/],
+  ['marigold', 'place', null, 'place/held.right', '21', /^$/],
   ['marigold', 'place', null, 'place/tireDiameter', '27', /^$/],
   ['marigold', 'place', null, 'place/rideHeight', '18', /^\d/],
   ['marigold', 'locate', 'Room', 'shaft/in', '1 1/2', /^$/],
@@ -27,8 +27,8 @@ const OPTIONAL: [
   ['marigold', 'ride', null, 'ride/pinion', '2.5', /^$/],
   ['tinker', 'ride', null, 'ride/toe.front', '57', /^$/],
   ['tinker', 'ride', null, 'ride/toeWanted', '1/4', /^\d/],
-  ['copperline', 'roll', 'Springs', 'roll/free', '14', /^$/],
-  ['copperline', 'roll', 'Springs', 'roll/solid', '6', /^$/],
+  ['copperline', 'roll', 'Springs', 'roll/free', '400', /^$/],
+  ['copperline', 'roll', 'Springs', 'roll/solid', '150', /^$/],
   ['copperline', 'roll', 'Sway bar', 'roll/measured/left', '18', /^$/],
   ['copperline', 'roll', 'Sway bar', 'roll/bushingRate', '4000', /^$/],
 ];
