@@ -80,8 +80,8 @@ const BEFORE: Record<string, (hands: Hands) => Promise<void>> = {
     await hands.driver.executeScript('document.querySelector(".bench-card").scrollTop = 60');
   },
   'weld-tablet': async (hands) => {
-    await hands.type('weld/level.frame', '14');
-    await hands.type('weld/level.axle', '13 7/8');
+    await hands.type('weld/panhard/level.frame', '14');
+    await hands.type('weld/panhard/level.axle', '13 7/8');
     for (const id of ['onWheels', 'level'])
       await hands.click(await hands.find(`[data-condition=${id}] .stripe-button`));
     await hands.driver.executeScript('document.querySelector(".bench-card").scrollTop = 0');

@@ -1,20 +1,17 @@
+import { LIMITS } from '@/core/materials/limits';
 import { sayLength } from '@/core/units/length';
 import { sayTurns } from '@/core/units/turns';
 import type { Tape } from '@/core/units/tape';
 import type { State, Verdict } from '@/core/verdict/verdict';
 import { type BarEnd, type BarResult, type BarSpec } from '@/core/fabricate/adjustableBar';
 
-/** Less adjustment than this each way leaves nothing for centring the axle, mm (common practice: 1/4 in). */
-const LEAST_ADJUSTMENT = 6.35;
-/** A tube shorter than this is no tube, mm. */
-const SHORTEST_TUBE = 50;
 const END_NAMES = { frame: 'Frame end', axle: 'Axle end' } as const;
 
 /** Looks over a bar before its tube is cut. */
 export function checkBar(spec: BarSpec, bar: BarResult, tape: Tape): Verdict[] {
   const say = (mm: number) => sayLength(mm, tape);
   const verdicts: Verdict[] = [];
-  if (bar.tubeLength < SHORTEST_TUBE) {
+  if (bar.tubeLength < LIMITS.adjustableBar.tube) {
     verdicts.push({
       id: 'tube',
       state: 'stop',
@@ -32,7 +29,7 @@ export function checkBar(spec: BarSpec, bar: BarResult, tape: Tape): Verdict[] {
   const least = Math.min(bar.shorten.mm, bar.lengthen.mm);
   const way = bar.shorten.mm <= bar.lengthen.mm ? 'shorter' : 'longer';
   verdicts.push(
-    least < LEAST_ADJUSTMENT
+    least < LIMITS.adjustableBar.adjustment
       ? {
           id: 'adjustment',
           state: 'look',
@@ -40,7 +37,7 @@ export function checkBar(spec: BarSpec, bar: BarResult, tape: Tape): Verdict[] {
             least < 0.1
               ? `No adjustment left to make the bar ${way}.`
               : `Only ${say(least)} of adjustment to make the bar ${way}.`,
-          reason: `Centring the axle on the ground usually takes up to ${say(LEAST_ADJUSTMENT)} either way.`,
+          reason: `Centring the axle on the ground usually takes up to ${say(LIMITS.adjustableBar.adjustment)} either way.`,
           remedies: [
             {
               text:

@@ -1,3 +1,4 @@
+import { LIMITS } from '@/core/materials/limits';
 import { measured } from '@/core/survey/readings';
 import { formatDegrees, sayLength } from '@/core/units/length';
 import type { Verdict } from '@/core/verdict/verdict';
@@ -6,15 +7,6 @@ import { toDegrees } from '@/core/geometry/angle';
 import { SIDES, type Side } from '@/core/geometry/side';
 import type { Job } from '@/core/job/jobSchema';
 import { drivingHeight } from '@/core/job/jobValues';
-
-/** How near the axle must sit to its place before anything is built to it, mm (common practice, no published source). */
-const HEIGHT = 1.6;
-const FORE_AFT = 3.2;
-/** A frame this far out of level across on its stands is twisted or badly propped, mm. */
-const FRAME_LEVEL = 3.2;
-
-/** Less than a board and its shims under the tube is no rest, mm. */
-const LEAST_REST = 50;
 
 type PlaceKey = 'rest' | 'datum' | 'diagonal';
 export const placeKey = (what: PlaceKey, side: Side): string => `${what}.${side}`;
@@ -33,7 +25,7 @@ function frameCheck(job: Job): Verdict[] {
   const { left, right } = job.place.held;
   if (left === undefined || right === undefined) return [];
   const apart = left - right;
-  const level = Math.abs(apart) <= FRAME_LEVEL;
+  const level = Math.abs(apart) <= LIMITS.rests.frameLevel;
   const say = (mm: number) => sayLength(mm, job.tape);
   return [
     {
@@ -55,14 +47,16 @@ function frameCheck(job: Job): Verdict[] {
 function heightCheck(job: Job): Verdict[] {
   const rests = restsOf(job, 0);
   const lowest = Math.min(...SIDES.map((side) => rests[side]?.top ?? Infinity));
-  if (lowest < LEAST_REST)
+  if (lowest < LIMITS.rests.least)
     return [
       {
         id: 'restRoom',
         state: 'stop',
         title: 'There is no room for a rest under the axle.',
         reason: `With the frame this low, the tube would be ${sayLength(Math.max(0, lowest), job.tape)} off the floor.`,
-        remedies: [{ text: `Raise the frame by at least ${sayLength(LEAST_REST - lowest, job.tape)}.` }],
+        remedies: [
+          { text: `Raise the frame by at least ${sayLength(LIMITS.rests.least - lowest, job.tape)}.` },
+        ],
       },
     ];
   return SIDES.flatMap((side): Verdict[] => {
@@ -70,7 +64,7 @@ function heightCheck(job: Job): Verdict[] {
     const seen = job.place.measured[placeKey('rest', side)];
     if (!wanted || seen === undefined) return [];
     const off = seen - wanted.top;
-    const holds = Math.abs(off) <= HEIGHT + 1e-6;
+    const holds = Math.abs(off) <= LIMITS.rests.height + 1e-6;
     const say = (mm: number) => sayLength(mm, job.tape);
     return [
       {
@@ -93,7 +87,7 @@ function squareCheck(job: Job): Verdict[] {
   const datum = both(job, 'datum');
   if (datum) {
     const apart = datum[0] - datum[1];
-    const holds = Math.abs(apart) <= FORE_AFT + 1e-6;
+    const holds = Math.abs(apart) <= LIMITS.rests.foreAft + 1e-6;
     const width = measured(job.readings, 'marksAcross').value;
     verdicts.push({
       id: 'placedSquare',
@@ -102,7 +96,7 @@ function squareCheck(job: Job): Verdict[] {
         ? 'Datum to axle agrees left and right.'
         : `Datum to axle differs by ${say(Math.abs(apart))}.`,
       reason: holds
-        ? `Within ${say(FORE_AFT)}: square to the frame.`
+        ? `Within ${say(LIMITS.rests.foreAft)}: square to the frame.`
         : `That is ${formatDegrees(toDegrees(Math.atan(Math.abs(apart) / width)), 2)}, or ${say((Math.abs(apart) * track) / width)} at the tyres.`,
       remedies: holds ? [] : [{ text: 'Slide the end that is off along its strips, and read both again.' }],
     });
@@ -110,7 +104,7 @@ function squareCheck(job: Job): Verdict[] {
   const diagonal = both(job, 'diagonal');
   if (diagonal) {
     const apart = diagonal[0] - diagonal[1];
-    const holds = Math.abs(apart) <= FORE_AFT + 1e-6;
+    const holds = Math.abs(apart) <= LIMITS.rests.foreAft + 1e-6;
     verdicts.push({
       id: 'placedDiagonals',
       state: holds ? 'ok' : 'stop',

@@ -1,10 +1,8 @@
 import type { Hand, KitPart } from '@/core/job/slices/record';
+import { LIMITS } from '@/core/materials/limits';
 import { sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import type { Verdict } from '@/core/verdict/verdict';
-
-/** A piece this much shorter than asked for is short, mm. */
-const SHORT = 1.6;
 
 /** A list to check in against, from the bars this job has: each with one right-hand and one left-hand end. */
 export function usualParts(bars: { id: string; name: string; tube: number }[]): KitPart[] {
@@ -61,7 +59,7 @@ export function partsChecks(parts: KitPart[], tape: Tape): Verdict[] {
         'With both ends of one hand, turning the tube does not change the length.',
         'Change it. Try a nut of known hand on each before it goes on the shelf.',
       );
-    if (p.length && p.lengthSeen !== undefined && p.lengthSeen < p.length - SHORT)
+    if (p.length && p.lengthSeen !== undefined && p.lengthSeen < p.length - LIMITS.readings.shortPart)
       say(
         'stop',
         'short',

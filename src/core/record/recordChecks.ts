@@ -1,3 +1,4 @@
+import { LIMITS } from '@/core/materials/limits';
 import { division, MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { formatDegrees, sayLength } from '@/core/units/length';
 import { sayValue, roundUp, type ReadingUnit } from '@/core/units/values';
@@ -9,24 +10,18 @@ import { bothSides, measured, oddOneOut, squareness, type Readings } from '@/cor
 import { quantity, spotAt, spotName, SPOTS, type QuantityKey } from '@/core/survey/quantities/quantities';
 import { COVERAGE } from '@/core/survey/uncertainty';
 
-/** Differences between left and right that call for a look, mm (common practice, no published source). */
-const SIDE_LIMITS: Partial<Record<QuantityKey, { mm: number; advice: string }>> = {
+/** What is said where left and right differ by more than they may. */
+const SIDE_ADVICE: Partial<Record<QuantityKey, { mm: number; advice: string }>> = {
   tireRadius: {
-    mm: 3.2,
+    mm: LIMITS.readings.tireRadius,
     advice: 'Set both pressures alike and measure again before anything is built on it.',
   },
   rideHeight: {
-    mm: 6.4,
+    mm: LIMITS.readings.rideHeight,
     advice:
       'The car leans: look at springs and tyres first. The bar is set level to the axle, not to a leaning frame.',
   },
 };
-/** A wheelbase difference worth squaring up, mm. */
-const SQUARE_LIMIT = 3.2;
-/** Offset between axle and frame worth knowing, mm. */
-const OFFSET_LIMIT = 1.6;
-/** What two honest readings of an angle or a weight may differ by: degrees, kg. */
-const HONEST = { angle: 0.3, weight: 3 };
 
 /** Whether repeats are farther apart than honest readings are. */
 export const isSpread = (spread: number, unit: ReadingUnit, tape: Tape): boolean =>
@@ -34,7 +29,8 @@ export const isSpread = (spread: number, unit: ReadingUnit, tape: Tape): boolean
 
 /** What a tape can be out by between two honest readings: two of its lines, and never less than 1/16 in. */
 function honestSpread(unit: ReadingUnit, tape: Tape): number {
-  return unit === 'length' ? Math.max(2 * division(tape), 1.6) : HONEST[unit];
+  const { honest } = LIMITS.readings;
+  return unit === 'length' ? Math.max(2 * division(tape), honest.length) : honest[unit];
 }
 
 /** Looks over the readings of a car: the one that the others contradict, repeats that disagree, sides that differ, an axle off its place. */
@@ -156,7 +152,7 @@ function floorChecks(readings: Readings, { method }: Approach, tape: Tape): Verd
 }
 
 function sideChecks(readings: Readings, tape: Tape): Verdict[] {
-  return Object.entries(SIDE_LIMITS).flatMap(([key, limit]) => {
+  return Object.entries(SIDE_ADVICE).flatMap(([key, limit]) => {
     const both = bothSides(readings, key as QuantityKey);
     const difference = both ? both.left.value - both.right.value : 0;
     if (Math.abs(difference) <= limit.mm) return [];
@@ -175,7 +171,7 @@ function axleChecks(readings: Readings, { end }: Approach, tape: Tape): Verdict[
   const angle = squareness(readings, end);
   const bases = bothSides(readings, 'wheelbase');
   const longer = bases ? bases.left.value - bases.right.value : 0;
-  if (angle !== null && Math.abs(longer) > SQUARE_LIMIT) {
+  if (angle !== null && Math.abs(longer) > LIMITS.readings.square) {
     verdicts.push({
       id: 'square',
       state: 'look',
@@ -190,7 +186,7 @@ function axleChecks(readings: Readings, { end }: Approach, tape: Tape): Verdict[
   }
   const gaps = bothSides(readings, 'gapFrame');
   const offset = gaps ? (gaps.left.value - gaps.right.value) / 2 : 0;
-  if (gaps && Math.abs(offset) > OFFSET_LIMIT) {
+  if (gaps && Math.abs(offset) > LIMITS.readings.offset) {
     verdicts.push({
       id: 'offset',
       state: 'look',

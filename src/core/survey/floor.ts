@@ -1,14 +1,6 @@
 import { bothSides, found, measured, measuredAcross, type Readings } from './readings';
+import { LIMITS } from '@/core/materials/limits';
 import { toRadians } from '@/core/geometry/angle';
-
-/** Slopes smaller than a gauge can tell are no slopes, degrees. */
-const TRUE = 0.1;
-/** More than this is past correcting, degrees (common practice, no published source). */
-const STEEPEST = 1;
-/** A floor whose fourth corner stands this far off the plane of the other three holds a car twisted, mm. */
-const MOST_TWIST = 6.4;
-/** How far the four levels may fail to close before one of them is a slip, mm. */
-const MOST_MISCLOSURE = 8;
 
 export type Floor = {
   /** nose down positive, and left up positive, degrees */
@@ -47,10 +39,10 @@ export function floorOf(readings: Readings): Floor | null {
 }
 
 function judge({ along, across, twist, misclosure }: Omit<Floor, 'verdict'>): Floor['verdict'] {
-  if (misclosure > MOST_MISCLOSURE) return 'slip';
-  if (twist > MOST_TWIST) return 'twisted';
+  if (misclosure > LIMITS.floor.misclosure) return 'slip';
+  if (twist > LIMITS.floor.twist) return 'twisted';
   const slope = Math.max(Math.abs(along), Math.abs(across));
-  return slope > STEEPEST ? 'steep' : slope > TRUE ? 'corrected' : 'true';
+  return slope > LIMITS.floor.steepest ? 'steep' : slope > LIMITS.floor.level ? 'corrected' : 'true';
 }
 
 /** Whether the levels of a floor can be reckoned with: they agree, and it is neither twisted nor steep. */
