@@ -78,7 +78,13 @@ export function Bench() {
         <Rocker />
       </div>
       <main className={`bench-card at-${station}`} key={station}>
-        <Suspense fallback={<p className="hint opening">Opening…</p>}>
+        <Suspense
+          fallback={
+            <p className="hint" data-loading>
+              Opening…
+            </p>
+          }
+        >
           <Card />
         </Suspense>
         <InstrumentBar />

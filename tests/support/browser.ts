@@ -161,7 +161,7 @@ export class Hands {
     await this.driver.executeScript('location.hash = arguments[0]', `/demo-${job}/${station}`);
     await this.reads('.masthead-job', new RegExp(job, 'i'));
     await this.find(`[data-station=${station}][aria-current]`);
-    await this.until(async () => (await this.count('.bench-card .opening')) === 0);
+    await this.until(async () => (await this.count('.bench-card [data-loading]')) === 0);
   }
 
   /** Keys to whatever has the focus; out of any field first. */

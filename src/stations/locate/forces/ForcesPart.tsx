@@ -103,8 +103,9 @@ function Cases({ loads }: { loads: LocateResult['loads'] }) {
         </p>
       )}
       <p className="hint">
-        Arms and leaves: the whole force at their front joint. Cornering shares the car’s roll between both
-        ends by their weight.
+        Less what the axle’s own weight, and its own mass as it gathers speed, takes of it. Arms and leaves:
+        the whole force at their frame joint. Cornering shares the car’s roll between both ends by their
+        weight.
       </p>
     </section>
   );
