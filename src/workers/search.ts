@@ -42,5 +42,6 @@ export const askAgreement = newestOnly<Job>(async (job) => {
   const { car: last } = useAgreement.getState();
   if (last && isSameSurvey(last, car)) return;
   const outcome = await theWorker().agreement(car);
-  useAgreement.setState({ car, agreement: outcome.ok ? outcome.result : null });
+  // What could not be fitted is not known to agree.
+  useAgreement.setState(outcome.ok ? { car, agreement: outcome.result } : { car: null, agreement: null });
 });
