@@ -1,5 +1,5 @@
 import { LIMITS } from '@/core/materials/limits';
-import { memberName } from '@/core/rig/names';
+import { capital, memberName } from '@/core/rig/names';
 import type { Finding } from '@/core/survey/finding';
 import { aheadByWheelbase, bothSides, found } from '@/core/survey/readings';
 import type { Estimate } from '@/core/survey/uncertainty';
@@ -129,11 +129,10 @@ function barLines(job: Job): AsSet[] {
     const turns = turnsOf(job, link.id);
     if (!each || turns === 0) return [];
     const designed = link.length ?? distance(link.chassis, link.axle);
-    const label = memberName(link.id);
     return [
       {
         id: `length.${link.id}`,
-        label: `${label[0]!.toUpperCase()}${label.slice(1)}, eye to eye`,
+        label: `${capital(memberName(link.id))}, eye to eye`,
         value: designed + turns * each,
         u: 0,
         unit: 'length',

@@ -1,17 +1,17 @@
-import type { AxleEnd } from '@/core/rig/schema';
 import { aheadByWheelbase } from '@/core/survey/readings';
 import { COVERAGE, estimate, propagate, type Estimate } from '@/core/survey/uncertainty';
 import { toDegrees } from '@/core/geometry/angle';
 import type { Side } from '@/core/geometry/side';
 import type { Job } from '@/core/job/jobSchema';
-import type { Round } from '@/core/job/slices/ride';
+import type { Belief, Round } from '@/core/job/slices/ride';
 
 /** The axle as it stands on the ground, as far as it was read. */
 export type OnGround = {
   /** to the left of the middle, mm; by the frame and by the body */
   byFrame: Estimate | null;
   byFender: Estimate | null;
-  /** the one that is believed, or the only one there is */
+  /** the one that is believed, or the only one there is; and the offset by it */
+  by: Belief;
   offset: Estimate | null;
   /** left wheel ahead of the right, mm over the track */
   ahead: Estimate | null;
@@ -33,37 +33,31 @@ const tape = (mm: number): Estimate => estimate([mm], 'tape');
  */
 export function onGround(job: Job): OnGround {
   const { gaps, fender, believe, read } = job.ride;
-  const half = (a: number | undefined, b: number | undefined) =>
-    a === undefined || b === undefined ? null : propagate([tape(a), tape(b)], ([x, y]) => (x! - y!) / 2);
-  const byFrame = half(gaps.left, gaps.right);
-  const byFender = half(fender.right, fender.left);
-  const difference = (a: string, b: string) =>
-    read[a] === undefined || read[b] === undefined
-      ? null
-      : propagate([tape(read[a]), tape(read[b])], ([x, y]) => x! - y!);
-  const aheadBy = (left: number | undefined, right: number | undefined, end: AxleEnd) =>
-    left === undefined || right === undefined
-      ? null
-      : propagate([tape(left), tape(right)], ([l, r]) => aheadByWheelbase(l!, r!, end));
+  const of = (a: number | undefined, b: number | undefined, f: (x: number, y: number) => number) =>
+    a === undefined || b === undefined ? null : propagate([tape(a), tape(b)], ([x, y]) => f(x!, y!));
+  const half = (x: number, y: number) => (x - y) / 2;
+  const byFrame = of(gaps.left, gaps.right, half);
+  const byFender = of(fender.right, fender.left, half);
+  const by =
+    believe === 'fender' ? (byFender ? 'fender' : 'frame') : byFrame || !byFender ? 'frame' : 'fender';
   const one = (key: string) => (read[key] === undefined ? null : tape(read[key]));
   return {
     byFrame,
     byFender,
-    offset: believe === 'fender' ? (byFender ?? byFrame) : (byFrame ?? byFender),
-    ahead: aheadBy(read['ahead.left'], read['ahead.right'], job.rig.end),
+    by,
+    offset: by === 'fender' ? byFender : byFrame,
+    ahead: of(read['ahead.left'], read['ahead.right'], (l, r) => aheadByWheelbase(l, r, job.rig.end)),
     pinion: read.pinion === undefined ? null : estimate([read.pinion], 'angle-gauge'),
     bodyOnFrame: byFrame && byFender && propagate([byFrame, byFender], ([f, b]) => f! - b!),
     height: { left: one('height.left'), right: one('height.right') },
-    toe: difference('toe.rear', 'toe.front'),
+    toe: of(read['toe.rear'], read['toe.front'], (behind, before) => behind - before),
   };
 }
 
 /** The two gaps that the axle is centred by, mm, as a round of centring keeps them: to the frame, or where it says so to the fender. */
 export function gapsBelieved(job: Job): Pick<Round, 'left' | 'right' | 'by'> {
-  const { gaps, fender, believe } = job.ride;
-  const { byFrame, byFender } = onGround(job);
-  const byTheFender = believe === 'fender' ? byFender !== null : byFrame === null && byFender !== null;
-  return byTheFender ? { ...fender, by: 'fender' } : { ...gaps };
+  const { gaps, fender } = job.ride;
+  return onGround(job).by === 'fender' ? { ...fender, by: 'fender' } : { ...gaps };
 }
 
 /** Whether frame and body tell different stories, beyond what the tape can be out. */

@@ -75,3 +75,6 @@ export function memberName(id: string): string {
   };
   return `${side} ${whole[stem] ?? stem}`;
 }
+
+/** Words as they begin a sentence. */
+export const capital = (words: string): string => `${words[0]!.toUpperCase()}${words.slice(1)}`;

@@ -3,6 +3,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { CASTER, PINION } from '@/core/ride/asSet';
 import { stepOf } from '@/core/ride/adjusters';
+import { capital } from '@/core/rig/names';
 import { gapsBelieved } from '@/core/ride/onGround';
 import { preloadOf } from '@/core/ride/preload';
 import { formatDecimal, formatDegrees, formatLength, sayLength } from '@/core/units/length';
@@ -285,5 +286,3 @@ function turnsLabel(turns: number): string {
   if (turns === 0) return 'not at all';
   return `${sayTurns(turns)} ${turns > 0 ? 'longer' : 'shorter'}`;
 }
-
-const capital = (text: string) => `${text[0]!.toUpperCase()}${text.slice(1)}`;

@@ -1,8 +1,6 @@
 import dayjs from 'dayjs';
-import { memberName } from '@/core/rig/names';
+import { capital, memberName } from '@/core/rig/names';
 import type { WeldEvent } from '@/core/job/slices/weld';
-
-const capital = (text: string): string => `${text[0]!.toUpperCase()}${text.slice(1)}`;
 
 /** What was done to each bracket, when, and the reasons written where a hold was passed. */
 export function WeldLog({ log }: { log: WeldEvent[] }) {

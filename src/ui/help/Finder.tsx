@@ -2,6 +2,7 @@
 import { Input, Modal } from 'antd';
 import { useRef, useState } from 'react';
 import { STATIONS, type StationId } from '@/core/bench/stationIds';
+import { capital } from '@/core/rig/names';
 import { SPOTS, spotName } from '@/core/survey/quantities/quantities';
 import type { RollPart } from '@/core/roll/analyse';
 import { setPreferences, type LocatePart } from '@/store/preferences';
@@ -70,7 +71,7 @@ export function Finder({ open, onClose, onGo }: Props) {
   };
   const all: Find[] = [
     ...STATIONS.map((s) => ({
-      name: `Go to ${s[0]!.toUpperCase()}${s.slice(1)}`,
+      name: `Go to ${capital(s)}`,
       where: 'station',
       go: () => onGo(s),
     })),
