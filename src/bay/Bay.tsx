@@ -2,10 +2,10 @@
 import { memo, useEffect, useRef, useState } from 'react';
 import { lateralBarOf } from '@/core/rig/roles';
 import type { LocateResult } from '@/core/locate/types';
-import { useJobPart, useJobStore } from '@/store/jobStore';
+import { useJobStore } from '@/store/jobStore';
 import { useViewport, type ViewName } from '@/store/viewport';
 import { usePreferences } from '@/store/preferences';
-import { useLocate } from '@/workers/locate';
+import { answerHoldsFor, useLocate } from '@/workers/locate';
 import './bay.css';
 import { BayTools } from './BayTools';
 import type { Figures } from '@/bay/views/shownFigures';
@@ -96,14 +96,18 @@ export function Bay({ movable, figures, forces }: Props) {
   );
 }
 
-/** The job as last analysed: drawing it and its results together, once, is what keeps a drag smooth. */
+/**
+ * The job as last analysed: drawing it and its results together, once, is what keeps a drag smooth. Where the answer holds for
+ * what has come to the bench since, that is drawn with it; until the first answer is in, a job is drawn from its figures alone.
+ */
 function useDrawn(): { job: Job; result: LocateResult | null } {
-  const id = useJobPart((j) => j.id);
-  const drawn = useLocate();
-  const fresh = drawn.job?.id !== id;
-  // Until the first answer for this job is in, it is drawn from its figures alone.
-  const onBench = useJobStore((s) => (fresh ? s.job : null));
-  return fresh ? { job: onBench!, result: null } : { job: drawn.job!, result: drawn.result };
+  const answered = useLocate();
+  const newer = useJobStore(({ job }) => {
+    if (job!.id === answered.job?.id && (job === answered.job || !answerHoldsFor(job!))) return null;
+    return job;
+  });
+  const job = newer ?? answered.job!;
+  return { job, result: job.id === answered.job?.id ? answered.result : null };
 }
 
 /** Rear large, side and plan under it, or beside it in a low, wide bay; or the one that was enlarged alone. */

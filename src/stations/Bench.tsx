@@ -15,7 +15,7 @@ import { Rocker } from '@/ui/shell/Rocker';
 import { goTo, parseRoute, useRoute } from '@/ui/shell/route';
 import { TapeStrip } from '@/ui/shell/TapeStrip';
 import { useShortcuts } from '@/ui/help/useShortcuts';
-import { askLocate, askUncertainty, useLocate } from '@/workers/locate';
+import { answerHoldsFor, askLocate, askUncertainty, useLocate } from '@/workers/locate';
 import { askAgreement } from '@/workers/search';
 import './bench.css';
 import { fetchStations, stations } from './stations';
@@ -104,6 +104,7 @@ export function Bench() {
  * stores, so that the worker is at it while the fields are still being drawn.
  */
 function askTheWorker(): () => void {
+  const atRoll = () => parseRoute(window.location.hash).station === 'roll';
   const ask = () => {
     const job = useDragged.getState().job ?? useJobStore.getState().job;
     if (job) void askLocate({ job, rocker: useRocker.getState() });
@@ -113,11 +114,13 @@ function askTheWorker(): () => void {
     useJobStore.subscribe((now, before) => {
       if (now.job !== before.job && !useDragged.getState().job) ask();
     }),
-    useDragged.subscribe((now) => now.job && ask()),
-    useRocker.subscribe(ask),
     // Roll shows what is dragged there with its own answer, so that all of it changes in one frame.
+    useDragged.subscribe(({ job }) => {
+      if (job && !(atRoll() && answerHoldsFor(job))) ask();
+    }),
+    useRocker.subscribe(ask),
     useLocate.subscribe(({ job }) => {
-      if (job && parseRoute(window.location.hash).station !== 'roll') showDragged(job);
+      if (job && !atRoll()) showDragged(job);
     }),
   ];
   return () => off.forEach((stop) => stop());

@@ -11,6 +11,7 @@ import { physicsWorker } from './physicsWorker';
 /** `result` outlives a geometry that cannot be solved, so that the bay keeps its drawing. */
 type LocateState = {
   job: Job | null;
+  input: LocateInput | null;
   result: LocateResult | null;
   verdicts: LocateVerdicts;
   problem: string | null;
@@ -20,18 +21,17 @@ const UNSAID: LocateVerdicts = { sideways: [], lengthwise: [], room: [] };
 /** What Locate last worked out, of which job, and the words for it. */
 export const useLocate = create<LocateState>()(() => ({
   job: null,
+  input: null,
   result: null,
   verdicts: UNSAID,
   problem: null,
 }));
 
-let answered: LocateInput | null = null;
-
-/** Asks for the analysis of a job with the axle where the rocker stands. What would be answered alike, as when only the sway bar moves, is not asked again. */
+/** Asks for the analysis of a job with the axle where the rocker stands. What would be answered alike is not asked again. */
 export const askLocate = newestOnly<{ job: Job; rocker: Travel }>(async ({ job, rocker }) => {
   const input = locateInput(job, rocker);
   const before = useLocate.getState();
-  if (answered && asksAlike(input, answered)) {
+  if (before.input && asksAlike(input, before.input)) {
     // The same numbers may be told in another tape.
     const same = before.job?.tape === job.tape || !before.result;
     const verdicts = same ? before.verdicts : locateVerdicts(input, before.result!, job.tape);
@@ -39,14 +39,25 @@ export const askLocate = newestOnly<{ job: Job; rocker: Travel }>(async ({ job, 
     return;
   }
   const outcome = await physicsWorker().locate(input);
-  answered = input;
   if (!outcome.ok) {
-    useLocate.setState({ job, problem: outcome.message });
+    useLocate.setState({ job, input, problem: outcome.message });
     return;
   }
   const { result } = outcome;
-  useLocate.setState({ job, result, verdicts: locateVerdicts(input, result, job.tape), problem: null });
+  useLocate.setState({
+    job,
+    input,
+    result,
+    verdicts: locateVerdicts(input, result, job.tape),
+    problem: null,
+  });
 });
+
+/** Whether what Locate last answered holds for a job too, as when only its sway bar has moved. */
+export function answerHoldsFor(job: Job): boolean {
+  const { input } = useLocate.getState();
+  return input !== null && asksAlike(locateInput(job, input.rocker), input);
+}
 
 /** What Locate is asked of a rig: springs and sway bars are not among it. */
 const askedOf = ({ rig, ...rest }: LocateInput) => [

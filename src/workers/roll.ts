@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import { shallow } from 'zustand/shallow';
 import type { Job } from '@/core/job/jobSchema';
 import type { Travel } from '@/core/rig/schema';
 import type { RollPart, RollResult } from '@/core/roll/analyse';
@@ -28,10 +29,15 @@ export const useRoll = create<RollState>()(() => ({
 
 type RollQuestion = { job: Job; rocker: Travel; part: RollPart; whatIf: WhatIf };
 
-/** Asks what springs and bar do, with the axle where the rocker stands, and with what is being thought about. */
-export const askRoll = newestOnly<RollQuestion>(async ({ job, rocker, part, whatIf }) => {
+let answered: RollQuestion | null = null;
+
+/** Asks what springs and bar do, with the axle where the rocker stands, and with what is being thought about; not again what was just answered. */
+export const askRoll = newestOnly<RollQuestion>(async (question) => {
+  if (shallow(question, answered)) return;
+  const { job, rocker, part, whatIf } = question;
   const input = rollInput(job, rocker);
   const outcome = await physicsWorker().roll(input, part, whatIf);
+  answered = question;
   if (!outcome.ok) {
     useRoll.setState({ job, part, verdicts: [], problem: outcome.message });
     return;

@@ -29,6 +29,9 @@ export function BarHandles({ sheet, tape }: { sheet: Sheet; tape: Tape }) {
   ));
 }
 
+/** From the middle of a handle to its corners, px. */
+const DIAMOND = 7;
+
 type Props = { sheet: Sheet; tape: Tape; bar: BarDesign; handle: BarHandle };
 
 function OneHandle({ sheet, tape, bar, handle }: Props) {
@@ -67,7 +70,10 @@ function OneHandle({ sheet, tape, bar, handle }: Props) {
       {...grip}
     >
       <circle className="halo" cx={x} cy={y} r={15} />
-      <rect className="eye" x={x - 5} y={y - 5} width={10} height={10} transform={`rotate(45 ${x} ${y})`} />
+      <path
+        className="eye"
+        d={`M${x},${y - DIAMOND}l${DIAMOND},${DIAMOND}l-${DIAMOND},${DIAMOND}l-${DIAMOND},-${DIAMOND}z`}
+      />
     </g>
   );
 }

@@ -5,13 +5,15 @@ import type { Rig } from '@/core/rig/schema';
 import { balanceOf, endsOf, type Balance } from './loadTransfer';
 
 import { springAnswer, type SpringAnswer } from '@/core/springs/springRates';
-import { swayBar, type SwayBarAnswer } from '@/core/swaybar/swayBarRate';
+import { barTwisted, swayBar, type SwayBarAnswer, type Twisted } from '@/core/swaybar/swayBarRate';
 import { perRadian } from '@/core/geometry/angle';
 
 export type RollAnswer = { springs?: SpringAnswer[]; swayBars?: SwayBarAnswer[]; balance?: Balance };
 
 /** What is made of a rig's springs and bars by themselves, and the stiffness of its end against roll, N·mm/rad. */
 export type EndAnswer = Pick<RollAnswer, 'springs' | 'swayBars'> & {
+  /** each bar by itself */
+  twisted: Twisted[];
   rollStiffness: number;
   /** what springs and bars alone give of it, N·mm for a degree */
   sprungRate: number;
@@ -24,7 +26,8 @@ export type EndAnswer = Pick<RollAnswer, 'springs' | 'swayBars'> & {
  */
 export function endOf(rig: Rig, ride: Pose, small: SmallMotions): EndAnswer {
   const springs = rig.springs?.map((spring) => springAnswer(rig, spring, small));
-  const swayBars = rig.swayBars?.map((bar, i) => swayBar(rig, bar, small, `swayBars[${i}]`));
+  const twisted = (rig.swayBars ?? []).map((bar, i) => barTwisted(bar, `swayBars[${i}]`));
+  const swayBars = rig.swayBars?.map((bar, i) => swayBar(rig, bar, small, `swayBars[${i}]`, twisted[i]));
   const sprungRate = [...(springs ?? []), ...(swayBars ?? [])].reduce(
     (sum, { rollRate }) => sum + rollRate,
     0,
@@ -32,6 +35,7 @@ export function endOf(rig: Rig, ride: Pose, small: SmallMotions): EndAnswer {
   return {
     springs,
     swayBars,
+    twisted,
     sprungRate,
     rollStiffness: perRadian(sprungRate) + bindStiffness(small, ride),
   };

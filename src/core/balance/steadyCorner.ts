@@ -1,4 +1,4 @@
-import { bisect } from '@/core/numerics/rootFinding';
+import { bisect, falsePosition } from '@/core/numerics/rootFinding';
 import { sprungMassMoment, type End } from './loadTransfer';
 import { stopInLean } from '@/core/springs/bumpStop';
 import { toDegrees } from '@/core/geometry/angle';
@@ -7,6 +7,9 @@ import { toDegrees } from '@/core/geometry/angle';
 const MOST_LEAN = Math.PI / 3;
 const STEPS = 120;
 const HALVINGS = 50;
+/** How near a lean is found, rad, and a share of what tips the car that counts as nothing. */
+const CLOSE = 1e-14;
+const SMALL = 1e-12;
 const CORNERS = 45;
 
 /** Both ends of a car, and the height of its sprung mass above the ground, mm. */
@@ -102,5 +105,11 @@ function leanAt(missing: (lean: number) => number, tipping: number): number | nu
   let step = 1;
   while (step <= STEPS && Math.sign(missing(at(step))) === short) step++;
   if (step > STEPS) return null;
-  return bisect((lean) => Math.sign(missing(lean)) !== short, at(step - 1), at(step), HALVINGS);
+  return falsePosition(
+    (lean) => short * missing(lean),
+    at(step - 1),
+    at(step),
+    CLOSE,
+    SMALL * Math.abs(tipping),
+  );
 }

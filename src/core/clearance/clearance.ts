@@ -108,7 +108,8 @@ export function toObstacle(path: Point[], obstacle: Obstacle): number {
   }
 }
 
-const pathToPath = (p: Point[], q: Point[]): number =>
+/** The least distance between two paths, mm. */
+export const pathToPath = (p: Point[], q: Point[]): number =>
   least(p, (a, b) => least(q, (c, d) => segmentToSegment(a, b, c, d)));
 
 function least(path: Point[], of: (a: Point, b: Point) => number): number {

@@ -21,13 +21,19 @@ const MOST_STEPS = 30;
  * either end comes in. A first value that is not finite is halved towards.
  *
  * @param above where it is above nothing, `below` where it is below
- * @param close how near is near enough
+ * @param close how near is near enough; `small` how little below nothing is
  * @returns the nearest place found where it is still below
  */
-export function falsePosition(f: (x: number) => number, above: number, below: number, close: number): number {
+export function falsePosition(
+  f: (x: number) => number,
+  above: number,
+  below: number,
+  close: number,
+  small = 1e-3,
+): number {
   let [a, b] = [above, below];
   let [fa, fb] = [f(a), f(b)];
-  for (let i = 0; i < MOST_STEPS && Math.abs(b - a) > close && fb < -1e-3; i++) {
+  for (let i = 0; i < MOST_STEPS && Math.abs(b - a) > close && fb < -small; i++) {
     const c = Number.isFinite(fa) ? b - (fb * (b - a)) / (fb - fa) : (a + b) / 2;
     const fc = f(c);
     if (fc > 0) {
@@ -41,15 +47,25 @@ export function falsePosition(f: (x: number) => number, above: number, below: nu
   return b;
 }
 
-const THIRDS = 18;
+/** The share of an interval that is kept each time: a place that was looked at is then a place of the next one. */
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
+const NARROWINGS = 16;
 
-/** Where a function with one valley is least between two places, by thirds. */
+/** Where a function with one valley is least between two places, by golden section. */
 export function minimumOn(f: (x: number) => number, from: number, to: number): number {
   let [low, high] = [from, to];
-  for (let n = 0; n < THIRDS; n++) {
-    const [s, t] = [low + (high - low) / 3, high - (high - low) / 3];
-    if (f(s) <= f(t)) high = t;
-    else low = s;
+  let [s, t] = [high - GOLDEN * (high - low), low + GOLDEN * (high - low)];
+  let [fs, ft] = [f(s), f(t)];
+  for (let n = 0; n < NARROWINGS; n++) {
+    if (fs <= ft) {
+      [high, t, ft] = [t, s, fs];
+      s = high - GOLDEN * (high - low);
+      fs = f(s);
+    } else {
+      [low, s, fs] = [s, t, ft];
+      t = low + GOLDEN * (high - low);
+      ft = f(t);
+    }
   }
   return (low + high) / 2;
 }

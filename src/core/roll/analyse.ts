@@ -1,6 +1,7 @@
 import { perDegree } from '@/core/geometry/angle';
 import { preloadFor, type Launch } from '@/core/balance/launch';
 import type { Balance } from '@/core/balance/loadTransfer';
+import type { EndAnswer } from '@/core/balance/rollStiffness';
 import { rollStiffnessForNeutral } from '@/core/balance/neutralSteer';
 import { cornerOf, cornersTo, wheelLiftG, touchesAt, type Corner } from '@/core/balance/steadyCorner';
 import { redesigned } from '@/core/job/edits/roll';
@@ -9,7 +10,7 @@ import { farthestRoll } from '@/core/kinematics/travelCorners';
 import type { SpringAnswer } from '@/core/springs/springRates';
 import { rideOf, type RideAnswer } from '@/core/springs/springTravel';
 import { standardCases } from '@/core/statics/standardCases';
-import { swayBarOverTravel, type BarResult } from '@/core/swaybar/swayBarOverTravel';
+import { swayBarOverTravel, type BarAtRide, type BarResult } from '@/core/swaybar/swayBarOverTravel';
 import { launchIn, schoolsOf, type School } from './schools';
 import { setUpIfAny, setUpOf, type SetUp } from './setUp';
 import { type RollInput } from './input';
@@ -83,9 +84,15 @@ export function analyseRoll(input: RollInput, part: RollPart, whatIf: WhatIf = {
       part === 'springs' && input.springs
         ? rideOf({ ...input, springs: input.springs }, motion.mechanism)
         : null,
-    bar: part === 'bar' && bar ? swayBarOverTravel(input, bar, motion) : null,
+    bar: part === 'bar' && bar ? swayBarOverTravel(input, bar, motion, barAtRide(end)) : null,
     tuning: part === 'balance' ? tuningOf(input, motion, setUp, whatIf) : null,
   };
+}
+
+/** The bar of the rig, worked out with its end; null where it is unhooked. */
+function barAtRide({ twisted: [twisted], swayBars }: EndAnswer): BarAtRide | null {
+  const answer = swayBars?.[0];
+  return twisted && answer ? { twisted, answer } : null;
 }
 
 function tuningOf(input: RollInput, motion: Motion, setUp: SetUp, whatIf: WhatIf): Tuning {

@@ -70,16 +70,29 @@ export const turnsTo = (
     return Math.abs(up) <= Math.abs(down) ? up : down;
   });
 
-/** The bar with its links at some feet: how far its arms have turned, and its line; null where a link does not reach. */
+/** The bar with its links at some feet: how far its arms have turned, and where its eyes are; null where a link does not reach. */
+export function eyesAtFeet(
+  turning: TurningBar,
+  feet: Record<Side, Point>,
+  loose = false,
+): { turns: Record<Side, number>; eyes: Record<Side, Point> } | null {
+  const { left, right } = turnsTo(turning, feet, loose);
+  if (left === null || right === null) return null;
+  const { circles } = turning;
+  return {
+    turns: { left, right },
+    eyes: { left: eyeAt(circles.left, left), right: eyeAt(circles.right, right) },
+  };
+}
+
+/** The same with its line, from the left eye to the right. */
 export function barAtFeet(
   turning: TurningBar,
   feet: Record<Side, Point>,
   loose = false,
 ): { turns: Record<Side, number>; line: Point[] } | null {
-  const { left, right } = turnsTo(turning, feet, loose);
-  if (left === null || right === null) return null;
-  const turns = { left, right };
-  return { turns, line: lineAt(turning, turns) };
+  const stood = eyesAtFeet(turning, feet, loose);
+  return stood && { turns: stood.turns, line: lineAt(turning, stood.turns) };
 }
 
 /** Where the circle of an eye is a link's length from its foot: |c + r(p cos α + q sin α) − foot| = L, as A cos α + B sin α = C. */

@@ -3,7 +3,7 @@ import type { Rig } from '@/core/rig/schema';
 import { dot, minus, plus, unit, type Point } from '@/core/geometry/vector';
 import type { BarDesign, LinkEnd } from './swayBarDesign';
 import { SIDES } from '@/core/geometry/side';
-import { feetIn, barAtFeet, turned, type TurningBar } from './armRotation';
+import { eyesAtFeet, feetIn, turned, type TurningBar } from './armRotation';
 import type { Corner, CornerPose } from '@/core/kinematics/travelCorners';
 import { toDegrees } from '@/core/geometry/angle';
 import { LINK_JOINTS } from '@/core/materials/joints';
@@ -60,10 +60,9 @@ function linksIn(
   { corner: at, pose }: CornerPose,
 ): Standing[] | null {
   const feet = feetIn(turning, pose, tireRadius);
-  const stood = barAtFeet(turning, feet);
+  const stood = eyesAtFeet(turning, feet);
   if (!stood) return null;
-  const { turns, line } = stood;
-  const eyes = { left: line[0]!, right: line.at(-1)! };
+  const { turns, eyes } = stood;
   const other = mountedOn === 'chassis' ? axleToChassis(pose, tireRadius) : chassisToAxle(pose, tireRadius);
   return SIDES.map((side) => {
     const along = unit(minus(feet[side], eyes[side]));

@@ -1,6 +1,5 @@
 import { pathAt } from '@/core/clearance/barPath';
-import { toObstacle, trimmed } from '@/core/clearance/clearance';
-import { segmentToSegment } from '@/core/geometry/closestApproach';
+import { pathToPath, toObstacle, trimmed } from '@/core/clearance/clearance';
 import { SIDES, signOf, type Side } from '@/core/geometry/side';
 import type { Point } from '@/core/geometry/vector';
 import { axleToChassis, chassisToAxle } from '@/core/kinematics/attitude';
@@ -40,15 +39,16 @@ const BRACKET = 70;
 
 /** The least distance of a bar and its links from each body, over the corners of the travel; the nearest first. */
 export function gapsOverTravel(around: Surroundings, arms: TurningBar, corners: CornerPose[]): Gap[] {
-  const least = new Map<string, Gap>();
+  const least = { bar: new Map<string, Gap>(), 'end link': new Map<string, Gap>() };
   const mounts = mountedIn(around.rig, arms);
   const struts = strutsOf(around);
-  for (const gap of corners.flatMap((corner) => gapsIn(around, struts, arms, mounts, corner))) {
-    const key = `${gap.part}|${gap.body}`;
-    const before = least.get(key);
-    if (!before || gap.distance < before.distance) least.set(key, gap);
-  }
-  return [...least.values()].sort((a, b) => a.distance - b.distance);
+  for (const corner of corners)
+    eachGap(around, struts, arms, mounts, corner.pose, (part, body, distance) => {
+      const known = least[part].get(body);
+      if (!known || distance < known.distance)
+        least[part].set(body, { part, body, distance, corner: corner.corner });
+    });
+  return [...least.bar.values(), ...least['end link'].values()].sort((a, b) => a.distance - b.distance);
 }
 
 /** What bar and links hit or come too near to, the nearest first. */
@@ -72,56 +72,49 @@ export function gapToDriveshaft(rig: Rig, arms: TurningBar, corners: CornerPose[
     const toChassis = axleToChassis(pose, tireRadius);
     const seen = bar.mountedOn === 'axle' ? line.map(toChassis) : line;
     const shaft = [driveshaft.transmission, toChassis(driveshaft.pinion)];
-    return Math.min(least, between(seen, shaft) - bar.od / 2 - SHAFT_RADIUS);
+    return Math.min(least, pathToPath(seen, shaft) - bar.od / 2 - SHAFT_RADIUS);
   }, Infinity);
 }
 
 /** The bar or a link in a pose, in the axes of the body that carries the bar; how thick it is from its middle. */
 type CheckedPart = { part: Gap['part']; path: Point[]; thick: number; middle?: boolean };
 
-/** All distances in one pose; none where the links cannot follow. */
-function gapsIn(
+type Told = (part: Gap['part'], body: string, distance: number) => void;
+
+/** Tells all distances in one pose; none where the links cannot follow. */
+function eachGap(
   around: Surroundings,
   struts: Strut[],
   arms: TurningBar,
   mounts: Set<string>,
-  { corner, pose }: CornerPose,
-): Gap[] {
+  pose: Pose,
+  tell: Told,
+): void {
   const { rig, tireWidth, stowed } = around;
   const onAxle = arms.bar.mountedOn === 'axle';
   const [toChassis, toAxle] = [axleToChassis(pose, rig.tireRadius), chassisToAxle(pose, rig.tireRadius)];
-  // In the axes of either body, so that each thing is looked at where it stands still.
-  const inChassis = (path: Point[]) => (onAxle ? path.map(toChassis) : path);
-  const inAxle = (path: Point[]) => (onAxle ? path : path.map(toAxle));
   const rounds = roundsIn(rig, struts, toChassis);
-  return partsIn(around, arms, pose).flatMap(({ part, path, thick, middle }): Gap[] => {
-    const gap = (body: string, distance: number): Gap => ({
-      part,
-      body,
-      distance: distance - thick,
-      corner,
-    });
-    const seen = { chassis: inChassis(path), axle: inAxle(path) };
-    return [
-      ...(rig.obstacles ?? []).flatMap((o) => {
-        if (middle && mounts.has(o.id)) return [];
-        // A link is bolted to the other body at its foot: that end is meant to be near.
-        const bolted = part === 'end link' && !stowed && (o.on === 'axle') !== onAxle;
-        return [gap(o.id, toObstacle(bolted ? trimmed(seen[o.on], 'end', BRACKET) : seen[o.on], o))];
-      }),
-      ...rounds.map(({ id, line, radius }) => gap(id, between(seen.chassis, line) - radius)),
-      ...SIDES.map((side) =>
-        gap(
-          `tire-${side}`,
-          toTire(seen.axle, {
-            y: (signOf(side) * rig.track) / 2,
-            width: tireWidth,
-            radius: rig.tireRadius,
-          }),
-        ),
-      ),
-    ];
-  });
+  for (const { part, path, thick, middle } of partsIn(around, arms, pose)) {
+    // In the axes of either body, so that each thing is looked at where it stands still.
+    const seen = {
+      chassis: onAxle ? path.map(toChassis) : path,
+      axle: onAxle ? path : path.map(toAxle),
+    };
+    for (const o of rig.obstacles ?? []) {
+      if (middle && mounts.has(o.id)) continue;
+      // A link is bolted to the other body at its foot: that end is meant to be near.
+      const bolted = part === 'end link' && !stowed && (o.on === 'axle') !== onAxle;
+      const free = bolted ? trimmed(seen[o.on], 'end', BRACKET) : seen[o.on];
+      tell(part, o.id, toObstacle(free, o) - thick);
+    }
+    for (const { id, line, radius } of rounds)
+      tell(part, id, pathToPath(seen.chassis, line) - radius - thick);
+    for (const side of SIDES) {
+      const y = (signOf(side) * rig.track) / 2;
+      const tire = { y, width: tireWidth, radius: rig.tireRadius };
+      tell(part, `tire-${side}`, toTire(seen.axle, tire) - thick);
+    }
+  }
 }
 
 /** What the bar runs through: the rails that a tube is let into. */
@@ -194,12 +187,9 @@ function strutsOf({ springs, shock, rig }: Surroundings): Strut[] {
   });
 }
 
-const between = (p: Point[], q: Point[]): number =>
-  Math.min(...p.slice(1).flatMap((b, i) => q.slice(1).map((d, k) => segmentToSegment(p[i]!, b, q[k]!, d))));
-
 type Tire = { y: number; width: number; radius: number };
 
-/** A tyre is a disc about the axle's centre: distance to what is convex is least at one place of a straight piece, found by halving thirds. */
+/** A tyre is a disc about the axle's centre: distance to what is convex is least at one place of a straight piece, found by golden section. */
 function toTire(path: Point[], tire: Tire): number {
   return path.slice(1).reduce((best, b, i) => {
     const a = path[i]!;

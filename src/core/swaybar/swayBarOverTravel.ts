@@ -1,5 +1,5 @@
 import type { Point } from '@/core/geometry/vector';
-import { isReached } from '@/core/kinematics/pose';
+import { isReached, type SweptPose } from '@/core/kinematics/pose';
 import type { Motion } from '@/core/kinematics/smallMotions';
 import { cornerPoses, type CornerPose } from '@/core/kinematics/travelCorners';
 import { LIMITS } from '@/core/materials/limits';
@@ -43,19 +43,32 @@ export type BarCar = Pick<Surroundings, 'rig' | 'springs' | 'shock' | 'tireWidth
   rocker: Travel;
 };
 
-/** All that is told of a bar by itself. @throws InputError where it cannot be held or moved */
-export function swayBarOverTravel(car: BarCar, design: BarDesign, motion: Motion): BarResult {
+/** A bar at ride height: by itself, and in its car. */
+export type BarAtRide = { twisted: Twisted; answer: SwayBarAnswer };
+
+/**
+ * All that is told of a bar by itself.
+ *
+ * @param atRide where it has been worked out already
+ * @throws InputError where it cannot be held or moved
+ */
+export function swayBarOverTravel(
+  car: BarCar,
+  design: BarDesign,
+  motion: Motion,
+  atRide: BarAtRide | null,
+): BarResult {
   const { rig, bump, droop } = car;
   const built = swayBarOf(design);
-  const twisted = barTwisted(built, 'swayBars[0]');
-  const answer = swayBar(rig, built, motion.small, 'swayBars[0]', twisted);
+  const twisted = atRide?.twisted ?? barTwisted(built, 'swayBars[0]');
+  const answer = atRide?.answer ?? swayBar(rig, built, motion.small, 'swayBars[0]', twisted);
   const corners = cornerPoses(motion.mechanism, bump, droop);
   const arms = turningBar(built);
   const around = { ...car, housing: design.housing };
   const rows = arms ? rollRows(car, design, arms, motion, twisted) : [];
   return {
     ...answer,
-    now: design.hooked ? barAt(rig, built, answer.rate, motion, car.rocker) : null,
+    now: design.hooked ? barIn(motion.mechanism.at(car.rocker), rig, built, answer.rate) : null,
     links: arms && linksOver(rig, design, arms, corners),
     gaps: arms ? gapsOverTravel({ ...around, stowed: null }, arms, corners) : [],
     stowed: arms && stowedIn(around, design, arms, corners),
@@ -108,14 +121,12 @@ function stowedIn(
   return { gaps, reaches: gaps.length > 0 };
 }
 
-function barAt(
+function barIn(
+  pose: SweptPose,
   rig: Rig,
   bar: SwayBar,
   rate: number,
-  { mechanism }: Motion,
-  travel: Travel,
 ): { apart: number; force: number } | null {
-  const pose = mechanism.at(travel);
   if (!isReached(pose)) return null;
   try {
     const eyes: [Point, Point] = [bar.centreline[0]!, bar.centreline.at(-1)!];
@@ -144,7 +155,7 @@ function rollRows(
           ? { left: share * bump, right: -share * droop }
           : { left: share * droop, right: -share * bump };
       const pose = motion.mechanism.at(travel);
-      const at = barAt(rig, arms.bar, rate, motion, travel);
+      const at = barIn(pose, rig, arms.bar, rate);
       if (!isReached(pose) || !at) return [];
       const { cocked, square, lost } = linksOver(rig, design, arms, [{ corner: 'ride', pose }]);
       if (lost.length) return [];

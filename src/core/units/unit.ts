@@ -29,7 +29,9 @@ const KG_PER_POUND = 0.45359237;
 const PSI = N_PER_POUND / MM_PER_INCH ** 2;
 
 const fixed = (decimals: number) => (v: number) => v.toFixed(decimals);
-const inSteps = (v: number, step: number) => (Math.round(v / step) * step).toLocaleString('en-US');
+// Made once: making it takes longer than all that it writes.
+const WITH_COMMAS = new Intl.NumberFormat('en-US');
+const inSteps = (v: number, step: number) => WITH_COMMAS.format(Math.round(v / step) * step);
 
 /** Three figures are plenty. */
 const threeFigures = (v: number): string => {

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { BarDesign } from '@/core/swaybar/swayBarDesign';
+import type { BarDesign, Dip } from '@/core/swaybar/swayBarDesign';
 import { withRoll } from '@/core/job/edits/roll';
 import type { WhatIf } from '@/core/roll/whatIf';
 import type { SpringDesign } from '@/core/springs/springDesign';
@@ -18,6 +18,12 @@ export function putRoll(change: (roll: Roll) => Partial<Roll>, field?: string, t
 /** Changes the sway bar as it is meant. */
 export function putBar(change: Partial<BarDesign>, field?: string, typed?: string | null): void {
   putRoll(({ bar }) => (bar ? { bar: { ...bar, ...change } } : {}), field, typed);
+}
+
+/** Changes one of its dips, counted from nought. */
+export function putDip(i: number, change: Partial<Dip>, field: string, typed: string): void {
+  const to = (dips: Dip[]) => dips.map((dip, k) => (k === i ? { ...dip, ...change } : dip));
+  putRoll(({ bar }) => (bar ? { bar: { ...bar, dips: to(bar.dips) } } : {}), field, typed);
 }
 
 /** Changes the springs as they are meant. */

@@ -1,9 +1,19 @@
 'use client';
 import { Button, Input } from 'antd';
-import { useId, useImperativeHandle, type KeyboardEvent, type ReactNode, type Ref } from 'react';
+import {
+  memo,
+  useId,
+  useImperativeHandle,
+  type ChangeEvent,
+  type FocusEvent,
+  type KeyboardEvent,
+  type ReactNode,
+  type Ref,
+} from 'react';
 import type { ReadingUnit } from '@/core/units/values';
 import { setTarget } from '@/store/instruments';
 import { useEntry, type EntryText } from './useEntry';
+import { useStable } from './useStable';
 import './field.css';
 
 export type { Read } from './useEntry';
@@ -24,6 +34,9 @@ type Props<T> = EntryText<T> & {
   beside?: ReactNode;
 };
 
+/** Drawn again only when its text changes: a station has dozens, and a drag changes two or three. */
+const Text = memo(Input);
+
 /** One typed value. What cannot be taken stays where it was typed, with the reason under it. */
 export function Entry<T>({
   label,
@@ -40,10 +53,18 @@ export function Entry<T>({
   const problemId = useId();
   useImperativeHandle(handle, () => ({ enter: entry.pressEnter }));
 
-  function onKeyDown(e: KeyboardEvent<HTMLInputElement>) {
+  const onFocus = useStable((e: FocusEvent<HTMLInputElement>) => {
+    if (gauge) setTarget({ field, label, ...gauge, take: entry.takeFromGauge });
+    entry.focus();
+    e.target.select();
+  });
+  const onChange = useStable((e: ChangeEvent<HTMLInputElement>) => entry.change(e.target.value));
+  const onBlur = useStable(entry.blur);
+  const onPressEnter = useStable(entry.pressEnter);
+  const onKeyDown = useStable((e: KeyboardEvent<HTMLInputElement>) => {
     // Once to put back what was there, once more to let go of the field and have the keys of the shop again.
     if (e.key === 'Escape' && !entry.putBack()) e.currentTarget.blur();
-  }
+  });
 
   return (
     <div className="length-field">
@@ -53,7 +74,7 @@ export function Entry<T>({
         </label>
       )}
       <div className="length-row">
-        <Input
+        <Text
           id={`field-${field}`}
           aria-label={showLabel ? undefined : label}
           aria-invalid={entry.problem ? true : undefined}
@@ -67,15 +88,7 @@ export function Entry<T>({
           placeholder={placeholder}
           value={entry.text}
           status={entry.problem ? 'error' : ''}
-          onFocus={(e) => {
-            if (gauge) setTarget({ field, label, ...gauge, take: entry.takeFromGauge });
-            entry.focus();
-            e.target.select();
-          }}
-          onChange={(e) => entry.change(e.target.value)}
-          onBlur={entry.blur}
-          onPressEnter={entry.pressEnter}
-          onKeyDown={onKeyDown}
+          {...{ onFocus, onChange, onBlur, onPressEnter, onKeyDown }}
         />
         {beside}
       </div>

@@ -1,6 +1,6 @@
 'use client';
 import { Button } from 'antd';
-import { memo, useDeferredValue, useMemo } from 'react';
+import { memo } from 'react';
 import { usualBar, usualBladeBar, usualStripBar, type BarDesign } from '@/core/swaybar/swayBarDesign';
 import type { Rig } from '@/core/rig/schema';
 import { useJobPart } from '@/store/jobStore';
@@ -59,11 +59,8 @@ function NoBar({ verdicts }: PartProps) {
   );
 }
 
-/** While the bar is dragged only what shows the dragged value is drawn again; the search follows once there is time. */
 function FittedBar({ bar, result, verdicts }: PartProps & BarProps) {
   const made = result?.bar;
-  const [rollRate, even] = [made?.rollRate ?? null, result?.neutralRollRate ?? null];
-  const toFind = useDeferredValue(useMemo(() => ({ bar, rollRate, even }), [bar, rollRate, even]));
   return (
     <>
       <div className="no-print">
@@ -79,7 +76,7 @@ function FittedBar({ bar, result, verdicts }: PartProps & BarProps) {
         <Stow bar={bar} without={result?.without ?? null} />
         {bar.made === 'one-piece' && <BendTable bar={bar} />}
         <Clocking measured={bar.measured} />
-        <FindBar {...toFind} />
+        <FindBar bar={bar} rollRate={made?.rollRate ?? null} even={result?.neutralRollRate ?? null} />
         {bar.housing !== null && (
           <p className="hint">
             Order: the bar goes into its tube before the second arm goes on; the tube through the frame is

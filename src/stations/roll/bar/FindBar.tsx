@@ -1,6 +1,6 @@
 'use client';
 import { Button } from 'antd';
-import { memo, useState } from 'react';
+import { memo, useDeferredValue, useState } from 'react';
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import type { Candidate, Found } from '@/core/swaybar/stockSearch';
 import { formatDecimal, formatLength, sayLength } from '@/core/units/length';
@@ -14,7 +14,7 @@ import { searchBars } from '@/workers/search';
 import type { Job } from '@/core/job/jobSchema';
 import { MASS, ROLL_RATE, STRESS } from '@/core/units/unit';
 
-type Search = { of: Job; outcome: Outcome<Found> } | 'going' | null;
+type Looked = { of: Job; outcome: Outcome<Found> } | 'going' | null;
 
 type Props = {
   bar: BarDesign;
@@ -23,12 +23,19 @@ type Props = {
   even: number | null;
 };
 
-/** Looks through the stock sizes for bars of a wanted stiffness that clear, and last. */
-export const FindBar = memo(function FindBar({ bar, rollRate, even }: Props) {
+/** Looks through the stock sizes for bars of a wanted stiffness that clear, and last. It follows a drag once there is time. */
+export function FindBar(props: Props) {
+  const bar = useDeferredValue(props.bar);
+  const rollRate = useDeferredValue(props.rollRate);
+  const even = useDeferredValue(props.even);
+  return <Search {...{ bar, rollRate, even }} />;
+}
+
+const Search = memo(function Search({ bar, rollRate, even }: Props) {
   const tape = useJobPart((j) => j.tape);
   const [wanted, setWanted] = useState<number | null>(null);
   const [arms, setArms] = useState({ least: 150, most: 350 });
-  const [search, setSearch] = useState<Search>(null);
+  const [search, setSearch] = useState<Looked>(null);
   const aim = wanted ?? rollRate;
   const evenRate = rollRate !== null && even !== null && rollRate + even > 0 ? rollRate + even : null;
   async function look() {
