@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { temporal } from 'zundo';
 import { create } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
@@ -90,6 +91,14 @@ export function beginGesture(): (() => void) | null {
 /** Shows a job of the gesture that is going on; without one, what is shown is what was edited. */
 export function showDragged(job: Job): void {
   if (useDragged.getState().job) useJobStore.setState({ job });
+}
+
+/** A value as it was before something was taken in hand, until it is let go of: for what need not follow a drag. */
+export function useAtRest<T>(value: T): T {
+  const inHand = useDragged((s) => s.job !== null);
+  const [before, setBefore] = useState(value);
+  if (!inHand && before !== value) setBefore(value);
+  return inHand ? before : value;
 }
 
 /** Not while something is in the hand. */

@@ -1,10 +1,10 @@
 'use client';
 import { Button } from 'antd';
-import { memo, useDeferredValue, useState } from 'react';
+import { memo, useState } from 'react';
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import type { Candidate, Found } from '@/core/swaybar/stockSearch';
 import { formatDecimal, formatLength, sayLength } from '@/core/units/length';
-import { useJobPart, useJobStore } from '@/store/jobStore';
+import { useAtRest, useJobPart, useJobStore } from '@/store/jobStore';
 import { putBar } from '@/store/edits/rollEdits';
 import { LengthField } from '@/ui/fields/LengthField';
 import { NumberField } from '@/ui/fields/NumberField';
@@ -23,12 +23,9 @@ type Props = {
   even: number | null;
 };
 
-/** Looks through the stock sizes for bars of a wanted stiffness that clear, and last. It follows a drag once there is time. */
+/** Looks through the stock sizes for bars of a wanted stiffness that clear, and last; of the bar as it was before it was taken in hand. */
 export function FindBar(props: Props) {
-  const bar = useDeferredValue(props.bar);
-  const rollRate = useDeferredValue(props.rollRate);
-  const even = useDeferredValue(props.even);
-  return <Search {...{ bar, rollRate, even }} />;
+  return <Search {...useAtRest(props)} />;
 }
 
 const Search = memo(function Search({ bar, rollRate, even }: Props) {
