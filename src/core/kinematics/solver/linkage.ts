@@ -74,7 +74,11 @@ export function compileLinkage(rig: Rig): Linkage {
     ids.push(...constraints.map(() => member.id));
     return constraints.map((c) => rowOf(c, centre, crankIds.length - 1));
   });
-  const triples = (of: (row: Row) => Point) => Float64Array.from(rows.flatMap(of));
+  const triples = (of: (row: Row) => Point): Float64Array => {
+    const flat = new Float64Array(3 * rows.length);
+    rows.forEach((row, i) => flat.set(of(row), 3 * i));
+    return flat;
+  };
   return {
     ids,
     rowsOfMember,
