@@ -41,7 +41,7 @@ export function analyseLocate(input: LocateInput): LocateResult {
     gaps,
     links: findLinks(input, ride, poses),
     schools: bar && compareSchools(input, bar.id),
-    remedies: bar && lateralRemedies(input, bar, mostSideways(curve), closest),
+    remedies: bar && lateralRemedies(input, mechanism, bar, mostSideways(curve), closest),
     loads: solveStandardLoads(input, mechanism),
   };
 }

@@ -1,5 +1,5 @@
 import { closestApproaches, type ClosestApproach } from '@/core/clearance/closestOverTravel';
-import { assemble } from '@/core/kinematics/mechanism';
+import type { Mechanism } from '@/core/kinematics/mechanism';
 import { LIMITS } from '@/core/materials/limits';
 import { falsePosition } from '@/core/numerics/rootFinding';
 import { awayFromAxle, wantedRise } from '@/core/rig/lateralBar';
@@ -18,6 +18,7 @@ const CLOSE = 0.1;
  */
 export function lateralRemedies(
   input: LocateInput,
+  { at }: Mechanism,
   bar: LinkMember,
   mostSideways: number,
   closest: ClosestApproach | undefined,
@@ -27,7 +28,7 @@ export function lateralRemedies(
   return {
     length: mostSideways <= input.shiftLimit + 1e-6 ? null : lengthRemedy(input, bar),
     // Away from the axle is away from what the axle carries; it may be into anything else.
-    away: near?.on === 'axle' ? distanceAway(input, closest!, bar) : null,
+    away: near?.on === 'axle' ? distanceAway(input, at, closest!, bar) : null,
   };
 }
 
@@ -50,8 +51,12 @@ function lengthRemedy(
 }
 
 /** How far both ends must move away from the axle, lengthwise, for the bar to clear, mm. */
-function distanceAway({ rig, bump, droop }: LocateInput, closest: ClosestApproach, bar: LinkMember): number {
-  const { at } = assemble(rig);
+function distanceAway(
+  { rig, bump, droop }: LocateInput,
+  at: Mechanism['at'],
+  closest: ClosestApproach,
+  bar: LinkMember,
+): number {
   const travels: Travel[] = [closest.at, { left: bump, right: bump }, { left: -droop, right: -droop }];
   const poses = travels.map(at);
   const way = awayFromAxle(bar);

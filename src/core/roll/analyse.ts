@@ -1,6 +1,7 @@
 import { perDegree } from '@/core/geometry/angle';
 import { preloadFor, type Launch } from '@/core/balance/launch';
 import type { Balance } from '@/core/balance/loadTransfer';
+import type { Rig } from '@/core/rig/schema';
 import type { EndAnswer } from '@/core/balance/rollStiffness';
 import { rollStiffnessForNeutral } from '@/core/balance/neutralSteer';
 import { cornerOf, cornersTo, wheelLiftG, touchesAt, type Corner } from '@/core/balance/steadyCorner';
@@ -84,15 +85,15 @@ export function analyseRoll(input: RollInput, part: RollPart, whatIf: WhatIf = {
       part === 'springs' && input.springs
         ? rideOf({ ...input, springs: input.springs }, motion.mechanism)
         : null,
-    bar: part === 'bar' && bar ? swayBarOverTravel(input, bar, motion, barAtRide(end)) : null,
+    bar: part === 'bar' && bar ? swayBarOverTravel(input, bar, motion, barAtRide(rig, end)) : null,
     tuning: part === 'balance' ? tuningOf(input, motion, setUp, whatIf) : null,
   };
 }
 
 /** The bar of the rig, worked out with its end; null where it is unhooked. */
-function barAtRide({ twisted: [twisted], swayBars }: EndAnswer): BarAtRide | null {
-  const answer = swayBars?.[0];
-  return twisted && answer ? { twisted, answer } : null;
+function barAtRide({ swayBars: [built] = [] }: Rig, end: EndAnswer): BarAtRide | null {
+  const [twisted, answer] = [end.twisted[0], end.swayBars?.[0]];
+  return built && twisted && answer ? { built, twisted, answer } : null;
 }
 
 function tuningOf(input: RollInput, motion: Motion, setUp: SetUp, whatIf: WhatIf): Tuning {

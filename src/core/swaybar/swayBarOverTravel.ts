@@ -43,8 +43,8 @@ export type BarCar = Pick<Surroundings, 'rig' | 'springs' | 'shock' | 'tireWidth
   rocker: Travel;
 };
 
-/** A bar at ride height: by itself, and in its car. */
-export type BarAtRide = { twisted: Twisted; answer: SwayBarAnswer };
+/** A bar of a rig at ride height: as it is built, by itself, and in its car. */
+export type BarAtRide = { built: SwayBar; twisted: Twisted; answer: SwayBarAnswer };
 
 /**
  * All that is told of a bar by itself.
@@ -59,7 +59,7 @@ export function swayBarOverTravel(
   atRide: BarAtRide | null,
 ): BarResult {
   const { rig, bump, droop } = car;
-  const built = swayBarOf(design);
+  const built = atRide?.built ?? swayBarOf(design);
   const twisted = atRide?.twisted ?? barTwisted(built, 'swayBars[0]');
   const answer = atRide?.answer ?? swayBar(rig, built, motion.small, 'swayBars[0]', twisted);
   const corners = cornerPoses(motion.mechanism, bump, droop);

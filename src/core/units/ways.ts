@@ -19,3 +19,6 @@ export function splitWay(text: string, ways: Ways, reads: (text: string) => bool
   if (first === second) return { bare: text, sign: null };
   return { bare: match[1]!, sign: first ? 1 : -1 };
 }
+
+/** A size that counts one way or the other. Nought counts neither: it is never minus nought, which no file can hold. */
+export const counted = (sign: number, size: number): number => sign * size + 0;

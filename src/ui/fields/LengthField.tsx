@@ -2,7 +2,7 @@
 import type { ToolName } from '@/core/survey/quantities/tools';
 import { formatDecimal, sayLength, shownLength } from '@/core/units/length';
 import { parseLength } from '@/core/units/parse';
-import { splitWay, type Ways } from '@/core/units/ways';
+import { counted, splitWay, type Ways } from '@/core/units/ways';
 import { useJobPart } from '@/store/jobStore';
 import { Entry, type Read } from './Entry';
 import { WayButton } from './WayButton';
@@ -49,7 +49,7 @@ export function LengthField({
     const parsed = parseLength(bare, tape);
     if (!parsed.ok) return parsed;
     // Without a word the length keeps its way.
-    const value = ways ? (sign ?? (mm !== null && mm < 0 ? -1 : 1)) * parsed.mm : parsed.mm;
+    const value = ways ? counted(sign ?? (mm !== null && mm < 0 ? -1 : 1), parsed.mm) : parsed.mm;
     if (value < least || value > most) {
       return {
         ok: false,
@@ -76,7 +76,12 @@ export function LengthField({
       beside={
         ways &&
         mm !== null && (
-          <WayButton label={label} ways={ways} value={mm} onTurn={() => onEnter(-mm, typed ?? shown)} />
+          <WayButton
+            label={label}
+            ways={ways}
+            value={mm}
+            onTurn={() => onEnter(counted(-1, mm), typed ?? shown)}
+          />
         )
       }
     />

@@ -1,6 +1,6 @@
 'use client';
 import { parseNumber } from '@/core/units/number';
-import { splitWay, type Ways } from '@/core/units/ways';
+import { counted, splitWay, type Ways } from '@/core/units/ways';
 import { useJobPart } from '@/store/jobStore';
 import { Entry, type Read } from './Entry';
 import { WayButton } from './WayButton';
@@ -51,7 +51,7 @@ export function NumberField({
     if (number === null) return { ok: false, message: `Type a number, like ${shown || String(least || 1)}.` };
     if (whole && !Number.isInteger(number))
       return { ok: false, message: `Type a whole number: ${Math.round(number)} or so.` };
-    const signed = ways ? (sign ?? (value !== null && value < 0 ? -1 : 1)) * number : number;
+    const signed = ways ? counted(sign ?? (value !== null && value < 0 ? -1 : 1), number) : number;
     if (signed < least || signed > most) {
       return {
         ok: false,
@@ -72,7 +72,12 @@ export function NumberField({
         <>
           <span className="unit">{unit}</span>
           {ways && value !== null && (
-            <WayButton label={label} ways={ways} value={value} onTurn={() => onEnter(-value, shown)} />
+            <WayButton
+              label={label}
+              ways={ways}
+              value={value}
+              onTurn={() => onEnter(counted(-1, value), shown)}
+            />
           )}
         </>
       }

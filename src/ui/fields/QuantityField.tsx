@@ -1,7 +1,7 @@
 'use client';
 import type { ToolName } from '@/core/survey/quantities/tools';
 import { formatValue, parseValue, sayValue, unitWord, type ReadingUnit } from '@/core/units/values';
-import { splitWay, type Ways } from '@/core/units/ways';
+import { counted, splitWay, type Ways } from '@/core/units/ways';
 import type { Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';
 import type { Ref } from 'react';
@@ -17,7 +17,7 @@ function readWithin(text: string, limits: Limits, tape: Tape): Read<number> {
     : { bare: text, sign: null };
   const parsed = parseValue(bare, unit, tape);
   if (!parsed.ok) return parsed;
-  const value = (sign ?? 1) * parsed.value;
+  const value = counted(sign ?? 1, parsed.value);
   if (value < least || value > most)
     return {
       ok: false,

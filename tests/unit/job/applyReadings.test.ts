@@ -21,7 +21,8 @@ const fresh = () => newJob('check', 'Check', 'in16');
 /** A reading somewhere in the middle half of what its place takes, or near what a car usually has. */
 const readingAt = (spot: Spot): fc.Arbitrary<number> => {
   const { least, most, standIn, unit } = spot.quantity;
-  const near = unit === 'angle' ? fc.double({ min: least, max: most, noNaN: true }) : null;
+  const near =
+    unit === 'angle' ? fc.double({ min: least, max: most, noNaN: true }).map((deg) => deg + 0) : null;
   return (
     near ??
     fc.double({ min: 0.9, max: 1.1, noNaN: true }).map((k) => Math.min(most, Math.max(least, k * standIn)))

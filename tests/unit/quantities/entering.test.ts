@@ -5,7 +5,7 @@ import { parseLength } from '@/core/units/parse';
 import type { Tape } from '@/core/units/tape';
 import * as units from '@/core/units/unit';
 import { parseValue } from '@/core/units/values';
-import { splitWay, type Ways } from '@/core/units/ways';
+import { counted, splitWay, type Ways } from '@/core/units/ways';
 
 const TAPES: Tape[] = ['in16', 'in32', 'mm'];
 
@@ -110,6 +110,21 @@ describe('units beside ways', () => {
   test('a letter that both words begin with says nothing', () => {
     expect(splitWay('3 a', ['ahead', 'above'], reads('mm'))).toEqual({ bare: '3 a', sign: null });
     expect(splitWay('3 ah', ['ahead', 'above'], reads('mm'))).toEqual({ bare: '3', sign: 1 });
+  });
+
+  test('nought counts neither way, and reads back from a file as it was typed', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(1, -1),
+        fc.double({ noNaN: true, noDefaultInfinity: true }),
+        (sign, size) => {
+          const value = counted(sign, size);
+          expect(Object.is(JSON.parse(JSON.stringify(value)), value)).toBe(true);
+          expect(Math.abs(value)).toBe(Math.abs(size));
+        },
+      ),
+    );
+    expect([counted(-1, 0), counted(-1, 25.4)]).toEqual([0, -25.4]);
   });
 
   test('whatever reads by itself is never turned about, with any words', () => {

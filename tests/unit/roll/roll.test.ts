@@ -134,7 +134,7 @@ describe('the bar', () => {
     expect(found(crossed, 'bar').find((v) => v.id === 'barShaft')).toMatchObject({ state: 'stop' });
     // The remedy that is offered is one.
     const [remedy] = found(crossed, 'bar').find((v) => v.id === 'barShaft')!.remedies;
-    const mended = { ...crossed, roll: { ...crossed.roll, ...remedy!.roll } };
+    const mended = withRoll(crossed, remedy!.roll!);
     expect(troubles(mended, 'bar')).not.toContain('barShaft');
 
     const ball: Obstacle = { id: 'tank', on: 'chassis', shape: 'sphere', centre: [300, 0, 0], radius: 40 };
@@ -161,11 +161,7 @@ describe('the bar', () => {
     expect(wall + right!.min[1]).toBeCloseTo(measured(readings, 'gapFrame', 'right').value, 9);
     expect(left!.min[2]).toBe(measured(readings, 'rideHeight', 'left').value);
 
-    const railed = (bar: BarDesign): Job => ({
-      ...job,
-      rig: { ...rig, obstacles: rails },
-      roll: { ...job.roll, bar },
-    });
+    const railed = (bar: BarDesign): Job => withRoll({ ...job, rig: { ...rig, obstacles: rails } }, { bar });
     const named = (bar: BarDesign) => troubles(railed(bar), 'bar').filter((id) => id.includes('frame rail'));
     const height = left!.min[2] + RAIL.height / 2;
     const middle = 2 * left!.max[1] + 80;
