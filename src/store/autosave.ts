@@ -1,3 +1,4 @@
+import { dequal } from 'dequal/lite';
 import { liveQuery } from 'dexie';
 import { readJob, writeJob } from '@/core/job/file';
 import { db, type Drafts, type JobRow } from './db';
@@ -84,7 +85,7 @@ export function startAutosave(): () => void {
   }
 
   const same = (row: JobRow): boolean =>
-    base !== null && JSON.stringify([row.job, row.drafts]) === JSON.stringify([base.job, base.drafts]);
+    base !== null && dequal([row.job, row.drafts], [base.job, base.drafts]);
 
   function takeUp({ job, drafts }: { job: Job | null; drafts: Drafts }): void {
     base = job && { job, drafts };

@@ -1,29 +1,29 @@
+import { dequal } from 'dequal/lite';
 import { create } from 'zustand';
 import type { Job } from '@/core/job/jobSchema';
 import type { ResultUncertainty } from '@/core/locate/resultUncertainty';
 import type { TravelMap } from '@/core/locate/travelMap';
 import { locateInput, type CurveValues, type LocateInput, type LocateResult } from '@/core/locate/types';
-import { locateVerdicts, type LocateVerdicts } from '@/core/locate/verdicts/verdicts';
 import type { Travel } from '@/core/rig/schema';
 import { newestOnly } from './newestOnly';
 import { physicsWorker } from './physicsWorker';
 
-/** `result` outlives a geometry that cannot be solved, so that the bay keeps its drawing. */
+/** `result`, and what it was worked out of, outlives a geometry that cannot be solved, so that the bay keeps its drawing. */
 type LocateState = {
   job: Job | null;
+  /** last answered, with a result or with a problem */
   input: LocateInput | null;
   result: LocateResult | null;
-  verdicts: LocateVerdicts;
+  resultOf: LocateInput | null;
   problem: string | null;
 };
-const UNSAID: LocateVerdicts = { sideways: [], lengthwise: [], room: [] };
 
-/** What Locate last worked out, of which job, and the words for it. */
+/** What Locate last worked out, and of which job. */
 export const useLocate = create<LocateState>()(() => ({
   job: null,
   input: null,
   result: null,
-  verdicts: UNSAID,
+  resultOf: null,
   problem: null,
 }));
 
@@ -32,25 +32,12 @@ export const askLocate = newestOnly<{ job: Job; rocker: Travel }>(async ({ job, 
   const input = locateInput(job, rocker);
   const before = useLocate.getState();
   if (before.input && asksAlike(input, before.input)) {
-    // The same numbers may be told in another tape.
-    const same = before.job?.tape === job.tape || !before.result;
-    const verdicts = same ? before.verdicts : locateVerdicts(input, before.result!, job.tape);
-    useLocate.setState({ job, verdicts });
+    useLocate.setState({ job });
     return;
   }
   const outcome = await physicsWorker().locate(input);
-  if (!outcome.ok) {
-    useLocate.setState({ job, input, problem: outcome.message });
-    return;
-  }
-  const { result } = outcome;
-  useLocate.setState({
-    job,
-    input,
-    result,
-    verdicts: locateVerdicts(input, result, job.tape),
-    problem: null,
-  });
+  if (outcome.ok) useLocate.setState({ job, input, result: outcome.result, resultOf: input, problem: null });
+  else useLocate.setState({ job, input, problem: outcome.message });
 });
 
 /** Whether what Locate last answered holds for a job too, as when only its sway bar has moved. */
@@ -79,9 +66,9 @@ function asksAlike(a: LocateInput, b: LocateInput): boolean {
   const small = (input: LocateInput) => {
     const { tireRadius, track, wheelbase, cgHeight, end } = input.rig;
     const sizes = { tireRadius, track, wheelbase, cgHeight, end };
-    return JSON.stringify({ ...input, joints: null, rig: { ...sizes, seats: seats(input) } });
+    return { ...input, joints: null, rig: { ...sizes, seats: seats(input) } };
   };
-  return small(a) === small(b);
+  return dequal(small(a), small(b));
 }
 
 /** How far the results of a job can be trusted, and of which job that was worked out. */

@@ -6,7 +6,7 @@ import { travelMap } from '@/core/locate/travelMap';
 import type { CurveValues, LocateInput, LocateResult } from '@/core/locate/types';
 import { analyseRoll, type RollPart } from '@/core/roll/analyse';
 import type { RollInput } from '@/core/roll/input';
-import type { WhatIf } from '@/core/roll/whatIf';
+import type { WhatIf } from '@/core/roll/levers';
 import { outcomeOf, type Outcome } from './outcome';
 
 /** Runs until the compiler has settled: without them, the first drag of a visit lags. */

@@ -5,7 +5,7 @@ import type { Travel } from '@/core/rig/schema';
 import type { RollPart, RollResult } from '@/core/roll/analyse';
 import { rollVerdicts } from '@/core/roll/checks';
 import { rollInput } from '@/core/roll/input';
-import type { WhatIf } from '@/core/roll/whatIf';
+import type { WhatIf } from '@/core/roll/levers';
 import type { Verdict } from '@/core/verdict/verdict';
 import { newestOnly } from './newestOnly';
 import { physicsWorker } from './physicsWorker';

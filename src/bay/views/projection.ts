@@ -1,4 +1,3 @@
-import { scaleLinear } from 'd3';
 import type { ViewName, Zoom } from '@/store/viewport';
 import type { Point } from '@/core/geometry/vector';
 
@@ -47,8 +46,8 @@ export function fit(view: ViewName, box: Box, extent: Extent, zoom: Zoom): Sheet
   const width = extent.right - extent.left;
   const height = extent.bottom - extent.top;
   const k = zoom.k * Math.min(box.width / width, box.height / height);
-  const across = scaleLinear([extent.left, extent.right], centred(box.x + zoom.dx, box.width, width * k));
-  const down = scaleLinear([extent.top, extent.bottom], centred(box.y + zoom.dy, box.height, height * k));
+  const across = (u: number) => box.x + zoom.dx + (box.width - width * k) / 2 + (u - extent.left) * k;
+  const down = (v: number) => box.y + zoom.dy + (box.height - height * k) / 2 + (v - extent.top) * k;
   const project = PROJECTIONS[view];
   return {
     view,
@@ -61,9 +60,4 @@ export function fit(view: ViewName, box: Box, extent: Extent, zoom: Zoom): Sheet
     toMm: (px) => px / k,
     key: [view, k, across(0), down(0), box.width, box.height].join(),
   };
-}
-
-function centred(start: number, room: number, size: number): [number, number] {
-  const from = start + (room - size) / 2;
-  return [from, from + size];
 }

@@ -15,7 +15,8 @@ import { swayBarOverTravel, type BarAtRide, type BarResult } from '@/core/swayba
 import { launchIn, schoolsOf, type School } from './schools';
 import { setUpIfAny, setUpOf, type SetUp } from './setUp';
 import { type RollInput } from './input';
-import { changedBy, leversOf, type Lever, type WhatIf } from './whatIf';
+import { changedBy, type Lever, type WhatIf } from './levers';
+import { leversOf } from './whatIf';
 
 /** What is asked about, of which the dearer things are worked out; the rest is there every time. */
 export const ROLL_PARTS = ['springs', 'bar', 'balance'] as const;

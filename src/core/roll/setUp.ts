@@ -1,13 +1,9 @@
 import { balanceOf, endsOf, type Balance } from '@/core/balance/loadTransfer';
 import { endOf, type EndAnswer } from '@/core/balance/rollStiffness';
 import { cornerOf, type Car, type Corner } from '@/core/balance/steadyCorner';
-import { raised } from '@/core/geometry/vector';
 import { motionOf, type Motion } from '@/core/kinematics/smallMotions';
 import type { RollInput } from './input';
-import { kindOf } from '@/core/rig/members/members';
 import { InputError } from '@/core/rig/read';
-import { cranksOf, lateralBarOf, withLink } from '@/core/rig/roles';
-import type { Rig } from '@/core/rig/schema';
 
 /** The car as it is set up: what its built end does, and with the other end and the masses its balance. */
 export type SetUp = {
@@ -39,16 +35,4 @@ export function setUpIfAny(input: RollInput, motion: Motion): SetUp | null {
     if (error instanceof InputError) return null;
     throw error;
   }
-}
-
-/** The rig with what holds the axle sideways moved up at both of its ends, mm; null where that is not a part of its own. */
-export function withRaisedLateral(rig: Rig, mm: number): Rig | null {
-  const bar = lateralBarOf(rig);
-  if (bar)
-    return withLink(rig, bar.id, (m) => ({ ...m, chassis: raised(m.chassis, mm), axle: raised(m.axle, mm) }));
-  if (cranksOf(rig).length === 0) return null;
-  return {
-    ...rig,
-    members: rig.members.map((m) => kindOf(m).acrossTheCar?.raised(m, mm) ?? m),
-  };
 }

@@ -1,5 +1,5 @@
 'use client';
-import { Input } from 'antd';
+import { Input, TextArea } from '@/ui/fields/textInput';
 import { LIMITS } from '@/core/materials/limits';
 import { LAYOUT_IDS, layoutEnd } from '@/core/rig/layouts';
 import type { Tape } from '@/core/units/tape';
@@ -91,7 +91,7 @@ export function JobCard() {
 
       <label className="text-field section">
         Notes
-        <Input.TextArea
+        <TextArea
           rows={3}
           maxLength={20000}
           value={job.notes}

@@ -1,5 +1,5 @@
 'use client';
-import { Input } from 'antd';
+import { TextArea } from '@/ui/fields/textInput';
 import { INSPECTION, inspectionChecks } from '@/core/record/inspection';
 import { edit, useJob } from '@/store/jobStore';
 import { Caution } from '@/ui/cards/Card';
@@ -64,7 +64,7 @@ function Item({ id, label, look }: { id: InspectionId; label: string; look: stri
         ))}
       </div>
       {found && (
-        <Input.TextArea
+        <TextArea
           aria-label={`Note: ${label}`}
           placeholder="where, how bad"
           autoSize

@@ -1,5 +1,6 @@
 'use client';
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
+import { Input } from '@/ui/fields/textInput';
 import { makeBar } from '@/core/fabricate/adjustableBar';
 import { memberName } from '@/core/rig/names';
 import { describeBar } from '@/core/rig/lateralBar';

@@ -1,5 +1,6 @@
 'use client';
-import { Button, Input, Modal } from 'antd';
+import { Button, Modal } from 'antd';
+import { TextArea } from '@/ui/fields/textInput';
 import { useState } from 'react';
 import { advanceBracket } from '@/core/bench/holdPoint';
 import { cutLoose, jointState, NEXT_STATE, type Release } from '@/core/weld/holdPoint';
@@ -110,12 +111,7 @@ export function Joint({ member, bracket, tack, weld }: Props) {
         )}
         <label>
           {asking === 'cut' ? 'Why it comes off' : 'Why you go on'}
-          <Input.TextArea
-            rows={3}
-            maxLength={2000}
-            value={reason}
-            onChange={(e) => setReason(e.target.value)}
-          />
+          <TextArea rows={3} maxLength={2000} value={reason} onChange={(e) => setReason(e.target.value)} />
         </label>
       </Modal>
     </section>

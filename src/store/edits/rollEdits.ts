@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import type { BarDesign, Dip } from '@/core/swaybar/swayBarDesign';
 import { withRoll } from '@/core/job/edits/roll';
-import type { WhatIf } from '@/core/roll/whatIf';
+import type { WhatIf } from '@/core/roll/levers';
 import type { SpringDesign } from '@/core/springs/springDesign';
 import { edit, enter } from '@/store/jobStore';
 import type { Job } from '@/core/job/jobSchema';

@@ -1,4 +1,5 @@
 'use client';
+import { dequal } from 'dequal/lite';
 import { memo } from 'react';
 import type { State, Verdict } from '@/core/verdict/verdict';
 import { edit } from '@/store/jobStore';
@@ -65,5 +66,5 @@ const OneVerdict = memo(
     );
   },
   // The worker makes each verdict anew: it is what it says that counts.
-  (a, b) => JSON.stringify(a.verdict) === JSON.stringify(b.verdict),
+  (a, b) => dequal(a.verdict, b.verdict),
 );

@@ -1,4 +1,5 @@
 'use client';
+import { Button } from 'antd';
 import type { MouseEvent } from 'react';
 import { useJobPart } from '@/store/jobStore';
 import './curve.css';
@@ -10,8 +11,8 @@ type Props = {
   name: string;
   /** what the chart shows, in words */
   title: string;
-  /** what the chart is drawn from */
-  csv: () => string;
+  /** what the chart is drawn from; its maker is loaded when it is first wanted */
+  csv: () => Promise<string>;
 };
 
 /** Does something with the drawing of the figure that a button stands in. */
@@ -27,30 +28,30 @@ export function Keep({ name, title, csv }: Props) {
   return (
     <div className="keep no-print">
       Keep it as
-      <button
-        type="button"
+      <Button
+        size="small"
         className="quiet"
         aria-label="Keep the figures as CSV"
-        onClick={() => saveText(`${name}.csv`, csv(), 'text/csv')}
+        onClick={() => void csv().then((text) => saveText(`${name}.csv`, text, 'text/csv'))}
       >
         CSV
-      </button>
-      <button
-        type="button"
+      </Button>
+      <Button
+        size="small"
         className="quiet"
         aria-label="Keep the chart as SVG"
         onClick={withDrawing((svg) => saveText(`${name}.svg`, svgText(svg, head), 'image/svg+xml'))}
       >
         SVG
-      </button>
-      <button
-        type="button"
+      </Button>
+      <Button
+        size="small"
         className="quiet"
         aria-label="Keep the chart as PNG"
         onClick={withDrawing((svg) => void pngOf(svg, head).then((png) => saveBlob(`${name}.png`, png)))}
       >
         PNG
-      </button>
+      </Button>
     </div>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
+import { Input } from '@/ui/fields/textInput';
 import {
   memo,
   useId,

@@ -1,27 +1,24 @@
 'use client';
 import { Popover } from 'antd';
-import { memo } from 'react';
-import { TERMS, type TermName } from './terms';
+import { lazy, memo, Suspense } from 'react';
+import type { TermName } from './terms';
 import './term.css';
 
-/** A word of the trade: hover, focus or touch explains it in two lines and a small drawing. Kept as it is while the figure beside it changes. */
+const TermCard = lazy(async () => ({ default: (await import('./TermCard')).TermCard }));
+
+/** As large as what comes into it, so that it opens where it stays. */
+const coming = <div className="term-card" style={{ width: 400, height: 80 }} />;
+
+/** A word of the trade: hover, focus or touch explains it. Kept as it is while the figure beside it changes. */
 export const Term = memo(function Term({ of, children }: { of: TermName; children: string }) {
-  const { lines, drawing } = TERMS[of];
   return (
     <Popover
       trigger={['hover', 'focus', 'click']}
       mouseEnterDelay={0.25}
       content={
-        <div className="term-card">
-          <svg viewBox="0 0 140 80" width="140" height="80" aria-hidden>
-            {drawing}
-          </svg>
-          <p>
-            {lines[0]}
-            <br />
-            {lines[1]}
-          </p>
-        </div>
+        <Suspense fallback={coming}>
+          <TermCard of={of} />
+        </Suspense>
       }
     >
       <button type="button" className="term">

@@ -1,5 +1,6 @@
 'use client';
 import { useEffect, useEffectEvent } from 'react';
+import { tinykeys } from 'tinykeys';
 import { takeReading } from '@/store/instruments';
 import { redo, undo, useJobStore } from '@/store/jobStore';
 import { setRocker, useRocker } from '@/store/rocker';
@@ -12,38 +13,40 @@ const TRAVEL_STEP = 1 / 24;
 
 /** The keyboard, wherever the hands are: stations by number, travel by arrows, undo, find, help. */
 export function useShortcuts(handlers: Handlers): void {
-  const onKey = useEffectEvent((e: KeyboardEvent) => {
-    if (e.defaultPrevented || e.altKey) return;
-    if (e.key === 'F2') {
-      takeReading();
-      e.preventDefault();
-      return;
-    }
-    const typing = isTyping(e.target);
-    if (e.ctrlKey || e.metaKey) {
-      if (!typing) undoKeys(e);
-      return;
-    }
-    if (typing || dialogOpen()) return;
-    if (/^[0-9]$/.test(e.key)) handlers.station(Number(e.key) || 10);
-    else if (e.key === '/') handlers.find();
-    else if (e.key === '?') handlers.help();
-    else if (!travelKeys(e)) return;
-    e.preventDefault();
-  });
+  const station = useEffectEvent(handlers.station);
+  const find = useEffectEvent(handlers.find);
+  const help = useEffectEvent(handlers.help);
   useEffect(() => {
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+    const travel = Object.fromEntries(TRAVEL_KEYS.map((key) => [key, atRest(travelKeys)]));
+    const digits = Object.fromEntries(
+      Array.from({ length: 10 }, (_, n) => [`${n}`, atRest(() => station(n || 10))]),
+    );
+    return tinykeys(window, {
+      F2: always(takeReading),
+      '$mod+z': unlessTyping(undo),
+      '$mod+Shift+z': unlessTyping(redo),
+      '$mod+y': unlessTyping(redo),
+      // On some keyboards either of them takes Shift.
+      '/': atRest(() => find()),
+      'Shift+/': atRest(() => find()),
+      '?': atRest(() => help()),
+      'Shift+?': atRest(() => help()),
+      ...digits,
+      ...travel,
+    });
   }, []);
 }
 
-function undoKeys(e: KeyboardEvent): void {
-  const key = e.key.toLowerCase();
-  if (key === 'z' && !e.shiftKey) undo();
-  else if (key === 'y' || key === 'z') redo();
-  else return;
-  e.preventDefault();
-}
+/** What a key does; false where it leaves the key to others. */
+type Act = (e: KeyboardEvent) => void | boolean;
+
+const always = (act: Act) => (e: KeyboardEvent) => {
+  if (!e.defaultPrevented && act(e) !== false) e.preventDefault();
+};
+const unlessTyping = (act: Act) => always((e) => !isTyping(e.target) && act(e));
+const atRest = (act: Act) => unlessTyping((e) => !dialogOpen() && act(e));
+
+const TRAVEL_KEYS = ['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight', 'Home'];
 
 function travelKeys({ key, target }: KeyboardEvent): boolean {
   if ((target as HTMLElement).getAttribute?.('role') === 'slider') return false;
@@ -58,8 +61,7 @@ function travelKeys({ key, target }: KeyboardEvent): boolean {
   else if (key === 'ArrowDown') by(-step, -step);
   else if (key === 'ArrowLeft') by(step, -step);
   else if (key === 'ArrowRight') by(-step, step);
-  else if (key === 'Home') setRocker(0, 0);
-  else return false;
+  else setRocker(0, 0);
   return true;
 }
 

@@ -11,7 +11,7 @@ import { InputError, readRig } from '@/core/rig/read';
 import { analyseRoll, type RollResult } from '@/core/roll/analyse';
 import { rollInput } from '@/core/roll/input';
 import { setUpOf } from '@/core/roll/setUp';
-import { changed, changedBy, LEVERS } from '@/core/roll/whatIf';
+import { changed, changedBy, LEVERS } from '@/core/roll/levers';
 import { rateOf, SPRING_KINDS, usualSprings, type SpringDesign } from '@/core/springs/springDesign';
 import { usualBar, usualBladeBar, type BarDesign } from '@/core/swaybar/swayBarDesign';
 import { STEEL_NAMES } from '@/core/materials/steels';

@@ -17,7 +17,7 @@ import {
 } from '@/core/swaybar/swayBarDesign';
 import { bendSheet, type Bend } from '@/core/swaybar/bendSchedule';
 import { rollVerdicts } from '@/core/roll/checks';
-import { changed, changedBy, curesFor, LEVERS, type LeverId } from '@/core/roll/whatIf';
+import { changed, changedBy, curesFor, LEVERS, type LeverId } from '@/core/roll/levers';
 import { turned } from '@/core/swaybar/armRotation';
 import { springFor } from '@/core/springs/springTravel';
 import { findBars } from '@/core/swaybar/stockSearch';

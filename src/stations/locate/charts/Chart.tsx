@@ -1,8 +1,7 @@
 'use client';
-import { Segmented } from 'antd';
+import { Button, Segmented } from 'antd';
 import { memo } from 'react';
 import { setPreferences, usePreferences, type LocatePart } from '@/store/preferences';
-import { curveToCsv, mapToCsv } from '@/core/bench/sweepCsv';
 import type { CurvePoint } from '@/core/locate/types';
 import { Keep } from '@/ui/charts/Keep';
 import { useLocate, useTravelMap } from '@/workers/locate';
@@ -33,7 +32,8 @@ export function Chart({ focus, offered }: { focus: LocatePart; offered: CurveNam
 }
 
 /** The whole sweep that a curve is one column of; or the map that is shown. */
-function figuresOf(which: CurveName, curve: CurvePoint[], asMap: boolean): string {
+async function figuresOf(which: CurveName, curve: CurvePoint[], asMap: boolean): Promise<string> {
+  const { curveToCsv, mapToCsv } = await import('@/core/bench/sweepCsv');
   const { map } = useTravelMap.getState();
   return asMap && map ? mapToCsv(map, CURVES[which].key) : curveToCsv(curve);
 }
@@ -50,14 +50,14 @@ const Which = memo(function Which({ focus, offered, value, asMap }: WhichProps) 
   return (
     <div className="curve-which">
       <Segmented<CurveName> value={value} onChange={pick} options={options} />
-      <button
-        type="button"
+      <Button
+        size="small"
         className="quiet"
         aria-pressed={asMap}
         onClick={() => setPreferences({ asMap: !asMap })}
       >
         {asMap ? 'as a curve' : 'as a map'}
-      </button>
+      </Button>
     </div>
   );
 });

@@ -1,4 +1,5 @@
 'use client';
+import { Button } from 'antd';
 import type { Rig } from '@/core/rig/schema';
 import { edit, useJobPart } from '@/store/jobStore';
 import { LengthField } from '@/ui/fields/LengthField';
@@ -34,14 +35,14 @@ export function Bends({ member }: { member: string }) {
         <div key={i} className="ends-row">
           <h3>
             Bend {i + 1}{' '}
-            <button
-              type="button"
+            <Button
+              type="link"
               className="put-back"
               aria-label={`Straighten bend ${i + 1}`}
               onClick={() => put(bends.filter((_, k) => k !== i))}
             >
               straighten
-            </button>
+            </Button>
           </h3>
           {COORDINATES.map(({ axis, name, ways, sign, least, most }) => (
             <div key={axis}>
@@ -67,9 +68,9 @@ export function Bends({ member }: { member: string }) {
           ))}
         </div>
       ))}
-      <button type="button" className="put-back holes-open" onClick={add}>
+      <Button type="link" className="put-back holes-open" onClick={add}>
         {bends.length ? 'another bend' : 'bend the bar'}
-      </button>
+      </Button>
       {bends.length > 0 && (
         <p className="hint">
           A bent bar bends further under load: solid bar or a shaped plate, not thin tube, and heavier for it.

@@ -1,4 +1,5 @@
 'use client';
+import { Button } from 'antd';
 import { holesKey, nearestHole } from '@/core/job/bracketHoles';
 import { edit, useJobPart } from '@/store/jobStore';
 import { moveMounts } from '@/store/edits/mountEdits';
@@ -26,14 +27,14 @@ export function BracketHoles({ member, mountKey, mountName }: Props) {
   const put = (next: Holes | null) => edit((j) => withHoles(j, member, mountKey, next, alike));
   if (!holes) {
     return (
-      <button
-        type="button"
+      <Button
+        type="link"
         className="put-back holes-open"
         aria-label={`${mountName}: bracket with holes`}
         onClick={() => put({ ...USUAL, lowest: height - USUAL.pitch })}
       >
         bracket with holes
-      </button>
+      </Button>
     );
   }
   const hole = nearestHole(holes, height);
@@ -44,23 +45,13 @@ export function BracketHoles({ member, mountKey, mountName }: Props) {
   return (
     <div className="bracket-holes">
       <div className="hole-row" role="group" aria-label={`${mountName}: which hole`}>
-        <button
-          type="button"
-          disabled={number <= 1}
-          onClick={() => go(number - 1)}
-          aria-label="One hole down"
-        >
+        <Button disabled={number <= 1} onClick={() => go(number - 1)} aria-label="One hole down">
           ▼
-        </button>
+        </Button>
         <span>{between ? 'between holes' : `hole ${number} of ${holes.count}, from below`}</span>
-        <button
-          type="button"
-          disabled={number >= holes.count}
-          onClick={() => go(number + 1)}
-          aria-label="One hole up"
-        >
+        <Button disabled={number >= holes.count} onClick={() => go(number + 1)} aria-label="One hole up">
           ▲
-        </button>
+        </Button>
       </div>
       <LengthField
         field={`holes/${key}/lowest`}
@@ -92,9 +83,9 @@ export function BracketHoles({ member, mountKey, mountName }: Props) {
         whole
         onEnter={(count) => put({ ...holes, count })}
       />
-      <button type="button" className="put-back" onClick={() => put(null)}>
+      <Button type="link" className="put-back" onClick={() => put(null)}>
         no holes
-      </button>
+      </Button>
     </div>
   );
 }

@@ -9,6 +9,7 @@ import { CardHead, Readout, Readouts } from '@/ui/cards/Card';
 import { Frac } from '@/ui/figures/Frac';
 import { Verdicts } from '@/ui/cards/Verdicts';
 import { useLocate } from '@/workers/locate';
+import { useVerdicts } from '@/stations/locate/useVerdicts';
 import { Chart } from '@/stations/locate/charts/Chart';
 import { GravityHeight } from '@/stations/locate/GravityHeight';
 import { Members } from './Members';
@@ -49,7 +50,8 @@ function LinkResults() {
   const tape = useJobPart((j) => j.tape);
   const rear = useJobPart((j) => j.rig.end === 'rear');
   const travel = useJobPart(travelOf);
-  const { result, verdicts } = useLocate();
+  const result = useLocate((s) => s.result);
+  const verdicts = useVerdicts();
   if (!result) return null;
   const { links } = result;
   return (

@@ -1,5 +1,6 @@
 'use client';
-import { Button, Dropdown, Input, Segmented } from 'antd';
+import { Button, Dropdown, Segmented } from 'antd';
+import { Input } from '@/ui/fields/textInput';
 import { useState } from 'react';
 import { railsInTheWay } from '@/core/job/frameRails';
 import type { Obstacle } from '@/core/rig/schema';

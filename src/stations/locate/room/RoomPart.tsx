@@ -13,6 +13,7 @@ import { LengthField } from '@/ui/fields/LengthField';
 import { NumberField } from '@/ui/fields/NumberField';
 import { Verdicts } from '@/ui/cards/Verdicts';
 import { useLocate } from '@/workers/locate';
+import { useVerdicts } from '@/stations/locate/useVerdicts';
 import { Chart } from '@/stations/locate/charts/Chart';
 import { MountsTable } from '@/stations/locate/members/MountsTable';
 import { Obstacles } from './Obstacles';
@@ -21,7 +22,8 @@ import { DRIVESHAFT } from '@/core/rig/mounts';
 /** The driveshaft as the axle moves, and the room between things: tank, exhaust, springs, shocks, whatever is in the way. */
 export function RoomPart() {
   const shaft = useJobPart((j) => j.rig.driveshaft !== undefined);
-  const { result, verdicts } = useLocate();
+  const result = useLocate((s) => s.result);
+  const verdicts = useVerdicts();
   return (
     <>
       <CardHead title="Shaft and room">

@@ -9,12 +9,14 @@ import { Readout, Readouts } from '@/ui/cards/Card';
 import { Frac } from '@/ui/figures/Frac';
 import { Verdicts } from '@/ui/cards/Verdicts';
 import { useLocate } from '@/workers/locate';
+import { useVerdicts } from '@/stations/locate/useVerdicts';
 import { PlusMinus } from '@/stations/locate/PlusMinus';
 
 /** What holding the axle sideways comes to, in numbers, and what is to be said about it. */
 export function LateralResults() {
   const tape = useJobPart((j) => j.tape);
-  const { result, verdicts } = useLocate();
+  const result = useLocate((s) => s.result);
+  const verdicts = useVerdicts();
   if (!result) return null;
   const { bar, ride, ghosts, gaps } = result;
   const closest = bar && gaps.find((g) => g.member === bar.id || g.obstacle === bar.id);

@@ -2,7 +2,7 @@
 import { Button, Segmented } from 'antd';
 import { useState } from 'react';
 import type { Tuning } from '@/core/roll/analyse';
-import { curesFor } from '@/core/roll/whatIf';
+import { curesFor } from '@/core/roll/levers';
 import { useJob } from '@/store/jobStore';
 import { forget, think } from '@/store/edits/rollEdits';
 import { leverName, sayLever } from './leverWords';

@@ -3,7 +3,6 @@ import { Segmented } from 'antd';
 import { useState } from 'react';
 import type { Corner } from '@/core/balance/steadyCorner';
 import { LIMITS } from '@/core/materials/limits';
-import { cornersToCsv } from '@/core/bench/sweepCsv';
 import type { Tape } from '@/core/units/tape';
 import { useJob } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
@@ -74,7 +73,7 @@ export function CornerChart({ corners }: { corners: Corner[] }) {
       <Keep
         name="corner"
         title={`As the corner is taken harder: ${name.toLowerCase()}`}
-        csv={() => cornersToCsv(corners)}
+        csv={async () => (await import('@/core/bench/sweepCsv')).cornersToCsv(corners)}
       />
     </figure>
   );

@@ -2,7 +2,7 @@
 import { Button, Slider } from 'antd';
 import type { Leaning, Tuning } from '@/core/roll/analyse';
 import type { Corner } from '@/core/balance/steadyCorner';
-import { changedBy, type Lever, type LeverId, type WhatIf } from '@/core/roll/whatIf';
+import { changedBy, type Lever, type LeverId, type WhatIf } from '@/core/roll/levers';
 import { division, MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { edit, useJob } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';

@@ -1,4 +1,4 @@
-import type { LeverId } from '@/core/roll/whatIf';
+import type { LeverId } from '@/core/roll/levers';
 import { sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 

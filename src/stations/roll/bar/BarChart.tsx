@@ -3,7 +3,6 @@ import { Segmented } from 'antd';
 import { memo, useState } from 'react';
 import type { BarResult, RollRow } from '@/core/swaybar/swayBarOverTravel';
 import { STEELS } from '@/core/materials/steels';
-import { rollToCsv } from '@/core/bench/sweepCsv';
 import { formatDegrees } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import { useJob } from '@/store/jobStore';
@@ -80,7 +79,7 @@ export function BarChart({ made }: { made: BarResult }) {
       <Keep
         name="sway-bar"
         title={`Sway bar over roll: ${name.toLowerCase()}`}
-        csv={() => rollToCsv(made.rows)}
+        csv={async () => (await import('@/core/bench/sweepCsv')).rollToCsv(made.rows)}
       />
     </figure>
   );

@@ -3,7 +3,7 @@ import type { BarResult } from '@/core/swaybar/swayBarOverTravel';
 import { armInUse } from '@/core/swaybar/swayBarDesign';
 import type { Corner } from '@/core/balance/steadyCorner';
 import { massOf } from '@/core/swaybar/mass';
-import { handbookRate } from '@/core/swaybar/swayBarRate';
+import { handbookRate } from '@/core/swaybar/handbookRate';
 import { formatLength } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
 import { Readout, Readouts } from '@/ui/cards/Card';

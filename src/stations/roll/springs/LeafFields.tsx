@@ -1,4 +1,5 @@
 'use client';
+import { Button } from 'antd';
 import { leafRate } from '@/core/springs/leafPack';
 import type { Leaves } from '@/core/springs/springDesign';
 import { useJobPart } from '@/store/jobStore';
@@ -82,9 +83,9 @@ export function LeafFields({ springs }: { springs: Leaves }) {
         By its leaves it comes to {SPRING_RATE.say(leafRate(springs), tape)} at the seat. Friction makes a
         real pack stiffer over small bumps: two weights on the bed and a tape tell its own rate.
         {springs.measured !== null && (
-          <button type="button" className="quiet" onClick={() => putSprings({ measured: null })}>
+          <Button size="small" className="quiet" onClick={() => putSprings({ measured: null })}>
             go by the leaves
-          </button>
+          </Button>
         )}
       </p>
     </>

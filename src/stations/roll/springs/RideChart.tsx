@@ -2,7 +2,6 @@
 import { Segmented } from 'antd';
 import { useState } from 'react';
 import type { RideAnswer, RideRow } from '@/core/springs/springTravel';
-import { rideToCsv } from '@/core/bench/sweepCsv';
 import { formatLength } from '@/core/units/length';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';
@@ -86,7 +85,7 @@ export function RideChart({ ride }: { ride: RideAnswer }) {
       <Keep
         name="springs"
         title={`Springs over the travel: ${name.toLowerCase()}`}
-        csv={() => rideToCsv(ride.rows)}
+        csv={async () => (await import('@/core/bench/sweepCsv')).rideToCsv(ride.rows)}
       />
     </figure>
   );

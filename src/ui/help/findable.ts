@@ -1,0 +1,120 @@
+import { STATIONS, type StationId } from '@/core/bench/stationIds';
+import { capital } from '@/core/rig/names';
+import type { RollPart } from '@/core/roll/analyse';
+import { SPOTS, spotName } from '@/core/survey/quantities/quantities';
+import { redo, undo, useJobStore } from '@/store/jobStore';
+import { setPreferences, type LocatePart } from '@/store/preferences';
+import { setRocker } from '@/store/rocker';
+import { startJob } from '@/store/shelf';
+import { goTo } from '@/ui/shell/route';
+
+/** A value or a command: its name, where it is, and what goes there or does it. */
+export type Find = { name: string; where: string; go: () => void };
+
+/** Fields by the names a builder would look for, and where they are. */
+const FIELDS: [name: string, station: StationId, field: string][] = [
+  ['Job name', 'job', 'job-name'],
+  ['Car', 'job', 'job-car'],
+  ['Panhard frame end, off the floor', 'locate', 'field-panhard/chassis/2'],
+  ['Panhard frame end, from the centreline', 'locate', 'field-panhard/chassis/1'],
+  ['Panhard frame end, behind the axle', 'locate', 'field-panhard/chassis/0'],
+  ['Panhard axle end, off the floor', 'locate', 'field-panhard/axle/2'],
+  ['Panhard axle end, from the centreline', 'locate', 'field-panhard/axle/1'],
+  ['Panhard axle end, behind the axle', 'locate', 'field-panhard/axle/0'],
+  ['Sideways movement allowed', 'locate', 'field-shiftLimit'],
+  ['Tube diameter of the bar', 'cut', 'field-cut/od'],
+  ['Thread showing, frame end', 'cut', 'field-cut/frame/showing'],
+  ['Thread showing, axle end', 'cut', 'field-cut/axle/showing'],
+  ['Frame on its stands, left', 'place', 'field-place/held.left'],
+  ['Frame on its stands, right', 'place', 'field-place/held.right'],
+  ['Ride height to build for', 'place', 'field-place/rideHeight'],
+  ['Gap left, on the ground', 'ride', 'field-ride/left'],
+  ['Gap right, on the ground', 'ride', 'field-ride/right'],
+];
+
+/** What Locate is about, by the words it would be looked for. */
+const PARTS: [name: string, focus: LocatePart][] = [
+  ['Sideways: bar, roll centre', 'bar'],
+  ['Lengthwise: links, anti-squat, roll steer, pinion, bind', 'links'],
+  ['Room: driveshaft, slip yoke, tank, exhaust, clearance', 'room'],
+  ['Forces: loads, weight of the car', 'forces'],
+];
+
+/** What Roll is about, by the words it would be looked for, and the field that says it. */
+const ROLL: [name: string, part: RollPart, field?: string][] = [
+  ['Springs: coil, leaf, air, shocks, bump stops', 'springs'],
+  ['Rate of the springs', 'springs', 'field-roll/rate'],
+  ['Sway bar: size, arms, dips, end links, pins', 'bar'],
+  ['Sway bar, off the floor', 'bar', 'field-roll/height'],
+  ['Sway bar, length of its arms', 'bar', 'field-roll/arm'],
+  ['End link, eye to eye', 'bar', 'field-roll/link'],
+  ['Find a sway bar of stock size', 'bar', 'field-find/rate'],
+  ['Balance: lean, load transfer, tight or loose, schools', 'balance'],
+  ['After the first laps: it pushed, the tail came out', 'balance'],
+  ['How hard it corners, g', 'balance', 'field-roll/cornerG'],
+  ['Stiffness of the other end', 'balance', 'field-other/rollRate'],
+];
+
+/** Every value and command that can be gone to, station by station. */
+export function findable(onGo: (station: StationId) => void): Find[] {
+  return [
+    ...STATIONS.map((s) => ({
+      name: `Go to ${capital(s)}`,
+      where: 'station',
+      go: () => onGo(s),
+    })),
+    ...SPOTS.map((spot) => ({
+      name: spotName(spot),
+      where: 'record',
+      go: () => {
+        setPreferences({ record: 'measure', sheet: false, readingAt: spot.key });
+        onGo('record');
+        focusWhenThere(`field-reading/${spot.key}`);
+      },
+    })),
+    ...FIELDS.map(([name, station, id]) => ({
+      name,
+      where: station,
+      go: () => {
+        if (station === 'locate') setPreferences({ focus: 'bar' });
+        onGo(station);
+        focusWhenThere(id);
+      },
+    })),
+    ...PARTS.map(([name, focus]) => ({
+      name,
+      where: 'locate',
+      go: () => {
+        setPreferences({ focus });
+        onGo('locate');
+      },
+    })),
+    ...ROLL.map(([name, part, field]) => ({
+      name,
+      where: 'roll',
+      go: () => {
+        setPreferences({ roll: part });
+        onGo('roll');
+        if (field) focusWhenThere(field);
+      },
+    })),
+    { name: 'New job', where: 'command', go: () => void newJob() },
+    { name: 'Undo', where: 'command', go: undo },
+    { name: 'Redo', where: 'command', go: redo },
+    { name: 'Back to ride height', where: 'command', go: () => setRocker(0, 0) },
+    { name: 'Print this card', where: 'command', go: () => window.print() },
+  ];
+}
+
+/** A job with nothing measured yet, on the bench and at the station where it is measured. */
+async function newJob(): Promise<void> {
+  const tape = useJobStore.getState().job?.tape ?? 'in16';
+  goTo(await startJob('New job', tape), 'record');
+}
+
+/** The card of another station needs a moment to be there. */
+function focusWhenThere(id: string, tries = 20): void {
+  const field = document.getElementById(id);
+  if (field) field.focus();
+  else if (tries > 0) setTimeout(() => focusWhenThere(id, tries - 1), 50);
+}
