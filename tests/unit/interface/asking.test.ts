@@ -1,0 +1,53 @@
+import { analyseLocate } from '@/core/locate/analyse';
+import type { LocateInput } from '@/core/locate/types';
+import { analyseRoll } from '@/core/roll/analyse';
+import { withMounts } from '@/core/job/edits/mounts';
+import { withRoll } from '@/core/job/edits/roll';
+import { newJob } from '@/core/job/newJob';
+import { usualBar } from '@/core/swaybar/swayBarDesign';
+import { answerHoldsFor, askLocate, useLocate } from '@/workers/locate';
+import { askRoll, useRoll } from '@/workers/roll';
+
+const asked = { locate: 0, roll: 0 };
+jest.mock('@/workers/physicsWorker', () => ({
+  physicsWorker: () => ({
+    locate: async (input: LocateInput) => {
+      asked.locate++;
+      return { ok: true, result: analyseLocate(input) };
+    },
+    roll: async (...of: Parameters<typeof analyseRoll>) => {
+      asked.roll++;
+      return { ok: true, result: analyseRoll(...of) };
+    },
+  }),
+}));
+
+const AT_RIDE = { left: 0, right: 0 };
+const plain = newJob('check', 'Check', 'in16');
+const job = withRoll(plain, { bar: usualBar(plain.rig) });
+const stiffer = withRoll(job, { bar: { ...job.roll.bar!, od: job.roll.bar!.od + 3 } });
+const raised = withMounts(job, [{ member: 'panhard', end: 'axle', axis: 2, mm: 350 }]);
+
+test('a sway bar that moves does not have Locate asked again, a mount that moves does', async () => {
+  await askLocate({ job, rocker: AT_RIDE });
+  expect([answerHoldsFor(job), answerHoldsFor(stiffer), answerHoldsFor(raised)]).toEqual([true, true, false]);
+  await askLocate({ job: stiffer, rocker: AT_RIDE });
+  expect([asked.locate, useLocate.getState().job]).toEqual([1, stiffer]);
+  await askLocate({ job: raised, rocker: AT_RIDE });
+  await askLocate({ job: raised, rocker: { left: 10, right: 0 } });
+  expect([asked.locate, answerHoldsFor(job), answerHoldsFor(raised)]).toEqual([3, false, true]);
+});
+
+test('Roll is asked once for one question, and again for another car, place of the axle or part', async () => {
+  const whatIf = {};
+  const once = { job, rocker: AT_RIDE, part: 'bar' as const, whatIf };
+  await askRoll(once);
+  const { result } = useRoll.getState();
+  await askRoll({ ...once });
+  expect([asked.roll, useRoll.getState().result]).toEqual([1, result]);
+  for (const other of [{ job: stiffer }, { rocker: { left: 10, right: -10 } }, { part: 'springs' as const }])
+    await askRoll({ ...once, ...other });
+  expect(asked.roll).toBe(4);
+  await askRoll(once);
+  expect(useRoll.getState().result!.bar!.rollRate).toBeCloseTo(result!.bar!.rollRate, 9);
+});
