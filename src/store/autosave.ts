@@ -1,9 +1,8 @@
-import { dequal } from 'dequal/lite';
 import { liveQuery } from 'dexie';
 import { readJob, writeJob } from '@/core/job/file';
 import { db, type Drafts, type JobRow } from './db';
 import { useDragged, useJobStore } from './jobStore';
-import { merged } from './merge';
+import { merged, sameStored } from './merge';
 import type { Job } from '@/core/job/jobSchema';
 
 /** Long enough to keep the disk out of a drag, short enough that a pulled plug costs nothing. */
@@ -85,7 +84,7 @@ export function startAutosave(): () => void {
   }
 
   const same = (row: JobRow): boolean =>
-    base !== null && dequal([row.job, row.drafts], [base.job, base.drafts]);
+    base !== null && sameStored([row.job, row.drafts], [base.job, base.drafts]);
 
   function takeUp({ job, drafts }: { job: Job | null; drafts: Drafts }): void {
     base = job && { job, drafts };

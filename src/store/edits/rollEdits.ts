@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { BarDesign, Dip } from '@/core/swaybar/swayBarDesign';
+import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import { withRoll } from '@/core/job/edits/roll';
 import type { WhatIf } from '@/core/roll/levers';
 import type { SpringDesign } from '@/core/springs/springDesign';
@@ -15,15 +15,14 @@ export function putRoll(change: (roll: Roll) => Partial<Roll>, field?: string, t
   else edit(to);
 }
 
-/** Changes the sway bar as it is meant. */
-export function putBar(change: Partial<BarDesign>, field?: string, typed?: string | null): void {
-  putRoll(({ bar }) => (bar ? { bar: { ...bar, ...change } } : {}), field, typed);
-}
-
-/** Changes one of its dips, counted from nought. */
-export function putDip(i: number, change: Partial<Dip>, field: string, typed: string): void {
-  const to = (dips: Dip[]) => dips.map((dip, k) => (k === i ? { ...dip, ...change } : dip));
-  putRoll(({ bar }) => (bar ? { bar: { ...bar, dips: to(bar.dips) } } : {}), field, typed);
+/** Changes the sway bar as it is meant, by what is changed of it or from what it is. */
+export function putBar(
+  change: Partial<BarDesign> | ((bar: BarDesign) => Partial<BarDesign>),
+  field?: string,
+  typed?: string | null,
+): void {
+  const of = typeof change === 'function' ? change : () => change;
+  putRoll(({ bar }) => (bar ? { bar: { ...bar, ...of(bar) } } : {}), field, typed);
 }
 
 /** Changes the springs as they are meant. */

@@ -2,7 +2,7 @@
 import { Button } from 'antd';
 import { memo } from 'react';
 import type { Dip } from '@/core/swaybar/swayBarDesign';
-import { putDip, putRoll } from '@/store/edits/rollEdits';
+import { putBar } from '@/store/edits/rollEdits';
 import type { Ways } from '@/core/units/ways';
 import { LengthField } from '@/ui/fields/LengthField';
 import { barsAlikeIn, type BarProps } from './BarLength';
@@ -22,7 +22,13 @@ const DipRow = memo(function DipRow({ dip, i }: DipProps) {
       least={least}
       most={most}
       ways={ways}
-      onEnter={(mm, typed) => putDip(i, { [of]: mm }, `roll/dip/${i}/${of}`, typed)}
+      onEnter={(mm, typed) =>
+        putBar(
+          ({ dips }) => ({ dips: dips.with(i, { ...dips[i]!, [of]: mm }) }),
+          `roll/dip/${i}/${of}`,
+          typed,
+        )
+      }
     />
   );
   return (
@@ -39,7 +45,7 @@ const Straighten = memo(function Straighten({ i }: { i: number }) {
   return (
     <Button
       aria-label={`Straighten dip ${i + 1}`}
-      onClick={() => putRoll(({ bar }) => (bar ? { bar: { ...bar, dips: bar.dips.toSpliced(i, 1) } } : {}))}
+      onClick={() => putBar(({ dips }) => ({ dips: dips.toSpliced(i, 1) }))}
     >
       ×
     </Button>
@@ -70,10 +76,7 @@ export const DipFields = memo(
 const DipTheMiddle = memo(function DipTheMiddle({ full }: { full: boolean }) {
   const dip = { at: 0, depth: 100, width: 200 };
   return (
-    <Button
-      disabled={full}
-      onClick={() => putRoll(({ bar }) => (bar ? { bar: { ...bar, dips: [...bar.dips, dip] } } : {}))}
-    >
+    <Button disabled={full} onClick={() => putBar(({ dips }) => ({ dips: [...dips, dip] }))}>
       Dip the middle
     </Button>
   );
