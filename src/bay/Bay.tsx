@@ -79,7 +79,7 @@ export function Bay({ movable, figures, forces }: Props) {
           {room.map(({ view, box, sheet }) => {
             const Work = WORKS[view];
             return (
-              <ViewFrame key={view} view={view} box={box}>
+              <ViewFrame key={view} sheet={sheet} box={box}>
                 <Work {...{ sheet, model, bar, movable, figures, layers }} tape={job.tape} />
               </ViewFrame>
             );

@@ -1,6 +1,6 @@
 'use client';
 import { memo } from 'react';
-import { enlarge, FITTED, setZoom, useViewport, zoomAbout, type ViewName } from '@/store/viewport';
+import { enlarge, fit, FITTED, useViewport, zoomAbout, type ViewName } from '@/store/viewport';
 import { setPreferences, usePreferences, type Layer } from '@/store/preferences';
 import type { Box } from '@/bay/views/projection';
 
@@ -41,7 +41,7 @@ export const BayTools = memo(
           +
         </button>
         {!fitted && (
-          <button type="button" onClick={() => setZoom(view, () => FITTED)}>
+          <button type="button" onClick={() => fit(view)}>
             fit
           </button>
         )}

@@ -1,68 +1,77 @@
 'use client';
-import { useEffect, useRef, type PointerEvent, type ReactNode } from 'react';
-import { setZoom, zoomAbout, type ViewName } from '@/store/viewport';
-import type { Box } from './projection';
+import { createUseGesture, dragAction, pinchAction, wheelAction } from '@use-gesture/react';
+import { memo, useRef, type ReactNode, type RefObject } from 'react';
+import { isInHand } from '@/store/jobStore';
+import { pushBy, zoomAbout, type ViewName } from '@/store/viewport';
+import type { Box, Sheet } from './projection';
 
 const WHEEL_STEP = 1.0015;
 
+const useGesture = createUseGesture([dragAction, pinchAction, wheelAction]);
+
 /** One view: what moves out of it does not show in its neighbour; its ground is dragged to push it, wheeled or pinched to zoom. */
-export function ViewFrame({ view, box, children }: { view: ViewName; box: Box; children: ReactNode }) {
+export function ViewFrame({ sheet, box, children }: { sheet: Sheet; box: Box; children: ReactNode }) {
+  const { view } = sheet;
   const ground = useRef<SVGGElement>(null);
-  const fingers = useRef(new Map<number, { x: number; y: number }>());
-
-  // React listens to the wheel passively, where the page could not be kept from scrolling.
-  useEffect(() => {
-    const node = ground.current!;
-    const onWheel = (e: WheelEvent) => {
-      e.preventDefault();
-      const frame = node.ownerSVGElement!.getBoundingClientRect();
-      const x = e.clientX - frame.left - box.x - box.width / 2;
-      const y = e.clientY - frame.top - box.y - box.height / 2;
-      zoomAbout(view, WHEEL_STEP ** -e.deltaY, x, y);
-    };
-    node.addEventListener('wheel', onWheel, { passive: false });
-    return () => node.removeEventListener('wheel', onWheel);
-  }, [view, box.x, box.y, box.width, box.height]);
-
-  function onPointerDown(e: PointerEvent<SVGGElement>) {
-    if (e.button !== 0 || (e.target as Element).closest('.movable')) return;
-    e.currentTarget.setPointerCapture(e.pointerId);
-    fingers.current.set(e.pointerId, { x: e.clientX, y: e.clientY });
-  }
-
-  function onPointerMove(e: PointerEvent<SVGGElement>) {
-    const was = fingers.current.get(e.pointerId);
-    if (!was) return;
-    const now = { x: e.clientX, y: e.clientY };
-    const other = [...fingers.current].find(([id]) => id !== e.pointerId)?.[1];
-    if (other) {
-      const apart = (p: typeof now) => Math.max(10, Math.hypot(p.x - other.x, p.y - other.y));
-      zoomAbout(view, apart(now) / apart(was), 0, 0);
-    } else {
-      setZoom(view, (z) => ({ ...z, dx: z.dx + now.x - was.x, dy: z.dy + now.y - was.y }));
-    }
-    fingers.current.set(e.pointerId, now);
-  }
-
-  const lift = (e: PointerEvent) => fingers.current.delete(e.pointerId);
-
   return (
     <Clip id={`view-${view}`} box={box}>
-      <g
-        ref={ground}
-        className="view-ground"
-        data-view={view}
-        onPointerDown={onPointerDown}
-        onPointerMove={onPointerMove}
-        onPointerUp={lift}
-        onPointerCancel={lift}
-      >
+      <g ref={ground} className="view-ground" data-view={view}>
         <rect className="catch" {...box} />
         {children}
       </g>
+      <Gestures
+        view={view}
+        ground={ground}
+        middleX={sheet.box.x + sheet.box.width / 2}
+        middleY={sheet.box.y + sheet.box.height / 2}
+      />
     </Clip>
   );
 }
+
+type GesturesProps = {
+  view: ViewName;
+  ground: RefObject<SVGGElement | null>;
+  middleX: number;
+  middleY: number;
+};
+
+/** What the hand does to a view. By itself, so that its listeners are not put on anew with every frame of a drag. */
+const Gestures = memo(function Gestures({ view, ground, middleX, middleY }: GesturesProps) {
+  /** Nearer or farther about a point of the window, which stays where it is. */
+  function zoomAt(by: number, clientX: number, clientY: number) {
+    const { left, top } = ground.current!.ownerSVGElement!.getBoundingClientRect();
+    zoomAbout(view, by, clientX - left - middleX, clientY - top - middleY);
+  }
+
+  // The hand that holds a mount moves the mount alone.
+  useGesture(
+    {
+      onDrag: ({ delta, pinching, canceled }) => {
+        if (!isInHand() && !pinching && !canceled) pushBy(view, ...delta);
+      },
+      onPinch: ({ first, origin: [x, y], movement: [scale], memo: last }) => {
+        const was = first ? { x, y, scale } : (last as { x: number; y: number; scale: number });
+        if (!isInHand()) {
+          pushBy(view, x - was.x, y - was.y);
+          zoomAt(scale / was.scale, x, y);
+        }
+        return { x, y, scale };
+      },
+      onWheel: ({ event, delta: [, dy] }) => {
+        event.preventDefault();
+        zoomAt(WHEEL_STEP ** -dy, event.clientX, event.clientY);
+      },
+    },
+    {
+      target: ground,
+      eventOptions: { passive: false },
+      drag: { pointer: { keys: false } },
+      pinch: { pinchOnWheel: false },
+    },
+  );
+  return null;
+});
 
 /** Keeps what moves out of a view from showing in its neighbour. */
 export function Clip({ id, box, children }: { id: string; box: Box; children: ReactNode }) {
