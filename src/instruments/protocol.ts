@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import type { ReadingUnit } from '@/core/units/values';
 
 /**
@@ -43,8 +43,8 @@ const sampleSchema = z.object({
   gauge: z.enum(GAUGES),
   channel: z.enum(CHANNELS),
   value: z.number(),
-  battery: z.number().int().max(100),
-  n: z.number().int(),
+  battery: z.int().check(z.maximum(100)),
+  n: z.int(),
 });
 
 /** Reads one line from a gauge. What cannot be read is said, never guessed. */

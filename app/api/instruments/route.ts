@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { InputError, validate } from '@/core/rig/read';
 import { spotAt } from '@/core/survey/quantities/quantities';
 import { found } from '@/core/survey/readings';
 import type { Channel } from '@/instruments/protocol';
@@ -11,24 +12,28 @@ export const dynamic = 'force-dynamic';
 const LONGEST = 300 * LINES_PER_SECOND;
 
 const query = z.object({
-  job: z.string().max(80),
+  job: z.string().check(z.maxLength(80)),
   /** the reading or field that the gauge is held at */
-  aim: z.string().max(120),
+  aim: z.string().check(z.maxLength(120)),
   unit: z.enum(['length', 'angle', 'weight']),
   mood: z.enum(MOODS),
   /** about what it should read, for places that no demo car knows */
-  about: z.coerce.number().min(-20_000).max(20_000).default(0),
+  about: z._default(z.coerce.number().check(z.minimum(-20_000), z.maximum(20_000)), 0),
 });
+
+type Query = z.infer<typeof query>;
 
 /** Stand-ins for gauges: one line of text ten times a second, as server-sent events, until the other side hangs up. */
 export function GET(request: Request): Response {
-  const asked = query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
-  if (!asked.success) {
-    const [issue] = asked.error.issues;
-    return Response.json({ error: `${issue!.path.join('.')}: ${issue!.message}` }, { status: 400 });
+  let asked: Query;
+  try {
+    asked = validate(query, Object.fromEntries(new URL(request.url).searchParams));
+  } catch (problem) {
+    if (!(problem instanceof InputError)) throw problem;
+    return Response.json({ error: problem.message }, { status: 400 });
   }
-  const { mood } = asked.data;
-  const aim = aimOf(asked.data);
+  const { mood } = asked;
+  const aim = aimOf(asked);
   const encoder = new TextEncoder();
   let timer: ReturnType<typeof setInterval>;
   const lines = new ReadableStream({
@@ -56,7 +61,7 @@ export function GET(request: Request): Response {
   });
 }
 
-function aimOf({ job, aim, unit, about }: z.infer<typeof query>): Aim {
+function aimOf({ job, aim, unit, about }: Query): Aim {
   const spot = spotAt(aim.replace(/^reading\//, ''));
   const channel: Channel =
     unit === 'weight'

@@ -1,4 +1,4 @@
-import { InputError, parseJson, validate } from '@/core/rig/read';
+import { InputError, orRefusal, parseJson, validate } from '@/core/rig/read';
 import { linksOf } from '@/core/rig/members/members';
 import { applyReadings } from './applyReadings';
 import { upgraded, withTypedMarks } from './upgrade';
@@ -24,6 +24,12 @@ export function readJob(text: string): Job {
   const job = validate(jobSchema, upgraded(value as Record<string, unknown>));
   if (linksOf(job.rig).length === 0) throw new InputError('rig.members', 'needs at least one link');
   return applyReadings(version === JOB_VERSION ? job : withTypedMarks(job));
+}
+
+/** What in a job could not be read back once it is written: the place and what is expected there; null where all of it could. */
+export function jobFault(job: Job): InputError | null {
+  const read = orRefusal(() => validate(jobSchema, job));
+  return read instanceof InputError ? read : null;
 }
 
 /** The text of a job file: readable, and stable enough to compare. */

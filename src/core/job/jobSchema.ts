@@ -1,8 +1,9 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { USES } from '@/core/materials/uses';
 import { LAYOUT_IDS } from '@/core/rig/layouts';
 import { rigSchema } from '@/core/rig/schema';
 import { TAPES } from '@/core/units/tape';
+import { LONGEST_NAME } from './names';
 import { cutSchema } from './slices/cut';
 import { text, typed, when } from './slices/fields';
 import { cornerSchema, holesSchema, jointsSchema, locateSchema, shaftSchema } from './slices/locate';
@@ -28,8 +29,8 @@ export type Stripe = z.infer<typeof stripeSchema>;
 export const jobSchema = z.strictObject({
   format: z.literal('pellik.job'),
   version: z.literal(JOB_VERSION),
-  id: z.string().regex(/^[a-z0-9-]{1,60}$/i, 'letters, digits and dashes only'),
-  name: text(120),
+  id: z.string().check(z.regex(/^[a-z0-9-]{1,60}$/i, 'letters, digits and dashes only')),
+  name: text(LONGEST_NAME),
   car: text(200),
   use: z.enum(USES),
   layout: z.enum(LAYOUT_IDS),

@@ -43,7 +43,8 @@ export function mountsOf(rig: Rig, id: string): Mount[] {
 export function withMount(rig: Rig, { member: id, end, axis, mm }: MountChange): Rig {
   const mount = mountsOf(rig, id).find((p) => p.key === end);
   if (!mount) return rig;
-  const point = withCoordinate(mount.point, axis, mm);
+  // Mirrored, nought becomes minus nought, which a file does not tell from nought.
+  const point = withCoordinate(mount.point, axis, mm + 0);
   if (id === STEERING || id === DRIVESHAFT) return withOwnPoint(rig, id, end, point);
   return {
     ...rig,

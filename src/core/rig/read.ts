@@ -1,5 +1,9 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
+import en from 'zod/v4/locales/en.js';
 import { rigSchema, type Rig } from './schema';
+
+// The small edition of the library brings no words of its own.
+z.config(en());
 
 /** The largest file Pellik reads, in bytes. */
 export const LARGEST_FILE = 32 * 1024 * 1024;
@@ -42,7 +46,7 @@ export function parseJson(text: string): unknown {
  *
  * @throws InputError naming the first offending path
  */
-export function validate<T>(schema: z.ZodType<T>, value: unknown): T {
+export function validate<T>(schema: z.ZodMiniType<T>, value: unknown): T {
   const result = schema.safeParse(value);
   if (result.success) return result.data;
   const { issues } = result.error;
@@ -54,11 +58,34 @@ export function validate<T>(schema: z.ZodType<T>, value: unknown): T {
       'unknown key; remove it or check its spelling',
     );
   }
+  throw new InputError(formatPath(issue.path), expectation(issue));
+}
+
+/** What is asked for, or why it was refused: what is wrong in another way is thrown on. */
+export function orRefusal<T>(ask: () => T): T | InputError {
+  try {
+    return ask();
+  } catch (error) {
+    if (error instanceof InputError) return error;
+    throw error;
+  }
+}
+
+/** What was expected, in words: the library writes limits as a programmer does. */
+function expectation(issue: z.core.$ZodIssue): string {
+  if (issue.code === 'too_big')
+    return `expected ${issue.inclusive ? 'at most' : 'less than'} ${amount(issue, issue.maximum)}`;
+  if (issue.code === 'too_small')
+    return `expected ${issue.inclusive ? 'at least' : 'more than'} ${amount(issue, issue.minimum)}`;
   const message = issue.message
     .replace(/^Invalid input: /, '')
+    .replace(/\bint\b/, 'a whole number')
     .replace(/, received undefined$/, ', but it is missing');
-  throw new InputError(formatPath(issue.path), lowerFirst(message));
+  return lowerFirst(message);
 }
+
+const UNITS: Record<string, string> = { string: ' characters', array: ' entries' };
+const amount = ({ origin }: { origin: string }, limit: number | bigint) => `${limit}${UNITS[origin] ?? ''}`;
 
 function formatPath(path: PropertyKey[]): string {
   return path.reduce<string>(

@@ -1,5 +1,5 @@
-import * as z from 'zod';
-import { coordinate, id, length, point, positive, vector } from './fields';
+import * as z from 'zod/mini';
+import { coordinate, id, length, point, positive, vector, within } from './fields';
 import { kindOf, memberSchema } from './members/members';
 
 /**
@@ -8,9 +8,9 @@ import { kindOf, memberSchema } from './members/members';
  */
 const massesSchema = z.strictObject({
   total: positive,
-  frontFraction: z.number().min(0).max(1),
-  unsprungFront: z.number().min(0),
-  unsprungRear: z.number().min(0),
+  frontFraction: within(0, 1),
+  unsprungFront: z.number().check(z.minimum(0)),
+  unsprungRear: z.number().check(z.minimum(0)),
   unsprungHeightFront: length,
   unsprungHeightRear: length,
 });
@@ -20,19 +20,23 @@ const springSchema = z.strictObject({ id, chassis: point, axle: point, rate: pos
 const swayBarSchema = z.strictObject({
   id,
   mountedOn: z.enum(['chassis', 'axle']),
-  centreline: z.array(point).min(2).max(500),
+  centreline: z.array(point).check(z.minLength(2), z.maxLength(500)),
   od: length,
-  wall: length.nullable().optional(),
+  wall: z.optional(z.nullable(length)),
   bushings: z.tuple([point, point]),
   links: z.strictObject({ left: point, right: point }),
   E: positive,
   G: positive,
   /** how far the bushings give across the bar, N/mm; without it they are as good as rigid */
-  bushingRate: positive.optional(),
+  bushingRate: z.optional(positive),
   /** flat arms in place of the first and the last piece: 0° stands on edge, 90° lies flat */
-  arms: z
-    .strictObject({ height: length, thickness: length, turnedDeg: z.number().min(0).max(90) })
-    .optional(),
+  arms: z.optional(
+    z.strictObject({
+      height: length,
+      thickness: length,
+      turnedDeg: within(0, 90),
+    }),
+  ),
 });
 
 const obstacleBase = { id, on: z.enum(['chassis', 'axle']) };
@@ -51,7 +55,7 @@ const obstacleSchema = z.discriminatedUnion('shape', [
 const travelSchema = z.strictObject({ left: coordinate, right: coordinate });
 
 const loadSchema = z.strictObject({
-  name: z.string().max(120),
+  name: z.string().check(z.maxLength(120)),
   wheel: z.strictObject({ left: vector, right: vector }),
   springs: z.strictObject({ left: point, right: point }),
   shaftTorque: z.number(),
@@ -61,63 +65,65 @@ export const rigSchema = z
   .strictObject({
     format: z.literal('pellik.rig'),
     version: z.literal(1),
-    name: z.string().max(200).optional(),
+    name: z.optional(z.string().check(z.maxLength(200))),
     end: z.enum(['rear', 'front']),
     tireRadius: length,
     track: length,
-    wheelbase: length.optional(),
-    cgHeight: length.optional(),
-    members: z.array(memberSchema).min(1).max(100),
-    masses: massesSchema.optional(),
-    springs: z.array(springSchema).max(8).optional(),
-    swayBars: z.array(swayBarSchema).max(8).optional(),
-    otherEnd: z
-      .strictObject({
+    wheelbase: z.optional(length),
+    cgHeight: z.optional(length),
+    members: z.array(memberSchema).check(z.minLength(1), z.maxLength(100)),
+    masses: z.optional(massesSchema),
+    springs: z.optional(z.array(springSchema).check(z.maxLength(8))),
+    swayBars: z.optional(z.array(swayBarSchema).check(z.maxLength(8))),
+    otherEnd: z.optional(
+      z.strictObject({
         rollCentreHeight: coordinate,
-        rollRate: z.number().min(0),
+        rollRate: z.number().check(z.minimum(0)),
         track: length,
         tireRadius: length,
-      })
-      .optional(),
-    driveshaft: z
-      .strictObject({
+      }),
+    ),
+    driveshaft: z.optional(
+      z.strictObject({
         transmission: point,
-        transmissionAngleDeg: z.number().min(-90).max(90),
+        transmissionAngleDeg: within(-90, 90),
         pinion: point,
-        pinionAngleDeg: z.number().min(-90).max(90),
-      })
-      .optional(),
-    steering: z.strictObject({ pitman: point, knuckle: point, kingpin: point }).optional(),
-    obstacles: z.array(obstacleSchema).max(500).optional(),
-    sweep: z.array(travelSchema).max(200_000).optional(),
-    loads: z.array(loadSchema).max(200).optional(),
+        pinionAngleDeg: within(-90, 90),
+      }),
+    ),
+    steering: z.optional(z.strictObject({ pitman: point, knuckle: point, kingpin: point })),
+    obstacles: z.optional(z.array(obstacleSchema).check(z.maxLength(500))),
+    sweep: z.optional(z.array(travelSchema).check(z.maxLength(200_000))),
+    loads: z.optional(z.array(loadSchema).check(z.maxLength(200))),
   })
-  .superRefine((rig, context) => {
-    for (const list of ['members', 'springs', 'swayBars', 'obstacles'] as const) {
-      const seen = new Set<string>();
-      rig[list]?.forEach((item, i) => {
-        if (seen.has(item.id)) {
-          context.addIssue({
-            code: 'custom',
-            path: [list, i, 'id'],
-            message: `“${item.id}” is used twice; give every one its own id`,
-          });
-        }
-        seen.add(item.id);
-      });
-    }
-    rig.obstacles?.forEach((o, i) => {
-      if (o.shape === 'box' && o.min.some((v, k) => v > o.max[k]!)) {
-        const message = 'must be at least "min" in every direction';
-        context.addIssue({ code: 'custom', path: ['obstacles', i, 'max'], message });
+  .check(
+    z.superRefine((rig, context) => {
+      for (const list of ['members', 'springs', 'swayBars', 'obstacles'] as const) {
+        const seen = new Set<string>();
+        rig[list]?.forEach((item, i) => {
+          if (seen.has(item.id)) {
+            context.addIssue({
+              code: 'custom',
+              path: [list, i, 'id'],
+              message: `“${item.id}” is used twice; give every one its own id`,
+            });
+          }
+          seen.add(item.id);
+        });
       }
-    });
-    rig.members.forEach((member, i) => {
-      const fault = kindOf(member).fault(member);
-      if (fault)
-        context.addIssue({ code: 'custom', path: ['members', i, ...fault.path], message: fault.message });
-    });
-  });
+      rig.obstacles?.forEach((o, i) => {
+        if (o.shape === 'box' && o.min.some((v, k) => v > o.max[k]!)) {
+          const message = 'must be at least "min" in every direction';
+          context.addIssue({ code: 'custom', path: ['obstacles', i, 'max'], message });
+        }
+      });
+      rig.members.forEach((member, i) => {
+        const fault = kindOf(member).fault(member);
+        if (fault)
+          context.addIssue({ code: 'custom', path: ['members', i, ...fault.path], message: fault.message });
+      });
+    }),
+  );
 
 export type Rig = z.infer<typeof rigSchema>;
 export type AxleEnd = Rig['end'];

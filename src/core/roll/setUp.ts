@@ -3,7 +3,7 @@ import { endOf, type EndAnswer } from '@/core/balance/rollStiffness';
 import { cornerOf, type Car, type Corner } from '@/core/balance/steadyCorner';
 import { motionOf, type Motion } from '@/core/kinematics/smallMotions';
 import type { RollInput } from './input';
-import { InputError } from '@/core/rig/read';
+import { InputError, orRefusal } from '@/core/rig/read';
 
 /** The car as it is set up: what its built end does, and with the other end and the masses its balance. */
 export type SetUp = {
@@ -29,10 +29,6 @@ export function setUpOf({ rig, stop, cornerG }: RollInput, motion: Motion): SetU
 
 /** The same; nothing where a change makes a bar that cannot be held or moved. */
 export function setUpIfAny(input: RollInput, motion: Motion): SetUp | null {
-  try {
-    return setUpOf(input, motion);
-  } catch (error) {
-    if (error instanceof InputError) return null;
-    throw error;
-  }
+  const tried = orRefusal(() => setUpOf(input, motion));
+  return tried instanceof InputError ? null : tried;
 }

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import type { ReadingUnit } from '@/core/units/values';
 import { InputError } from '@/core/rig/read';
 import { READING_KEYS, spotAt, spotName } from '@/core/survey/quantities/quantities';
@@ -36,13 +36,13 @@ type BadRow = { line: number; column: Column | ''; message: string };
 export type CsvReadings = { readings: Readings; count: number; bad: BadRow[] };
 
 const rowSchema = z.object({
-  key: z.string().refine((key) => spotAt(key) !== undefined, 'no place of that name is measured'),
-  value: z
-    .string()
-    .regex(/^-?\d+(\.\d+)?(e-?\d+)?$/i, 'expected a number')
-    .transform(Number),
+  key: z.string().check(z.refine((key) => spotAt(key) !== undefined, 'no place of that name is measured')),
+  value: z.pipe(
+    z.string().check(z.regex(/^-?\d+(\.\d+)?(e-?\d+)?$/i, 'expected a number')),
+    z.transform(Number),
+  ),
   unit: z.enum(['mm', 'deg', 'kg'], 'expected mm, deg or kg'),
-  typed: z.string().max(40, 'longer than 40 letters'),
+  typed: z.string().check(z.maxLength(40, 'longer than 40 letters')),
   tool: z.union([z.literal(''), z.enum(TOOL_NAMES)], `expected one of ${TOOL_NAMES.join(', ')}, or nothing`),
   struck: z.enum(['yes', ''], 'expected yes or nothing'),
   at: z.iso.datetime('expected a date like 2026-03-14T09:05:47.000Z'),

@@ -3,7 +3,7 @@ import { cornerPoses, farthestRoll } from '@/core/kinematics/travelCorners';
 import { STEELS } from '@/core/materials/steels';
 import { STOCK } from '@/core/materials/stockSizes';
 import { bisect } from '@/core/numerics/rootFinding';
-import { InputError } from '@/core/rig/read';
+import { InputError, orRefusal } from '@/core/rig/read';
 import { turningBar } from './armRotation';
 import { massOf } from './mass';
 import { gapsOverTravel, ownBody, tooNear, type Gap } from './packaging';
@@ -57,12 +57,8 @@ export function findBars(
   function tryStock(stock: (typeof STOCK)[number], keep: Keeping): Candidate | Reason {
     const withArm = (arm: number): BarDesign => ({ ...armed(bar, arm, keep), ...stock });
     const answerAt = (arm: number) => {
-      try {
-        return swayBar(rig, swayBarOf(withArm(arm)), small, 'swayBars[0]');
-      } catch (error) {
-        if (error instanceof InputError) return null;
-        throw error;
-      }
+      const tried = orRefusal(() => swayBar(rig, swayBarOf(withArm(arm)), small, 'swayBars[0]'));
+      return tried instanceof InputError ? null : tried;
     };
     const arm = armFor(wanted, (a) => answerAt(a)?.rollRate ?? null);
     const answer = arm === null ? null : answerAt(arm);

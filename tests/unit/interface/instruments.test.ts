@@ -13,7 +13,7 @@ import {
 } from '@/instruments/protocol';
 import { dropsAt, practiceValue, standInLine, type Aim } from '@/instruments/standIns';
 import { steadyValue } from '@/instruments/steady';
-import { merged } from '@/store/merge';
+import { merged } from '@/store/storage/merge';
 import { withDigit, withFraction, withLine, withoutLast } from '@/ui/fields/padKeys';
 
 describe('lines of a gauge', () => {

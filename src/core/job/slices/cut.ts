@@ -1,23 +1,23 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { THREAD_NAMES } from '@/core/materials/threads';
 import { MM_PER_INCH } from '@/core/units/tape';
-import { BRACKETS, mm, text } from './fields';
+import { BRACKETS, mm, notNegative, text } from './fields';
 
 const barEndSchema = z.strictObject({
-  toShoulder: mm.min(0),
-  showing: mm.min(0),
-  shank: mm.min(0),
-  bung: mm.min(0),
+  toShoulder: notNegative,
+  showing: notNegative,
+  shank: notNegative,
+  bung: notNegative,
 });
 
 export const cutSchema = z.strictObject({
   /** the bar on the saw; without it, the one across the car */
-  member: text(60).optional(),
+  member: z.optional(text(60)),
   thread: z.enum(THREAD_NAMES),
   leftHandEnd: z.enum(BRACKETS),
-  engagementRule: mm.min(0),
+  engagementRule: notNegative,
   ends: z.strictObject({ frame: barEndSchema, axle: barEndSchema }),
-  tube: z.strictObject({ od: mm.positive(), wall: mm.positive() }),
+  tube: z.strictObject({ od: mm.check(z.positive()), wall: mm.check(z.positive()) }),
 });
 
 const inch = (n: number) => n * MM_PER_INCH;

@@ -1,12 +1,14 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
+import { within } from '@/core/rig/fields';
 
 /** What the keys of a job file are made of. */
-export const mm = z.number().min(-20_000).max(20_000);
+export const mm = within(-20_000, 20_000);
+export const notNegative = mm.check(z.minimum(0));
 /** Text as it was typed into a field. */
-export const typed = z.string().max(40);
+export const typed = z.string().check(z.maxLength(40));
 export const when = z.iso.datetime();
-export const text = (longest: number) => z.string().max(longest);
-export const bySide = z.strictObject({ left: mm.optional(), right: mm.optional() });
+export const text = (longest: number) => z.string().check(z.maxLength(longest));
+export const bySide = z.strictObject({ left: z.optional(mm), right: z.optional(mm) });
 /** Which bracket of a member: at its frame end or its axle end. */
 export const BRACKETS = ['frame', 'axle'] as const;
 export type Bracket = (typeof BRACKETS)[number];

@@ -1,9 +1,10 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
+import { within } from '@/core/rig/fields';
 import { BRACKETS_STAND, JOINT_NAMES } from '@/core/materials/joints';
 import { LIMITS } from '@/core/materials/limits';
 import { LEVEL_SCHOOLS } from '@/core/rig/lateralBar';
 import { USUAL_CASES } from '@/core/statics/standardCases';
-import { mm, text } from './fields';
+import { mm, notNegative, text } from './fields';
 
 /** Adjusting at the frame end alone, or through matched holes at both ends. */
 const ADJUSTERS = ['frame', 'both'] as const;
@@ -11,7 +12,7 @@ const ADJUSTERS = ['frame', 'both'] as const;
 export const locateSchema = z.strictObject({
   school: z.enum(LEVEL_SCHOOLS),
   adjuster: z.enum(ADJUSTERS),
-  shiftLimit: mm.positive(),
+  shiftLimit: mm.check(z.positive()),
 });
 
 export const startingLocate = (): z.infer<typeof locateSchema> => ({
@@ -21,34 +22,36 @@ export const startingLocate = (): z.infer<typeof locateSchema> => ({
 });
 
 /** What a link's eyes are made with; without an entry, rod ends in brackets turned to the bar. */
-export const jointsSchema = z
-  .record(
+export const jointsSchema = z._default(
+  z.record(
     text(60),
     z.strictObject({
       chassis: z.enum(JOINT_NAMES),
       axle: z.enum(JOINT_NAMES),
       brackets: z.enum(BRACKETS_STAND),
     }),
-  )
-  .default({});
+  ),
+  {},
+);
 
 /** A row of holes up a bracket: the height of the lowest, the step from hole to hole, how many. */
 const rowOfHoles = z.strictObject({
   lowest: mm,
-  pitch: mm.positive(),
-  count: z.number().int().min(2).max(20),
+  pitch: mm.check(z.positive()),
+  count: z.int().check(z.minimum(2), z.maximum(20)),
 });
 export type Holes = z.infer<typeof rowOfHoles>;
 /** Brackets with holes, by mount: `panhard/chassis`. */
-export const holesSchema = z.record(text(80), rowOfHoles).default({});
+export const holesSchema = z._default(z.record(text(80), rowOfHoles), {});
 
 /** Room of the slip yoke at ride height, as far as it was measured; turns of the shaft for one of the wheels. */
-export const shaftSchema = z
-  .strictObject({
-    room: z.strictObject({ in: mm.min(0).optional(), out: mm.min(0).optional() }),
-    ratio: z.number().min(1).max(20),
-  })
-  .default({ room: {}, ratio: USUAL_CASES.axleRatio });
+export const shaftSchema = z._default(
+  z.strictObject({
+    room: z.strictObject({ in: z.optional(notNegative), out: z.optional(notNegative) }),
+    ratio: within(1, 20),
+  }),
+  { room: {}, ratio: USUAL_CASES.axleRatio },
+);
 
 /** Sideways acceleration of the steady corner that loads are reckoned with, g. */
-export const cornerSchema = z.number().min(0.1).max(3).default(USUAL_CASES.cornerG);
+export const cornerSchema = z._default(within(0.1, 3), USUAL_CASES.cornerG);

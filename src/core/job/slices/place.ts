@@ -1,5 +1,5 @@
-import * as z from 'zod';
-import { bySide, mm, text } from './fields';
+import * as z from 'zod/mini';
+import { bySide, mm, notNegative, text } from './fields';
 
 /** When the wheel stands in the middle of its opening: where the car drives, or where it is parked. */
 const CENTRE_SCHOOLS = ['driving', 'parked'] as const;
@@ -8,11 +8,11 @@ export type CentreSchool = (typeof CENTRE_SCHOOLS)[number];
 export const placeSchema = z.strictObject({
   /** when the wheel is centred in its opening, and how much lower the frame sits when parked, mm */
   school: z.enum(CENTRE_SCHOOLS),
-  parkedDrop: mm.min(0),
+  parkedDrop: notNegative,
   /** ride height to build for; without it, as recorded */
-  rideHeight: mm.min(0).optional(),
+  rideHeight: z.optional(notNegative),
   /** the tyre to come, when it is not on yet: half of its diameter is used */
-  tireDiameter: mm.min(0).optional(),
+  tireDiameter: z.optional(notNegative),
   /** the frame as it stands on its stands, straight above the axle */
   held: bySide,
   /** as measured at the axle on its rests */

@@ -1,10 +1,10 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { METHODS } from '@/core/survey/network';
 import { DATUM_NAMES } from '@/core/survey/quantities/datums';
 import { READING_KEYS, spotAt } from '@/core/survey/quantities/quantities';
 import { TOOL_NAMES } from '@/core/survey/quantities/tools';
 import { MOST_READINGS } from '@/core/survey/readings';
-import { mm, text, typed, when } from './fields';
+import { mm, notNegative, text, typed, when } from './fields';
 
 /** Hand of a thread; left-hand parts usually carry a groove or a nut of another colour. */
 export const HANDS = ['right', 'left'] as const;
@@ -34,26 +34,31 @@ const readingSchema = z.strictObject({
   value: mm,
   typed,
   at: when,
-  struck: z.boolean().optional(),
-  by: z.enum(TOOL_NAMES).optional(),
+  struck: z.optional(z.boolean()),
+  by: z.optional(z.enum(TOOL_NAMES)),
 });
 
 /** What was read, by place. A reading outside its quantity's limits is a slip, and does not come in. */
 export const readingsSchema = z
-  .partialRecord(z.enum(READING_KEYS as [string, ...string[]]), z.array(readingSchema).max(MOST_READINGS))
-  .superRefine((readings, context) => {
-    for (const [key, list] of Object.entries(readings)) {
-      const { least, most } = spotAt(key)!.quantity;
-      list?.forEach(({ value }, i) => {
-        if (value < least || value > most)
-          context.addIssue({
-            code: 'custom',
-            path: [key, i, 'value'],
-            message: `expected between ${least} and ${most}`,
-          });
-      });
-    }
-  });
+  .partialRecord(
+    z.enum(READING_KEYS as [string, ...string[]]),
+    z.array(readingSchema).check(z.maxLength(MOST_READINGS)),
+  )
+  .check(
+    z.superRefine((readings, context) => {
+      for (const [key, list] of Object.entries(readings)) {
+        const { least, most } = spotAt(key)!.quantity;
+        list?.forEach(({ value }, i) => {
+          if (value < least || value > most)
+            context.addIssue({
+              code: 'custom',
+              path: [key, i, 'value'],
+              message: `expected between ${least} and ${most}`,
+            });
+        });
+      }
+    }),
+  );
 
 const inspectedSchema = z.strictObject({ finding: z.enum(FINDINGS), note: text(500), at: when });
 export type Inspection = Partial<Record<InspectionId, z.infer<typeof inspectedSchema>>>;
@@ -62,25 +67,25 @@ export type Inspection = Partial<Record<InspectionId, z.infer<typeof inspectedSc
 const partSchema = z.strictObject({
   id: text(60),
   name: text(120),
-  wanted: z.number().int().min(0).max(999),
-  got: z.number().int().min(0).max(999).optional(),
-  hand: z.enum(HANDS).optional(),
-  handSeen: z.enum(HANDS).optional(),
-  length: mm.min(0).optional(),
-  lengthSeen: mm.min(0).optional(),
+  wanted: z.int().check(z.minimum(0), z.maximum(999)),
+  got: z.optional(z.int().check(z.minimum(0), z.maximum(999))),
+  hand: z.optional(z.enum(HANDS)),
+  handSeen: z.optional(z.enum(HANDS)),
+  length: z.optional(notNegative),
+  lengthSeen: z.optional(notNegative),
 });
 export type KitPart = z.infer<typeof partSchema>;
 
 export const recordSchema = z.strictObject({
   method: z.enum(METHODS),
   /** what the axle is measured from, and which of those is trusted */
-  measuring: z.array(z.enum(DATUM_NAMES)).max(DATUM_NAMES.length),
+  measuring: z.array(z.enum(DATUM_NAMES)).check(z.maxLength(DATUM_NAMES.length)),
   datum: z.enum(DATUM_NAMES),
   scales: z.boolean(),
   /** only what the drawing needs is asked for */
-  brief: z.boolean().optional(),
+  brief: z.optional(z.boolean()),
   inspection: z.partialRecord(z.enum(INSPECTION_IDS), inspectedSchema),
-  parts: z.array(partSchema).max(200),
+  parts: z.array(partSchema).check(z.maxLength(200)),
 });
 
 /** How a car is measured until the builder says otherwise: marks from a square, from the holes and the back of the cab. */

@@ -1,4 +1,5 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
+import { within } from '@/core/rig/fields';
 import { THREAD_NAMES } from '@/core/materials/threads';
 import { MM_PER_INCH } from '@/core/units/tape';
 import { bySide, mm, text, when } from './fields';
@@ -11,7 +12,7 @@ export type AdjusterStyle = (typeof ADJUSTER_STYLES)[number];
 export const BELIEFS = ['frame', 'fender'] as const;
 export type Belief = (typeof BELIEFS)[number];
 
-const turns = z.number().min(-100).max(100);
+const turns = within(-100, 100);
 
 /**
  * One round of centring: the gaps that were believed as read, to the frame unless it says otherwise, and how far the tube was
@@ -19,11 +20,11 @@ const turns = z.number().min(-100).max(100);
  */
 const roundSchema = z.strictObject({
   at: when,
-  left: mm.optional(),
-  right: mm.optional(),
-  by: z.enum(BELIEFS).optional(),
+  left: z.optional(mm),
+  right: z.optional(mm),
+  by: z.optional(z.enum(BELIEFS)),
   turned: turns,
-  others: z.record(text(60), turns).optional(),
+  others: z.optional(z.record(text(60), turns)),
 });
 export type Round = z.infer<typeof roundSchema>;
 
@@ -36,18 +37,18 @@ const adjusterSchema = z.strictObject({
 export type Adjuster = z.infer<typeof adjusterSchema>;
 
 export const rideSchema = z.strictObject({
-  tolerance: mm.positive(),
+  tolerance: mm.check(z.positive()),
   /** the gaps as last read, before anything is turned */
   gaps: bySide,
   /** tyre to fender, and which of the two is believed when they disagree */
   fender: bySide,
   believe: z.enum(BELIEFS),
-  settled: z.array(text(40)).max(20),
+  settled: z.array(text(40)).check(z.maxLength(20)),
   adjusters: z.record(text(60), adjusterSchema),
   /** what else is to be set: pinion and squareness as read, and as wanted */
   read: z.record(text(40), mm),
   wanted: z.record(text(40), mm),
-  rounds: z.array(roundSchema).max(200),
+  rounds: z.array(roundSchema).check(z.maxLength(200)),
 });
 
 export const startingRide = (): z.infer<typeof rideSchema> => ({

@@ -1,12 +1,13 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
+import { within } from '@/core/rig/fields';
 import { LINK_JOINT_NAMES } from '@/core/materials/joints';
 import { STEEL_NAMES } from '@/core/materials/steels';
 import type { ShockDesign, SpringDesign, StopDesign } from '@/core/springs/springDesign';
 import { BAR_KINDS, BOLTS, type BarDesign } from '@/core/swaybar/swayBarDesign';
-import { mm } from './fields';
+import { mm, notNegative } from './fields';
 
-const size = mm.positive();
-const amount = z.number().positive().max(1e9);
+const size = mm.check(z.positive());
+const amount = z.number().check(z.positive(), z.maximum(1e9));
 
 const stand = z.strictObject({ out: mm, ahead: mm, height: mm });
 const stands = { frame: stand, axle: stand };
@@ -16,8 +17,8 @@ const springs = z.discriminatedUnion('kind', [
     kind: z.literal('coil'),
     ...stands,
     rate: amount,
-    free: size.nullable(),
-    solid: size.nullable(),
+    free: z.nullable(size),
+    solid: z.nullable(size),
   }),
   z.strictObject({
     kind: z.literal('leaf'),
@@ -26,16 +27,16 @@ const springs = z.discriminatedUnion('kind', [
     rear: size,
     width: size,
     thickness: size,
-    count: z.number().int().min(1).max(20),
-    full: z.number().int().min(0).max(20),
-    measured: amount.nullable(),
+    count: z.int().check(z.minimum(1), z.maximum(20)),
+    full: z.int().check(z.minimum(0), z.maximum(20)),
+    measured: z.nullable(amount),
   }),
   z.strictObject({
     kind: z.literal('air'),
     ...stands,
-    pressure: z.number().positive().max(5),
+    pressure: z.number().check(z.positive(), z.maximum(5)),
     area: amount,
-    growth: z.number().min(-1000).max(1000),
+    growth: within(-1000, 1000),
     volume: amount,
   }),
 ]);
@@ -45,41 +46,41 @@ const linkEnd = z.strictObject({ joint: z.enum(LINK_JOINT_NAMES), bolt: z.enum(B
 /** Several holes in an arm, dips in a bar. */
 const MOST_HOLES = 21;
 const MOST_DIPS = 4;
-const hole = z.number().int().min(0);
+const hole = z.int().check(z.minimum(0));
 
 const bar = z.strictObject({
   mountedOn: z.enum(['chassis', 'axle']),
   made: z.enum(BAR_KINDS),
   steel: z.enum(STEEL_NAMES),
   od: size,
-  wall: size.nullable(),
+  wall: z.nullable(size),
   arms: z.strictObject({
     height: size,
     thickness: size,
-    turned: z.number().min(0).max(90),
-    teeth: z.number().int().min(6).max(200).nullable(),
+    turned: within(0, 90),
+    teeth: z.nullable(z.int().check(z.minimum(6), z.maximum(200))),
   }),
-  housing: size.nullable(),
+  housing: z.nullable(size),
   eyes: size,
   middle: size,
   arm: size,
   rise: mm,
-  hole: hole.max(MOST_HOLES - 1),
+  hole: hole.check(z.maximum(MOST_HOLES - 1)),
   pitch: size,
-  holes: z.number().int().min(1).max(MOST_HOLES),
+  holes: z.int().check(z.minimum(1), z.maximum(MOST_HOLES)),
   pointing: z.enum(['ahead', 'back']),
   ahead: mm,
   height: mm,
   bushings: size,
-  bushingRate: amount.nullable(),
-  dips: z.array(z.strictObject({ at: mm, depth: mm, width: size })).max(MOST_DIPS),
-  bendRadius: mm.min(0),
+  bushingRate: z.nullable(amount),
+  dips: z.array(z.strictObject({ at: mm, depth: mm, width: size })).check(z.maxLength(MOST_DIPS)),
+  bendRadius: notNegative,
   link: size,
   foot: z.strictObject({ out: mm, ahead: mm }),
   ends: z.strictObject({ bar: linkEnd, foot: linkEnd }),
-  stow: stand.nullable(),
+  stow: z.nullable(stand),
   hooked: z.boolean(),
-  measured: z.strictObject({ left: mm.nullable(), right: mm.nullable() }),
+  measured: z.strictObject({ left: z.nullable(mm), right: z.nullable(mm) }),
 });
 
 /** Where shops disagree about sway bars: big bar and soft springs; none behind; on the strip, behind alone. */
@@ -88,14 +89,14 @@ export type RollSchool = (typeof ROLL_SCHOOLS)[number];
 
 /** How the car is held up in roll, as a job file keeps it. */
 export const rollSchema = z.strictObject({
-  springs: springs.nullable(),
-  shock: z.strictObject({ closed: size, open: size, apart: z.strictObject(stands).nullable() }).nullable(),
-  stop: z.strictObject({ out: size, gap: mm.min(0), rate: amount, height: size }).nullable(),
-  bar: bar.nullable(),
+  springs: z.nullable(springs),
+  shock: z.nullable(z.strictObject({ closed: size, open: size, apart: z.nullable(z.strictObject(stands)) })),
+  stop: z.nullable(z.strictObject({ out: size, gap: notNegative, rate: amount, height: size })),
+  bar: z.nullable(bar),
   /** how much of the other end's stiffness against roll is its sway bar's, N·mm for a degree */
-  otherBar: z.number().min(0).max(1e9),
+  otherBar: within(0, 1e9),
   /** the school that is set; null: the builder's own way */
-  school: z.enum(ROLL_SCHOOLS).nullable(),
+  school: z.nullable(z.enum(ROLL_SCHOOLS)),
 });
 
 /** How the car is meant to be held up in roll, as a builder says it. */

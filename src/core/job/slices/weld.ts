@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { BRACKETS, mm, text, when } from './fields';
 
 /** How far a bracket has come, in the order in which it is made. */
@@ -11,8 +11,8 @@ const weldEventSchema = z.strictObject({
   bracket: z.enum(BRACKETS),
   to: z.enum(JOINT_STATES),
   /** why the builder went on although something did not hold, and what that was */
-  reason: text(2000).optional(),
-  open: z.array(text(200)).max(40).optional(),
+  reason: z.optional(text(2000)),
+  open: z.optional(z.array(text(200)).check(z.maxLength(40))),
 });
 export type WeldEvent = z.infer<typeof weldEventSchema>;
 
@@ -22,7 +22,7 @@ export const weldSchema = z.strictObject({
   joints: z.record(text(80), z.enum(JOINT_STATES)),
   /** as measured at the car: lengths in mm, or yes (true) */
   measured: z.record(text(120), z.union([mm, z.boolean()])),
-  log: z.array(weldEventSchema).max(500),
+  log: z.array(weldEventSchema).check(z.maxLength(500)),
 });
 
 export const startingWeld = (): z.infer<typeof weldSchema> => ({ joints: {}, measured: {}, log: [] });

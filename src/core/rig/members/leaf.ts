@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { between, distance, type Point } from '@/core/geometry/vector';
 import { id, point, positive } from '../fields';
 import { coincide, onAxle, onChassis, type MemberKind } from './kind';
@@ -10,8 +10,8 @@ export const leafSchema = z.strictObject({
   frontEye: point,
   seat: point,
   rearEye: point,
-  controlFraction: z.number().gt(0).max(1).optional(),
-  rate: positive.optional(),
+  controlFraction: z.optional(z.number().check(z.gt(0), z.maximum(1))),
+  rate: z.optional(positive),
   lateralRate: positive,
   windupRate: positive,
 });

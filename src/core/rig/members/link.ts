@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { distance } from '@/core/geometry/vector';
 import { id, length, point, positive } from '../fields';
 import { coincide, onAxle, onChassis, SAME_ENDS, type MemberKind } from './kind';
@@ -9,10 +9,10 @@ export const linkSchema = z.strictObject({
   id,
   chassis: point,
   axle: point,
-  length: length.optional(),
-  rate: positive.optional(),
-  od: length.optional(),
-  path: z.strictObject({ chassis: z.array(point).max(50) }).optional(),
+  length: z.optional(length),
+  rate: z.optional(positive),
+  od: z.optional(length),
+  path: z.optional(z.strictObject({ chassis: z.array(point).check(z.maxLength(50)) })),
 });
 export type LinkMember = z.infer<typeof linkSchema>;
 

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import type { MemberKind } from './kind';
 import { leaf, leafSchema } from './leaf';
 import { link, linkSchema, type LinkMember } from './link';

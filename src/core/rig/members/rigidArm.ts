@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import type { Point } from '@/core/geometry/vector';
 import { id, point, positive } from '../fields';
 import { onAxle, onChassis, type MemberKind } from './kind';
@@ -8,7 +8,7 @@ export const rigidArmSchema = z.strictObject({
   type: z.literal('rigid-arm'),
   id,
   chassis: point,
-  rate: positive.optional(),
+  rate: z.optional(positive),
 });
 export type RigidArm = z.infer<typeof rigidArmSchema>;
 

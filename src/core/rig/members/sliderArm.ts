@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { unit, type Point } from '@/core/geometry/vector';
 import { id, point, positive, vector } from '../fields';
 import { onAxle, onChassis, type MemberKind } from './kind';
@@ -8,8 +8,8 @@ export const sliderArmSchema = z.strictObject({
   type: z.literal('slider-arm'),
   id,
   chassis: point,
-  axis: vector.optional(),
-  rate: positive.optional(),
+  axis: z.optional(vector),
+  rate: z.optional(positive),
 });
 export type SliderArm = z.infer<typeof sliderArmSchema>;
 

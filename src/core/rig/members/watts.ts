@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { distance, minus, plus, raised, unit, type Point } from '@/core/geometry/vector';
 import { id, point, positive, vector } from '../fields';
 import { coincide, SAME_ENDS, type Body, type Fault, type MemberKind } from './kind';
@@ -11,10 +11,10 @@ export const wattsSchema = z.strictObject({
   id,
   pivotOn: z.enum(['axle', 'chassis']),
   pivot: point,
-  axis: vector.optional(),
+  axis: z.optional(vector),
   crank: topAndBottom,
   ends: topAndBottom,
-  rate: positive.optional(),
+  rate: z.optional(positive),
 });
 export type Watts = z.infer<typeof wattsSchema>;
 
