@@ -1,14 +1,17 @@
 'use client';
 import { ConfigProvider } from 'antd';
-import { lazy, useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { fileName } from '@/core/job/file';
 import { InputError } from '@/core/rig/read';
-import { startAutosave } from '@/store/autosave';
 import { useJobStore } from '@/store/jobStore';
-import { useNotices } from '@/store/notices';
-import { listJobs, openJob, stockShelf } from '@/store/shelf';
+import { say, useNotices } from '@/store/notices';
+import { abandon, settle, startAutosave } from '@/store/storage/autosave';
+import { openStorage, problemOf, StorageError, type StorageProblem } from '@/store/storage/opening';
+import { exportText, listJobs, openJob, stockShelf } from '@/store/storage/shelf';
+import { Opened } from '@/ui/Opened';
+import { saveText } from '@/ui/paper/saveFile';
 import { goTo, parseRoute, useRoute } from '@/ui/shell/route';
 import { theme } from '@/ui/shell/theme';
-import { Opened } from '@/ui/Opened';
 import { Bench } from './Bench';
 
 /** Opens the shop: the shelf stocked, the job of the address (or the last one touched) on the bench, autosave running. */
@@ -22,6 +25,8 @@ export function Shop() {
 }
 
 const Notices = lazy(async () => ({ default: (await import('@/ui/shell/Notices')).Notices }));
+const NoStorage = lazy(async () => ({ default: (await import('./NoStorage')).NoStorage }));
+const NoJob = lazy(async () => ({ default: (await import('./NoJob')).NoJob }));
 
 /** Where notices are shown, from the first one on. */
 function Corner() {
@@ -33,38 +38,97 @@ function Corner() {
   );
 }
 
+/** What keeps a job from coming to the bench: the storage itself, or that the job cannot be read, or that none can. */
+type Obstacle = { storage: StorageProblem } | { fault: string | null };
+
 function Welcome() {
   const { jobId } = useRoute();
   const onBench = useJobStore((s) => s.job?.id ?? null);
-  const [problem, setProblem] = useState<string | null>(null);
+  const [obstacle, setObstacle] = useState<Obstacle | null>(null);
+  const [tries, setTries] = useState(0);
 
   useEffect(() => startAutosave(), []);
 
   useEffect(() => {
     if (jobId !== null && jobId === useJobStore.getState().job?.id) return;
     let left = false;
-    void (async () => {
-      try {
-        await stockShelf();
-        if (jobId !== null && (await openJob(jobId))) return;
-        const [last] = await listJobs();
-        if (!left && last) goTo(last.id, parseRoute(window.location.hash).station);
-      } catch (error) {
-        setProblem(explain(error));
-      }
-    })();
+    void bring(jobId, () => left).then((found) => {
+      if (!left) setObstacle(found);
+    });
     return () => {
       left = true;
     };
-  }, [jobId]);
+  }, [jobId, tries]);
 
-  if (problem) return <p className="door">{problem}</p>;
+  if (obstacle && 'storage' in obstacle)
+    return (
+      <Suspense>
+        <NoStorage
+          problem={obstacle.storage}
+          onTry={() => setTries(tries + 1)}
+          onGoOn={() => setObstacle(null)}
+        />
+      </Suspense>
+    );
+  if (obstacle && jobId !== onBench)
+    return (
+      <Suspense>
+        <NoJob jobId={jobId} fault={obstacle.fault} />
+      </Suspense>
+    );
   if (!onBench) return <p className="door">Opening the shop…</p>;
   return <Bench key={onBench} />;
 }
 
-function explain(error: unknown): string {
-  if (error instanceof InputError)
-    return `This job is damaged in storage (${error.message}). Import it again from its last exported file.`;
-  return 'This browser would not open its storage, which Pellik keeps jobs in. A private window often forbids it: use a normal one.';
+/** Brings a job to the bench: the one that is asked for, or else the last touched that can be opened. @returns what is in the way */
+async function bring(jobId: string | null, left: () => boolean): Promise<Obstacle | null> {
+  try {
+    if (!(await mayLeave(jobId))) return null;
+    await openStorage();
+    await stockShelf();
+    if (jobId !== null && (await openJob(jobId))) return null;
+    return left() ? null : await bringLast();
+  } catch (error) {
+    if (error instanceof InputError) return { fault: error.message };
+    return { storage: error instanceof StorageError ? error.problem : problemOf(error) };
+  }
+}
+
+async function bringLast(): Promise<Obstacle | null> {
+  for (const { id, fault } of await listJobs()) {
+    if (fault !== undefined) continue;
+    try {
+      if (await openJob(id)) {
+        goTo(id, parseRoute(window.location.hash).station);
+        return null;
+      }
+    } catch (error) {
+      // The shelf knows it now; the next one may be sound.
+      if (!(error instanceof InputError)) throw error;
+    }
+  }
+  return { fault: null };
+}
+
+/** A job that is not stored is not left behind unless the builder says so. */
+async function mayLeave(to: string | null): Promise<boolean> {
+  const { job } = useJobStore.getState();
+  if (!job || (await settle())) return true;
+  goTo(job.id, parseRoute(window.location.hash).station);
+  say({
+    kind: 'error',
+    key: 'unstored',
+    stays: true,
+    title: `“${job.name || 'This job'}” is not stored yet, so it stays on the bench.`,
+    description: useJobStore.getState().saving.message,
+    action: {
+      label: 'Save it as a file and go on',
+      act: () => {
+        saveText(fileName(job), exportText());
+        abandon();
+        window.location.hash = to === null ? '' : `/${encodeURIComponent(to)}`;
+      },
+    },
+  });
+  return false;
 }

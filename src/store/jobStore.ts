@@ -2,12 +2,15 @@ import { useState } from 'react';
 import { temporal } from 'zundo';
 import { create } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
-import type { Drafts } from './db';
+import type { Drafts } from './storage/db';
 import type { Job } from '@/core/job/jobSchema';
+import { jobFault } from '@/core/job/file';
 import { without } from '@/core/job/edits/omit';
+import { say } from './notices';
 
+/** Whether the job is stored; why not, where it could not be. */
 type SaveState =
-  { kind: 'saved' } | { kind: 'followed' } | { kind: 'saving' } | { kind: 'failed'; message: string };
+  { kind: 'saved' | 'followed' | 'saving'; message?: never } | { kind: 'failed'; message: string };
 
 type JobState = {
   job: Job | null;
@@ -34,11 +37,27 @@ const history = () => useJobStore.temporal.getState();
  */
 export const useDragged = create<{ job: Job | null }>()(() => ({ job: null }));
 
-/** Changes the job. A change that gives back the same job is no change. */
+/**
+ * Changes the job. A change that gives back the same job is no change; one that could not be read back from its file is not
+ * made, and said.
+ */
 export function edit(change: (job: Job) => Job): void {
   const dragged = useDragged.getState().job;
   if (dragged) useDragged.setState({ job: change(dragged) });
-  else useJobStore.setState(({ job }) => (job ? { job: change(job) } : {}));
+  else useJobStore.setState(({ job }) => (job ? { job: fitting(change(job), job) } : {}));
+}
+
+/** A changed job where it can be read back from its file; else the job as it was. */
+function fitting(changed: Job, before: Job): Job {
+  const fault = changed === before ? null : jobFault(changed);
+  if (!fault) return changed;
+  say({
+    kind: 'error',
+    key: 'unfit',
+    title: 'That was not taken: a job file could not hold it.',
+    description: `${fault.message}. The job is as it was.`,
+  });
+  return before;
 }
 
 /** Changes the job by a value that was typed, and keeps the text under the field's name; null where the field was emptied. */
@@ -84,9 +103,12 @@ export function beginGesture(): (() => void) | null {
     const here = useJobStore.getState().job?.id === before.id;
     if (here) useJobStore.setState({ job: before });
     history().resume();
-    if (here) useJobStore.setState({ job: after });
+    if (here && after) useJobStore.setState({ job: fitting(after, before) });
   };
 }
+
+/** Whether something is held in hand. */
+export const isInHand = (): boolean => useDragged.getState().job !== null;
 
 /** Shows a job of the gesture that is going on; without one, what is shown is what was edited. */
 export function showDragged(job: Job): void {

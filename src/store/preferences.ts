@@ -1,35 +1,50 @@
+import * as z from 'zod/mini';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import type { RollPart } from '@/core/roll/analyse';
 
 /** What Locate is working on: holding the axle sideways, lengthwise, the room that things need, or the forces. */
-export type LocatePart = 'bar' | 'links' | 'room' | 'forces';
+const LOCATE_PARTS = ['bar', 'links', 'room', 'forces'] as const;
+export type LocatePart = (typeof LOCATE_PARTS)[number];
 
 /** What Record is about: reading, whether it agrees, what it comes to, what is worn, what came in the box. */
-export type RecordPart = 'measure' | 'agree' | 'found' | 'inspect' | 'parts';
+const RECORD_PARTS = ['measure', 'agree', 'found', 'inspect', 'parts'] as const;
+export type RecordPart = (typeof RECORD_PARTS)[number];
 
 /** What the bay shows beside the parts themselves. */
 export type Layer = 'swept' | 'lines';
 
-type Preferences = {
-  focus: LocatePart;
+const part = z.enum(LOCATE_PARTS);
+const preferencesSchema = z.object({
+  focus: part,
   /** a change on one side is made on the other too */
-  alike: boolean;
-  layers: Record<Layer, boolean>;
+  alike: z.boolean(),
+  layers: z.object({ swept: z.boolean(), lines: z.boolean() }),
   /** the quantity last looked at, by what was being worked on, and whether as a map */
-  chart: Partial<Record<LocatePart, string>>;
-  asMap: boolean;
+  chart: z.partialRecord(part, z.string()),
+  asMap: z.boolean(),
   /** the load case whose forces the bay shows */
-  load: string | null;
-  record: RecordPart;
-  roll: RollPart;
+  load: z.nullable(z.string()),
+  record: z.enum(RECORD_PARTS),
+  roll: z.enum(['springs', 'bar', 'balance'] as const satisfies readonly RollPart[]),
   /** readings one at a time with the pad, or all on one sheet */
-  sheet: boolean;
+  sheet: z.boolean(),
   /** the reading last looked at */
-  readingAt: string | null;
+  readingAt: z.nullable(z.string()),
   /** the hand that is free: the pad's keys stand on its side */
-  hand: 'left' | 'right';
-};
+  hand: z.enum(['left', 'right']),
+});
+type Preferences = z.infer<typeof preferencesSchema>;
+
+/** What of stored preferences can be used; what cannot is as it was before anybody chose. */
+export function usable(stored: unknown): Partial<Preferences> {
+  if (typeof stored !== 'object' || stored === null) return {};
+  const sound = Object.entries(preferencesSchema.shape).flatMap(([key, schema]) => {
+    const read = schema.safeParse((stored as Record<string, unknown>)[key]);
+    return read.success ? [[key, read.data] as const] : [];
+  });
+  return Object.fromEntries(sound);
+}
 
 /** Preferences of whoever works here: not part of the job, remembered on this device. */
 export const usePreferences = create<Preferences>()(
@@ -47,7 +62,11 @@ export const usePreferences = create<Preferences>()(
       readingAt: null,
       hand: 'right',
     }),
-    { name: 'pellik-ways', storage: createJSONStorage(() => localStorage) },
+    {
+      name: 'pellik-ways',
+      storage: createJSONStorage(() => localStorage),
+      merge: (stored, now) => ({ ...now, ...usable(stored) }),
+    },
   ),
 );
 

@@ -17,11 +17,16 @@ export const useViewport = create<{ large: ViewName | null; zoom: Record<ViewNam
 
 export const enlarge = (large: ViewName | null): void => useViewport.setState({ large });
 
-export function setZoom(view: ViewName, change: (now: Zoom) => Zoom): void {
-  useViewport.setState(({ zoom }) => {
-    const next = change(zoom[view]);
-    return { zoom: { ...zoom, [view]: { ...next, k: Math.min(NEAREST, Math.max(FARTHEST, next.k)) } } };
-  });
+function setZoom(view: ViewName, change: (now: Zoom) => Zoom): void {
+  useViewport.setState(({ zoom }) => ({ zoom: { ...zoom, [view]: change(zoom[view]) } }));
+}
+
+/** The whole car again. */
+export const fit = (view: ViewName): void => setZoom(view, () => FITTED);
+
+/** Pushes a view, px. */
+export function pushBy(view: ViewName, x: number, y: number): void {
+  if (x || y) setZoom(view, ({ k, dx, dy }) => ({ k, dx: dx + x, dy: dy + y }));
 }
 
 /** Nearer or farther about a point of the view, px from its middle, which stays where it is. */

@@ -1,5 +1,5 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, readdirSync, statSync } from 'node:fs';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -60,9 +60,16 @@ export class Hands {
   private constructor(
     readonly driver: WebDriver,
     readonly downloads: string,
+    private readonly profile: string,
   ) {}
 
-  static async open(address: string, width = 1280, height = 800): Promise<Hands> {
+  /** `profile` is where the browser keeps what it stores: its own and new, or one that an earlier one left. */
+  static async open(
+    address: string,
+    width = 1280,
+    height = 800,
+    profile = mkdtempSync(join(tmpdir(), 'pellik-chromium-')),
+  ): Promise<Hands> {
     const downloads = mkdtempSync(join(tmpdir(), 'pellik-downloads-'));
     const options = new chrome.Options();
     options.setChromeBinaryPath('/usr/bin/chromium');
@@ -76,7 +83,7 @@ export class Hands {
       '--disable-component-update',
       '--disable-sync',
       `--window-size=${width},${height}`,
-      `--user-data-dir=${mkdtempSync(join(tmpdir(), 'pellik-chromium-'))}`,
+      `--user-data-dir=${profile}`,
     );
     options.setUserPreferences({
       'download.default_directory': downloads,
@@ -97,7 +104,7 @@ export class Hands {
       mobile: false,
     });
     await driver.get(address);
-    const hands = new Hands(driver, downloads);
+    const hands = new Hands(driver, downloads, profile);
     await hands.find('.bench-card h1');
     return hands;
   }
@@ -254,6 +261,15 @@ export class Hands {
   }
 
   close = (): Promise<void> => this.driver.quit();
+
+  /** Kills the browser, every process of it, as a pulled plug would. @returns where it kept what it stored */
+  async kill(): Promise<string> {
+    spawnSync('pkill', ['-KILL', '-f', this.profile]);
+    await this.driver.quit().catch(() => {});
+    for (const lock of ['SingletonLock', 'SingletonCookie', 'SingletonSocket'])
+      rmSync(join(this.profile, lock), { force: true });
+    return this.profile;
+  }
 }
 
 const called = (name: string): string =>

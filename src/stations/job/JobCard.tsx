@@ -1,10 +1,13 @@
 'use client';
 import { Input, TextArea } from '@/ui/fields/textInput';
+import { LONGEST_NAME } from '@/core/job/names';
 import { LIMITS } from '@/core/materials/limits';
 import { LAYOUT_IDS, layoutEnd } from '@/core/rig/layouts';
 import type { Tape } from '@/core/units/tape';
 import { edit, useJob } from '@/store/jobStore';
 import { CardHead, Caution } from '@/ui/cards/Card';
+import { Choice } from '@/ui/cards/Choice';
+import { Pills } from '@/ui/cards/Pills';
 import { Layouts } from './Layouts';
 import { Shelf } from './Shelf';
 import './job.css';
@@ -19,8 +22,15 @@ const USES: Record<Use, [name: string, what: string]> = {
   offroad: ['Off-road', 'Much travel; the axle may wander more in it.'],
   tow: ['Towing', 'Load changes the height; judge the bar loaded too.'],
 };
-const TAPES: Record<Tape, string> = { in16: 'inches, 1/16', in32: 'inches, 1/32', mm: 'millimetres' };
-const ENDS: Record<Job['rig']['end'], string> = { rear: 'Rear axle', front: 'Front axle' };
+const TAPES: { value: Tape; label: string }[] = [
+  { value: 'in16', label: 'inches, 1/16' },
+  { value: 'in32', label: 'inches, 1/32' },
+  { value: 'mm', label: 'millimetres' },
+];
+const ENDS: { value: Job['rig']['end']; label: string }[] = [
+  { value: 'rear', label: 'Rear axle' },
+  { value: 'front', label: 'Front axle' },
+];
 
 /** What car, what for, by which tape, which end, which layout; and the shelf with every other job. */
 export function JobCard() {
@@ -28,12 +38,12 @@ export function JobCard() {
   return (
     <>
       <CardHead title="The job">What it is for settles which compromises are fine.</CardHead>
-      <Shelf />
+      <Shelf jobId={job.id} />
       <label className="text-field section">
         Job
         <Input
           id="job-name"
-          maxLength={120}
+          maxLength={LONGEST_NAME}
           value={job.name}
           onChange={(e) => edit((j) => ({ ...j, name: e.target.value }))}
         />
@@ -49,13 +59,13 @@ export function JobCard() {
         />
       </label>
 
-      <Choice
+      <Pills
         legend="Tape"
         options={TAPES}
         value={job.tape}
         onPick={(tape) => edit((j) => ({ ...j, tape }))}
       />
-      <Choice
+      <Pills
         legend="Axle"
         options={ENDS}
         value={job.rig.end}
@@ -69,23 +79,20 @@ export function JobCard() {
         }
       />
 
-      <fieldset className="section choice">
-        <legend>Use</legend>
-        {(Object.keys(USES) as Use[]).map((use) => (
-          <label key={use}>
-            <input
-              type="radio"
-              name="use"
-              checked={job.use === use}
-              onChange={() => edit((j) => withUse(j, use))}
-            />
-            <span>
-              <b>{USES[use][0]}</b>
-              <span className="hint">{USES[use][1]}</span>
-            </span>
-          </label>
-        ))}
-      </fieldset>
+      <div className="section">
+        <div className="choice-legend">Use</div>
+        <Choice
+          label="Use"
+          name="use"
+          options={(Object.keys(USES) as Use[]).map((value) => ({
+            value,
+            title: USES[value][0],
+            hint: USES[value][1],
+          }))}
+          value={job.use}
+          onPick={(use) => edit((j) => withUse(j, use))}
+        />
+      </div>
 
       <Layouts />
 
@@ -115,28 +122,4 @@ function withUse(job: Job, use: Use): Job {
     use,
     locate: untouched ? { ...job.locate, shiftLimit: LIMITS.sideways[use] } : job.locate,
   };
-}
-
-function Choice<T extends string>({
-  legend,
-  options,
-  value,
-  onPick,
-}: {
-  legend: string;
-  options: Record<T, string>;
-  value: T;
-  onPick: (v: T) => void;
-}) {
-  return (
-    <fieldset className="pills">
-      <legend>{legend}</legend>
-      {(Object.entries(options) as [T, string][]).map(([key, name]) => (
-        <label key={key}>
-          <input type="radio" name={legend} checked={value === key} onChange={() => onPick(key)} />
-          <span>{name}</span>
-        </label>
-      ))}
-    </fieldset>
-  );
 }

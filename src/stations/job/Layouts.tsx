@@ -1,6 +1,7 @@
 'use client';
+import { Radio } from 'antd';
 import { LAYOUT_NAMES } from '@/core/rig/names';
-import { LAYOUT_IDS, layoutEnd } from '@/core/rig/layouts';
+import { LAYOUT_IDS, layoutEnd, type LayoutId } from '@/core/rig/layouts';
 import { edit, useJobPart } from '@/store/jobStore';
 import { LayoutDrawing } from './LayoutDrawing';
 import { withLayout } from '@/core/job/edits/layout';
@@ -12,21 +13,22 @@ export function Layouts() {
   return (
     <fieldset className="section layouts">
       <legend>Layout</legend>
-      {LAYOUT_IDS.filter((id) => layoutEnd(id) === end).map((id) => (
-        <label key={id} className="layout-tile">
-          <input
-            type="radio"
-            name="layout"
-            checked={id === current}
-            onChange={() => edit((j) => withLayout(j, id))}
-          />
-          <LayoutDrawing layout={id} />
-          <span>
-            <b>{LAYOUT_NAMES[id][0]}</b>
-            <span className="hint">{LAYOUT_NAMES[id][1]}</span>
-          </span>
-        </label>
-      ))}
+      <Radio.Group
+        name="layout"
+        aria-label="Layout"
+        value={current}
+        onChange={(e) => edit((j) => withLayout(j, e.target.value as LayoutId))}
+      >
+        {LAYOUT_IDS.filter((id) => layoutEnd(id) === end).map((id) => (
+          <Radio key={id} value={id} className="layout-tile">
+            <LayoutDrawing layout={id} />
+            <span>
+              <b>{LAYOUT_NAMES[id][0]}</b>
+              <span className="hint">{LAYOUT_NAMES[id][1]}</span>
+            </span>
+          </Radio>
+        ))}
+      </Radio.Group>
       <p className="hint">
         Another layout starts from its usual pattern, scaled to this car; undo brings back the mounts you had.
       </p>

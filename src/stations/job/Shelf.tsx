@@ -1,101 +1,167 @@
 'use client';
 import { Button } from 'antd';
 import { liveQuery } from 'dexie';
-import { useEffect, useState } from 'react';
+import { lazy, memo, useEffect, useState } from 'react';
 import { fileName } from '@/core/job/file';
 import { InputError } from '@/core/rig/read';
-import type { JobRow } from '@/store/db';
-import { useJob } from '@/store/jobStore';
+import { useJobStore } from '@/store/jobStore';
 import { say } from '@/store/notices';
-import { copyJob, exportText, importJob, listJobs, removeJob, restoreJob, startJob } from '@/store/shelf';
+import { binJob, takeBack } from '@/store/storage/bin';
+import type { ShelfRow } from '@/store/storage/db';
+import { copyJob, exportText, importJob, listJobs, rawText, startJob } from '@/store/storage/shelf';
+import { Opened } from '@/ui/Opened';
 import { FileButton } from '@/ui/paper/FileButton';
 import { saveText } from '@/ui/paper/saveFile';
 import { goTo } from '@/ui/shell/route';
+import './shelf.css';
 
-/** Every job in this browser: open, start, copy, take off the shelf; and the way in and out as a file. */
-export function Shelf() {
-  const job = useJob();
+const Bin = lazy(async () => ({ default: (await import('./Bin')).Bin }));
+const Earlier = lazy(async () => ({ default: (await import('./Earlier')).Earlier }));
+
+type Props = {
+  /** the job that the shelf is looked at from: its way out as a file and its earlier states are at hand */
+  jobId: string | null;
+};
+
+/** Every job in this browser: open, start, copy, take off the shelf; the way in and out as a file; what was, and what was thrown away. */
+export function Shelf({ jobId }: Props) {
+  const onBench = useJobStore((s) => (s.job?.id === jobId ? jobId : null));
+  const tape = useJobStore((s) => s.job?.tape ?? 'in16');
+  const [open, setOpen] = useState<'bin' | 'earlier' | null>(null);
   const rows = useShelf();
-
-  async function takeIn(file: File) {
-    try {
-      goTo(await importJob(file), 'job');
-      say({ kind: 'success', title: `${file.name} is on the bench.` });
-    } catch (error) {
-      if (!(error instanceof InputError)) throw error;
-      say({
-        kind: 'error',
-        key: 'import',
-        stays: true,
-        title: `${file.name} was not taken in`,
-        description: `${error.message}. The job on the bench is as it was. Export the job again where it came from, or mend the file at that place.`,
-      });
-    }
-  }
-
-  async function remove(row: JobRow) {
-    const stored = await removeJob(row.id);
-    if (row.id === job.id) window.location.hash = '';
-    if (!stored) return;
-    say({
-      kind: 'info',
-      key: row.id,
-      title: `“${row.name}” is off the shelf.`,
-      action: { label: 'Put it back', act: () => void restoreJob(stored) },
-    });
-  }
-
+  const alone = rows.filter((r) => r.fault === undefined).length <= 1;
   return (
     <section className="section shelf" aria-label="Jobs in this browser">
       <h2>The shelf</h2>
       <div className="shelf-buttons">
-        <Button type="primary" onClick={async () => goTo(await startJob('New job', job.tape), 'job')}>
+        <Button type="primary" onClick={async () => goTo(await startJob('New job', tape), 'job')}>
           New job
         </Button>
         <FileButton name="job" accept=".json,application/json" onFile={(file) => void takeIn(file)}>
           Import a job file
         </FileButton>
-        <Button onClick={() => saveText(fileName(job), exportText())}>Export this job</Button>
+        {onBench !== null && (
+          <Button onClick={() => saveText(fileName(useJobStore.getState().job!), exportText())}>
+            Export this job
+          </Button>
+        )}
       </div>
       <ul>
-        {rows.map((row) => (
-          <li key={row.id} aria-current={row.id === job.id || undefined}>
-            <button type="button" className="shelf-open" onClick={() => goTo(row.id, 'job')}>
-              <b>{row.name || 'Unnamed job'}</b>
-              <span className="hint">{row.id === job.id ? 'on the bench' : row.car}</span>
-            </button>
-            <Button
-              type="text"
-              aria-label={`Copy ${row.name}`}
-              onClick={async () => {
-                const id = await copyJob(row.id);
-                if (id) goTo(id, 'job');
-              }}
-            >
-              copy
-            </Button>
-            <Button
-              type="text"
-              aria-label={`Remove ${row.name}`}
-              disabled={rows.length === 1}
-              onClick={() => void remove(row)}
-            >
-              remove
-            </Button>
-          </li>
+        {rows.map(({ id, name, car, fault }) => (
+          <Line
+            key={id}
+            {...{ id, name, car, fault }}
+            current={id === onBench}
+            last={alone && fault === undefined}
+          />
         ))}
       </ul>
+      <div className="shelf-buttons">
+        {jobId !== null && <Button onClick={() => setOpen('earlier')}>Earlier states</Button>}
+        <Button onClick={() => setOpen('bin')}>Bin</Button>
+      </div>
       <p className="hint">
         Jobs live in this browser on this device. Export a job to keep a copy, or to move it.
       </p>
+      <Opened open={open === 'bin'}>
+        <Bin open={open === 'bin'} onClose={() => setOpen(null)} />
+      </Opened>
+      <Opened open={open === 'earlier'}>
+        <Earlier jobId={jobId!} open={open === 'earlier'} onClose={() => setOpen(null)} />
+      </Opened>
     </section>
   );
 }
 
-function useShelf(): JobRow[] {
-  const [rows, setRows] = useState<JobRow[]>([]);
+type LineProps = Omit<ShelfRow, 'updatedAt'> & {
+  current: boolean;
+  /** the only one that can be opened */
+  last: boolean;
+};
+
+const Line = memo(function Line({ id, name, car, fault, current, last }: LineProps) {
+  const called = name || 'Unnamed job';
+  return (
+    <li aria-current={current || undefined} data-fault={fault !== undefined || undefined}>
+      {fault === undefined ? (
+        <button type="button" className="shelf-open" onClick={() => goTo(id, 'job')}>
+          <b>{called}</b>
+          <span className="hint">{current ? 'on the bench' : car}</span>
+        </button>
+      ) : (
+        <p className="shelf-open">
+          <b>{called}</b>
+          <span className="hint">Cannot be opened: {fault}.</span>
+        </p>
+      )}
+      {fault === undefined ? (
+        <Button
+          type="text"
+          aria-label={`Copy ${called}`}
+          onClick={async () => {
+            const copy = await copyJob(id);
+            if (copy) goTo(copy, 'job');
+          }}
+        >
+          copy
+        </Button>
+      ) : (
+        <Button
+          type="text"
+          aria-label={`Save ${called} as it lies in storage`}
+          onClick={async () => saveText(`${id}.pellik.json`, await rawText(id))}
+        >
+          save as it is
+        </Button>
+      )}
+      <Button
+        type="text"
+        aria-label={`Remove ${called}`}
+        disabled={last}
+        onClick={() => void remove(id, called)}
+      >
+        remove
+      </Button>
+    </li>
+  );
+});
+
+async function takeIn(file: File) {
+  try {
+    goTo(await importJob(file), 'job');
+    say({ kind: 'success', title: `${file.name} is on the bench.` });
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    say({
+      kind: 'error',
+      key: 'import',
+      stays: true,
+      title: `${file.name} was not taken in`,
+      description: `${error.message}. The job on the bench is as it was. Export the job again where it came from, or mend the file at that place.`,
+    });
+  }
+}
+
+async function remove(id: string, called: string) {
+  const thrown = await binJob(id);
+  if (id === useJobStore.getState().job?.id) window.location.hash = '';
+  if (thrown === undefined) return;
+  say({
+    kind: 'info',
+    key: id,
+    title: `“${called}” is in the bin.`,
+    action: { label: 'Put it back', act: () => void takeBack(thrown) },
+  });
+}
+
+function useShelf(): ShelfRow[] {
+  const [rows, setRows] = useState<ShelfRow[]>([]);
   useEffect(() => {
-    const subscription = liveQuery(listJobs).subscribe({ next: setRows });
+    const subscription = liveQuery(listJobs).subscribe({
+      next: setRows,
+      // Storage that failed is said where it is opened; there is nothing to list then.
+      error: () => setRows([]),
+    });
     return () => subscription.unsubscribe();
   }, []);
   return rows;

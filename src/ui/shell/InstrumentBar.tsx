@@ -1,4 +1,5 @@
 'use client';
+import { Checkbox } from 'antd';
 import type { GaugeName } from '@/instruments/protocol';
 import { steadyValue } from '@/instruments/steady';
 import { formatLength } from '@/core/units/length';
@@ -62,14 +63,13 @@ export function InstrumentBar() {
         {waiting ? 'waiting…' : 'Take'}
         <span>F2</span>
       </button>
-      <label className="gauge-mood">
-        <input
-          type="checkbox"
-          checked={mood === 'moody'}
-          onChange={(e) => switchInstruments(true, e.target.checked ? 'moody' : 'good')}
-        />
+      <Checkbox
+        className="gauge-mood"
+        checked={mood === 'moody'}
+        onChange={(e) => switchInstruments(true, e.target.checked ? 'moody' : 'good')}
+      >
         with dropped links and a low battery
-      </label>
+      </Checkbox>
     </aside>
   );
 }

@@ -2,7 +2,7 @@
 import { switchInstruments, useInstruments } from '@/store/instruments';
 import { redo, undo, useJobPart, useJobStore } from '@/store/jobStore';
 import { fileName } from '@/core/job/file';
-import { exportText } from '@/store/shelf';
+import { exportText } from '@/store/storage/shelf';
 import { LAYOUT_NAMES } from '@/core/rig/names';
 import { useStore } from 'zustand';
 import './masthead.css';

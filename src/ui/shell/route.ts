@@ -8,9 +8,18 @@ export type Route = { jobId: string | null; station: StationId };
 export function parseRoute(hash: string): Route {
   const [jobId, station] = hash.replace(/^#\/?/, '').split('/');
   return {
-    jobId: jobId ? decodeURIComponent(jobId) : null,
+    jobId: jobId ? decoded(jobId) : null,
     station: STATIONS.find((s) => s === station) ?? 'job',
   };
+}
+
+/** An address that somebody cut or mistyped may hold what stands for no letter; it is then taken as it is. */
+function decoded(part: string): string {
+  try {
+    return decodeURIComponent(part);
+  } catch {
+    return part;
+  }
 }
 
 export function goTo(jobId: string, station: StationId): void {

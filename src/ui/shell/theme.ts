@@ -14,6 +14,7 @@ export const theme: ThemeConfig = {
     colorBorder: '#8d8470',
     colorBgContainer: '#fffdf8',
     colorBgElevated: '#fffdf8',
+    colorInfo: '#23211d',
     colorError: '#a3200f',
     motionDurationMid: '0.12s',
     motionDurationSlow: '0.16s',

@@ -1,17 +1,9 @@
 import 'fake-indexeddb/auto';
-import { startAutosave } from '@/store/autosave';
-import { db } from '@/store/db';
+import { startAutosave } from '@/store/storage/autosave';
+import { db, putJob } from '@/store/storage/db';
 import { beginGesture, edit, putOnBench, redo, setDraft, undo, useJobStore } from '@/store/jobStore';
-import {
-  copyJob,
-  exportText,
-  importJob,
-  listJobs,
-  openJob,
-  removeJob,
-  restoreJob,
-  stockShelf,
-} from '@/store/shelf';
+import { copyJob, exportText, importJob, listJobs, openJob, stockShelf } from '@/store/storage/shelf';
+import { binJob, takeBack } from '@/store/storage/bin';
 import { newJob } from '@/core/job/newJob';
 
 const job = () => useJobStore.getState().job!;
@@ -19,7 +11,7 @@ const rename = (name: string) => edit((j) => ({ ...j, name }));
 const rest = () => new Promise((done) => setTimeout(done, 400));
 
 beforeEach(async () => {
-  await db.jobs.clear();
+  await Promise.all(db.tables.map((table) => table.clear()));
   putOnBench(newJob('bench', 'First', 'in16'), {});
 });
 
@@ -44,7 +36,7 @@ test('every edit is a step of undo, a whole drag is one, and opening a job start
 
 test('what is typed and half typed is written without being asked, and comes back', async () => {
   const stop = startAutosave();
-  await db.jobs.put({ id: 'bench', name: '', car: '', updatedAt: '', job: job(), drafts: {} });
+  await putJob({ id: 'bench', updatedAt: '', job: job(), drafts: {} });
   rename('Kept');
   setDraft('reading/track', '57 1/');
   await rest();
@@ -75,7 +67,7 @@ test('storage that refuses is said plainly', async () => {
 });
 
 test('another tab’s changes come in beside one’s own, and neither is lost', async () => {
-  await db.jobs.put({ id: 'bench', name: '', car: '', updatedAt: '', job: job(), drafts: {} });
+  await putJob({ id: 'bench', updatedAt: '', job: job(), drafts: {} });
   const stop = startAutosave();
   rename('Mine');
   await rest();
@@ -105,7 +97,7 @@ test('a good file comes in under an id of its own; a damaged one changes nothing
   expect(await importJob(new Blob([text]))).toBe('bench');
   const second = await importJob(new Blob([text]));
   expect(second).not.toBe('bench');
-  expect((await db.jobs.get(second))!.name).toBe('First, imported');
+  expect((await db.shelf.get(second))!.name).toBe('First, imported');
   expect((await db.jobs.get('bench'))!.job).toEqual(JSON.parse(text));
 });
 
@@ -116,8 +108,9 @@ test('the shelf is stocked once, copies stand alone, and what was removed can be
   const stocked = (await listJobs()).map((r) => r.id);
   expect(stocked[0]).toBe('demo-marigold');
   const copy = (await copyJob(demo!.id))!;
-  const removed = (await removeJob(demo!.id))!;
+  const before = (await db.jobs.get(demo!.id))!;
+  const thrown = (await binJob(demo!.id))!;
   expect((await listJobs()).map((r) => r.id)).toEqual([copy, ...stocked.slice(1)]);
-  await restoreJob(removed);
-  expect(await db.jobs.get(demo!.id)).toEqual(removed);
+  expect(await takeBack(thrown)).toBe(demo!.id);
+  expect(await db.jobs.get(demo!.id)).toEqual({ ...before, updatedAt: expect.any(String) as string });
 });

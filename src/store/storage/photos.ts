@@ -1,4 +1,5 @@
 import { db, type PhotoRow } from './db';
+import { problemOf } from './opening';
 
 /** Longest side of a kept photo, px, and how hard it is squeezed: a crack still shows, a hundred of them still fit. */
 const LONGEST = 1280;
@@ -26,18 +27,10 @@ export async function keepPhoto(jobId: string, item: string, file: File): Promis
     await db.photos.add({ jobId, item, at: new Date().toISOString(), image });
     return null;
   } catch (error) {
-    return /quota/i.test(String((error as Error).name))
+    return problemOf(error) === 'full'
       ? 'This browser’s storage is full: the photo was not kept. Remove some, or free space.'
       : 'This browser would not keep the photo.';
   }
-}
-
-export const removePhoto = (id: number): Promise<void> => db.photos.delete(id);
-
-/** Photos of jobs that are gone for good. */
-export async function sweepPhotos(): Promise<void> {
-  const jobs = await db.jobs.toCollection().primaryKeys();
-  await db.photos.where('jobId').noneOf(jobs).delete();
 }
 
 async function smaller(file: Blob): Promise<Blob> {

@@ -15,11 +15,18 @@ export function merged<T>(base: T, mine: T, theirs: T): T {
   if (sameStored(theirs, base) || sameStored(mine, theirs)) return mine;
   if (isLoose(base) && isLoose(mine) && isLoose(theirs)) return mergedKeys(base, mine, theirs) as T;
   if (Array.isArray(base) && Array.isArray(mine) && Array.isArray(theirs)) {
-    const grewFrom = (list: unknown[]) => base.every((v, i) => sameStored(v, list[i]));
-    if (grewFrom(mine) && grewFrom(theirs))
-      return [...base, ...theirs.slice(base.length), ...mine.slice(base.length)] as T;
+    // What one has brought in of the other already is theirs alike.
+    const shared = sharedStart(mine, theirs);
+    if (sharedStart(base, mine) === base.length && shared >= base.length)
+      return [...theirs, ...mine.slice(shared)] as T;
   }
   return mine;
+}
+
+/** How many of the first values of two lists are alike. */
+function sharedStart(a: unknown[], b: unknown[]): number {
+  const parting = a.findIndex((v, i) => i >= b.length || !sameStored(v, b[i]));
+  return parting === -1 ? Math.min(a.length, b.length) : parting;
 }
 
 function mergedKeys(base: Loose, mine: Loose, theirs: Loose): Loose {

@@ -1,0 +1,135 @@
+import { LARGEST_FILE, InputError } from '@/core/rig/read';
+import { readJob, writeJob } from '@/core/job/file';
+import type { Job } from '@/core/job/jobSchema';
+import { nameWith } from '@/core/job/names';
+import { JOB_VERSION } from '@/core/job/jobSchema';
+import { newJob } from '@/core/job/newJob';
+import type { Tape } from '@/core/units/tape';
+import { putOnBench, useJobStore } from '../jobStore';
+import { setPreferences } from '../preferences';
+import { copyPhotos, sweepBin } from './bin';
+import { db, jobRow, putJob, type JobRow, type ShelfRow } from './db';
+import { faultOf, gated } from './gate';
+import { freshId } from './ids';
+import { forget, unstoredOf, type Work } from './journal';
+import { merged } from './merge';
+import { keepSnapshot, keepText } from './snapshots';
+
+/** The lines of the shelf, the last touched first. */
+export const listJobs = (): Promise<ShelfRow[]> => db.shelf.orderBy('updatedAt').reverse().toArray();
+
+/** An empty shelf gets the demo jobs, so that there is a car to look at: the first of them as if touched last. */
+export async function stockShelf(): Promise<void> {
+  void sweepBin();
+  void lookAgain();
+  if ((await db.shelf.count()) > 0) return;
+  const { demoJobs } = await import('../demo');
+  const now = Date.now();
+  for (const [i, job] of demoJobs().entries())
+    await putJob({ ...jobRow(job), updatedAt: new Date(now - i).toISOString() });
+}
+
+/** What could not be opened once may be by now: it was mended, or Pellik has learnt to read it. */
+async function lookAgain(): Promise<void> {
+  for (const { id } of await db.shelf.filter(({ fault }) => fault !== undefined).toArray()) {
+    const stored = await db.jobs.get(id);
+    if (stored) await db.shelf.update(id, { fault: faultOf(stored.job) });
+  }
+}
+
+/**
+ * Puts a job on the bench, with what an earlier page had not stored of it. Its state is kept first, and what is of an older
+ * version before it is brought up to this one.
+ *
+ * @returns whether there is such a job
+ * @throws InputError where it cannot be read; the shelf knows it then
+ */
+export async function openJob(id: string): Promise<boolean> {
+  const stored = await db.jobs.get(id);
+  if (!stored) return false;
+  const older = (stored.job as { version?: unknown } | undefined)?.version !== JOB_VERSION;
+  if (older) await keepText(id, writeJob(stored.job), 'upgrade');
+  const job = await gatedOrKnown(stored);
+  if (!older) await keepSnapshot(job, 'visit');
+  const work = withUnstored({ job, drafts: stored.drafts });
+  putOnBench(work.job, work.drafts);
+  // Measuring goes on at the first thing not read.
+  setPreferences({ readingAt: null });
+  return true;
+}
+
+async function gatedOrKnown(stored: JobRow): Promise<Job> {
+  try {
+    return gated(stored.job);
+  } catch (error) {
+    if (error instanceof InputError) await db.shelf.update(stored.id, { fault: error.message });
+    throw error;
+  }
+}
+
+/** What a page that was closed in the middle of it had noted and not stored, brought in; what cannot be read is left out. */
+function withUnstored(stored: Work): Work {
+  return unstoredOf(stored.job.id).reduce((work, note) => {
+    const { base, mine } = note;
+    try {
+      const both = merged(base, mine, work);
+      const [job, drafts] = [gated(both.job), both.drafts];
+      // Where it cannot be stored, the note stays.
+      putJob(jobRow(job, drafts)).then(
+        () => forget(note),
+        () => {},
+      );
+      return { job, drafts };
+    } catch {
+      return work;
+    }
+  }, stored);
+}
+
+export async function startJob(name: string, tape: Tape): Promise<string> {
+  const job = newJob(freshId(), name, tape);
+  await putJob(jobRow(job));
+  return job.id;
+}
+
+/** A copy of a job with its photos. */
+export async function copyJob(id: string): Promise<string | null> {
+  const stored = await db.jobs.get(id);
+  if (!stored) return null;
+  return putCopy(gated(stored.job), ', copy');
+}
+
+/** Puts another state of a job on the shelf, as a job of its own with the same photos. @returns its id */
+export async function putCopy(state: Job, after: string): Promise<string> {
+  const job = { ...state, id: freshId(), name: nameWith(state.name, after) };
+  await db.transaction('rw', db.jobs, db.shelf, db.photos, async () => {
+    await putJob(jobRow(job));
+    await copyPhotos(state.id, job.id);
+  });
+  return job.id;
+}
+
+/**
+ * Takes in a job file. A job of the same id already on the shelf is left alone: the newcomer gets an id of its own.
+ *
+ * @throws InputError when the file is damaged or too large; nothing is changed then
+ */
+export async function importJob(file: Blob): Promise<string> {
+  if (file.size > LARGEST_FILE) throw new InputError('', 'larger than 32 MB, the most that is read');
+  const job = readJob(await file.text());
+  const onBench = useJobStore.getState().job;
+  if (onBench) await keepSnapshot(onBench, 'import');
+  const taken = (await db.jobs.get(job.id)) !== undefined;
+  const placed = taken ? { ...job, id: freshId(), name: nameWith(job.name, ', imported') } : job;
+  await putJob(jobRow(placed));
+  return placed.id;
+}
+
+/** What is stored of a job, as it lies there, readable or not. */
+export async function rawText(id: string): Promise<string> {
+  const stored = await db.jobs.get(id);
+  return `${JSON.stringify(stored?.job ?? null, null, 2)}\n`;
+}
+
+/** The job on the bench as the text of a file. */
+export const exportText = (): string => writeJob(useJobStore.getState().job!);
