@@ -14,7 +14,7 @@ const keys = (...k: string[]) =>
     .sendKeys(...k)
     .perform();
 const step = async () => (await hands.find('[data-step]')).getAttribute('data-step');
-const tick = async (text: string) => hands.clickOn(`//label[contains(., "${text}")]/input`);
+const tick = async (text: string) => hands.clickOn(`//label[contains(., "${text}")]`);
 const open = async (text: string) => hands.clickOn(`//summary[contains(., "${text}")]`);
 
 /** A new job at its first reading, by keys alone. */
@@ -125,14 +125,14 @@ test('the demo car with one wrong reading: it is named, struck, and the rest agr
   await hands.reads('.agree-sum', 'All readings agree');
   const from = async () => hands.text('[data-datum]');
   const before = await from();
-  await hands.clickOn('//label[contains(., "Rear end of the frame rails")]/input');
+  await hands.clickOn('//label[contains(., "Rear end of the frame rails")]');
   await hands.until(async () => (await from()).includes('From the rail ends'));
   expect(await from()).not.toBe(before);
 });
 
 test('inspection: what must be mended holds the tack until it is; a photo is kept, a text file is not', async () => {
   await hands.part('Inspect');
-  await hands.clickOn('//li[@data-inspect="brackets"]//button[text()="mend first"]');
+  await hands.clickOn('//li[@data-inspect="brackets"]//label[contains(., "mend first")]');
   await hands.reads('[data-verdict=inspection-brackets]', 'stop');
   const picture = join(hands.downloads, 'crack.png');
   const pixel =
@@ -150,7 +150,7 @@ test('inspection: what must be mended holds the tack until it is; a photo is kep
   await hands.reload();
   await hands.keys('2');
   await hands.find('[data-inspect=brackets] .photos img[src^="blob:"]');
-  await hands.clickOn('//li[@data-inspect="brackets"]//button[text()="mended"]');
+  await hands.clickOn('//li[@data-inspect="brackets"]//label[normalize-space()="mended"]');
   await hands.station(7, 'Hold before welding');
   expect(await hands.count('[data-condition=sound]')).toBe(0);
 });

@@ -135,7 +135,7 @@ test('rails are tried before they are made; a school sets the car up and undo ta
   expect(thought).toContain(`${(await share()).toFixed(1)} %`);
   await hands.until(async () => (await hands.count('[data-readout=whatIf]')) === 0);
   const made = await share();
-  await hands.click(await hands.find('input[name=roll-school]:not(:checked)'));
+  await hands.click(await hands.find('label:has(input[name=roll-school]:not(:checked))'));
   await hands.saved();
   await hands.undo();
   await hands.until(async () => (await share()) === made);
@@ -161,7 +161,7 @@ test('the trail wagon’s bar comes off by its pins, and says what that does on 
 test('the strip car’s tyres at the launch, and what the school makes of them', async () => {
   await goTo('Balance', 'cinder');
   await hands.reads('[data-verdict=launch]', 'more than the other');
-  await hands.click(await hands.find('.choice label:last-of-type input[name=roll-school]'));
+  await hands.click(await hands.find('.choice label:last-of-type:has(input[name=roll-school])'));
   await hands.reads('[data-verdict=launch]', 'carry alike');
 });
 

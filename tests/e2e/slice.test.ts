@@ -243,9 +243,9 @@ test('another layout is laid out anew, moves, is dragged on both sides at once, 
   await hands.drag('[data-mount="side-ladder-left-chassis"]', 0, 12);
   await hands.until(async () => (await height()) !== before);
   await hands.until(async () => (await hands.text('[data-readout=antiSquat]')) !== antiSquat);
-  await hands.click(await hands.find('.alike input'));
+  await hands.click(await hands.find('.alike'));
   expect(await hands.value('ladder-right/chassis/2')).toBe(await height());
-  await hands.click(await hands.find('.alike input'));
+  await hands.click(await hands.find('.alike'));
   await hands.undo();
   await hands.until(async () => (await height()) === before);
   await hands.undo();

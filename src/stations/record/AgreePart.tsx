@@ -1,4 +1,6 @@
 'use client';
+import { Button } from 'antd';
+import { Choice } from '@/ui/cards/Choice';
 import { approachOf } from '@/core/record/jobRecord';
 import { checkRecord } from '@/core/record/recordChecks';
 import type { Agreement } from '@/core/survey/agreement';
@@ -55,13 +57,13 @@ export function AgreePart() {
                 .map((r, i) => (
                   <tr key={r.key} className={i < agreement.wrong.length ? 'wrong' : ''} data-fit={r.key}>
                     <th scope="row">
-                      <button
-                        type="button"
+                      <Button
+                        type="text"
                         className="link"
                         onClick={() => setPreferences({ record: 'measure', sheet: false, readingAt: r.key })}
                       >
                         {spotName(spotAt(r.key)!)}
-                      </button>
+                      </Button>
                     </th>
                     <td>{sayValue(r.value, spotAt(r.key)!.quantity.unit, tape)}</td>
                     <td>
@@ -99,27 +101,21 @@ function DatumTable({ agreement }: { agreement: Agreement }) {
   return (
     <section className="section">
       <h2>Which datum do you trust?</h2>
-      <div className="choice" role="radiogroup" aria-label="Datum that is trusted">
-        {rows.map((row) => (
-          <label key={row.datum}>
-            <input
-              type="radio"
-              name="datum"
-              checked={record.datum === row.datum}
-              onChange={() => edit((j) => ({ ...j, record: { ...j.record, datum: row.datum } }))}
-            />
-            <span>
-              <b>{datumName(row.datum, rig.end)}</b>
-              <span className="hint">
-                {DATUMS[row.datum].trust} By it, the axle is{' '}
-                {Math.abs(row.aheadAtTire.value) > COVERAGE * row.aheadAtTire.u
-                  ? `out of square by ${sayValue(Math.abs(row.aheadAtTire.value), 'length', tape)} at the tyre, ${row.aheadAtTire.value > 0 ? 'left' : 'right'} ahead.`
-                  : 'square, as far as it was read.'}
-              </span>
-            </span>
-          </label>
-        ))}
-      </div>
+      <Choice
+        label="Datum that is trusted"
+        name="datum"
+        options={rows.map(({ datum, aheadAtTire }) => ({
+          value: datum,
+          title: datumName(datum, rig.end),
+          hint: `${DATUMS[datum].trust} By it, the axle is ${
+            Math.abs(aheadAtTire.value) > COVERAGE * aheadAtTire.u
+              ? `out of square by ${sayValue(Math.abs(aheadAtTire.value), 'length', tape)} at the tyre, ${aheadAtTire.value > 0 ? 'left' : 'right'} ahead.`
+              : 'square, as far as it was read.'
+          }`,
+        }))}
+        value={record.datum}
+        onPick={(datum) => edit((j) => ({ ...j, record: { ...j.record, datum } }))}
+      />
       <table className="fits" data-datum={trusted.datum}>
         <thead>
           <tr>

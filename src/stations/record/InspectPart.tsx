@@ -1,4 +1,5 @@
 'use client';
+import { Segmented } from 'antd';
 import { TextArea } from '@/ui/fields/textInput';
 import { INSPECTION, inspectionChecks } from '@/core/record/inspection';
 import { edit, useJob } from '@/store/jobStore';
@@ -51,18 +52,14 @@ function Item({ id, label, look }: { id: InspectionId; label: string; look: stri
     <li data-inspect={id} data-finding={found?.finding ?? 'none'}>
       <h3>{label}</h3>
       <p className="hint">{look}</p>
-      <div className="finding-choice" role="group" aria-label={label}>
-        {FINDINGS.map((finding) => (
-          <button
-            key={finding}
-            type="button"
-            aria-pressed={found?.finding === finding}
-            onClick={() => set(finding, found?.note ?? '')}
-          >
-            {WORDS[finding]}
-          </button>
-        ))}
-      </div>
+      <Segmented<FindingState | null>
+        block
+        className="finding-choice"
+        aria-label={label}
+        options={FINDINGS.map((value) => ({ value, label: WORDS[value] }))}
+        value={found?.finding ?? null}
+        onChange={(finding) => finding && set(finding, found?.note ?? '')}
+      />
       {found && (
         <TextArea
           aria-label={`Note: ${label}`}

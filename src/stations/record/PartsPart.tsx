@@ -1,5 +1,5 @@
 'use client';
-import { Button } from 'antd';
+import { Button, Segmented } from 'antd';
 import { Input } from '@/ui/fields/textInput';
 import { makeBar } from '@/core/fabricate/adjustableBar';
 import { memberName } from '@/core/rig/names';
@@ -79,14 +79,13 @@ function Line({ part }: { part: KitPart }) {
           value={part.name}
           onChange={(e) => set({ name: e.target.value })}
         />
-        <button
-          type="button"
-          className="link"
+        <Button
+          type="text"
           aria-label={`Take ${part.name} off the list`}
           onClick={() => change((list) => list.filter((p) => p.id !== part.id))}
         >
           ×
-        </button>
+        </Button>
       </div>
       <div className="part-fields">
         <NumberField
@@ -140,13 +139,14 @@ function HandChoice({ wanted, seen, onPick }: { wanted: Hand; seen?: Hand; onPic
   return (
     <div>
       <span className="length-label">Thread: {wanted}-hand wanted, is</span>
-      <div className="finding-choice" role="group" aria-label="Hand of the thread">
-        {HANDS.map((hand) => (
-          <button key={hand} type="button" aria-pressed={seen === hand} onClick={() => onPick(hand)}>
-            {hand}
-          </button>
-        ))}
-      </div>
+      <Segmented<Hand | null>
+        block
+        className="finding-choice"
+        aria-label="Hand of the thread"
+        options={[...HANDS]}
+        value={seen ?? null}
+        onChange={(hand) => hand && onPick(hand)}
+      />
     </div>
   );
 }

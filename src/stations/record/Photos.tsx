@@ -1,10 +1,12 @@
 'use client';
+import { Button } from 'antd';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useRef } from 'react';
-import type { PhotoRow } from '@/store/db';
+import type { PhotoRow } from '@/store/storage/db';
 import { say } from '@/store/notices';
 import { useJobPart } from '@/store/jobStore';
-import { keepPhoto, photosOf, removePhoto } from '@/store/photos';
+import { binPhoto } from '@/store/storage/bin';
+import { keepPhoto, photosOf } from '@/store/storage/photos';
 
 /** Photos of one thing on the inspection list; they stay in this browser. */
 export function Photos({ item, label }: { item: string; label: string }) {
@@ -24,9 +26,9 @@ export function Photos({ item, label }: { item: string; label: string }) {
       {photos.map((photo) => (
         <Photo key={photo.id} photo={photo} label={label} />
       ))}
-      <button type="button" className="add-photo" onClick={() => picker.current?.click()}>
+      <Button className="add-photo" onClick={() => picker.current?.click()}>
         + photo
-      </button>
+      </Button>
       <input
         ref={picker}
         type="file"
@@ -61,9 +63,9 @@ function Photo({ photo, label }: { photo: PhotoRow; label: string }) {
         {/* eslint-disable-next-line @next/next/no-img-element */}
         <img ref={picture} alt={`Photo: ${label}`} />
       </a>
-      <button type="button" aria-label="Remove this photo" onClick={() => void removePhoto(photo.id!)}>
+      <Button aria-label="Remove this photo" onClick={() => void binPhoto(photo.id!)}>
         ×
-      </button>
+      </Button>
     </figure>
   );
 }

@@ -10,7 +10,7 @@ import { formatDecimal, formatDegrees, formatLength, sayLength } from '@/core/un
 import { sayTurns } from '@/core/units/turns';
 import type { Tape } from '@/core/units/tape';
 import { edit, useJob } from '@/store/jobStore';
-import { Readout, Readouts } from '@/ui/cards/Card';
+import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { Frac } from '@/ui/figures/Frac';
 import type { Job } from '@/core/job/jobSchema';
 import { FORCE } from '@/core/units/unit';

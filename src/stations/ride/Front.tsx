@@ -5,7 +5,7 @@ import { onGround, toeAngle } from '@/core/ride/onGround';
 import { formatDegrees } from '@/core/units/length';
 import { without } from '@/core/job/edits/omit';
 import { enter, useJob } from '@/store/jobStore';
-import { Readout, Readouts } from '@/ui/cards/Card';
+import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { Frac } from '@/ui/figures/Frac';
 import { LengthField } from '@/ui/fields/LengthField';
 import { Within } from '@/ui/figures/Within';

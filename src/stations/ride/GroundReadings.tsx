@@ -1,4 +1,5 @@
 'use client';
+import { Segmented } from 'antd';
 import { CASTER, PINION } from '@/core/ride/asSet';
 import { onGround, wantedPinion } from '@/core/ride/onGround';
 import { without } from '@/core/job/edits/omit';
@@ -73,18 +74,14 @@ export function GroundReadings() {
             ))}
           </div>
           {byFrame && byFender && (
-            <div className="finding-choice" role="group" aria-label="Which gap is believed">
-              {BELIEFS.map((b) => (
-                <button
-                  key={b}
-                  type="button"
-                  aria-pressed={believe === b}
-                  onClick={() => edit((j) => ({ ...j, ride: { ...j.ride, believe: b } }))}
-                >
-                  believe {BELIEF_WORDS[b]}
-                </button>
-              ))}
-            </div>
+            <Segmented<Belief | null>
+              block
+              className="finding-choice"
+              aria-label="Which gap is believed"
+              options={BELIEFS.map((value) => ({ value, label: `believe ${BELIEF_WORDS[value]}` }))}
+              value={believe ?? null}
+              onChange={(next) => next && edit((j) => ({ ...j, ride: { ...j.ride, believe: next } }))}
+            />
           )}
           <div className="two-up">
             {SIDES.map((side) => (

@@ -1,5 +1,5 @@
 'use client';
-import dayjs from 'dayjs';
+import { sayTime } from '@/ui/paper/dates';
 import { memberName } from '@/core/rig/names';
 import { sayTurns } from '@/core/units/turns';
 import { SIDES } from '@/core/geometry/side';
@@ -29,7 +29,7 @@ export function Rounds() {
           {ride.rounds.map((r) => (
             <tr key={r.at}>
               <td>
-                {dayjs(r.at).format('HH:mm')}
+                {sayTime(r.at)}
                 {r.by === 'fender' && <span className="hint"> by the fenders</span>}
               </td>
               {SIDES.map((side) => (

@@ -1,4 +1,5 @@
 'use client';
+import { Checkbox } from 'antd';
 import { edit, useJob } from '@/store/jobStore';
 
 const STEPS: [id: string, text: string][] = [
@@ -32,10 +33,9 @@ export function Settle() {
       <ol className="settle">
         {STEPS.map(([id, text]) => (
           <li key={id}>
-            <label>
-              <input type="checkbox" checked={settled.includes(id)} onChange={() => toggle(id)} />
+            <Checkbox checked={settled.includes(id)} onChange={() => toggle(id)}>
               {text}
-            </label>
+            </Checkbox>
           </li>
         ))}
       </ol>

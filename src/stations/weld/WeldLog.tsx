@@ -1,4 +1,4 @@
-import dayjs from 'dayjs';
+import { sayMoment } from '@/ui/paper/dates';
 import { capital, memberName } from '@/core/rig/names';
 import type { WeldEvent } from '@/core/job/slices/weld';
 
@@ -14,7 +14,7 @@ export function WeldLog({ log }: { log: WeldEvent[] }) {
             <b>
               {capital(memberName(e.member))}, {e.bracket} bracket {e.to === 'scribed' ? 'cut loose' : e.to}
             </b>{' '}
-            <span className="hint">{dayjs(e.at).format('D MMM YYYY, HH:mm')}</span>
+            <span className="hint">{sayMoment(e.at)}</span>
             {e.reason && <p>“{e.reason}”</p>}
             {e.open && <p className="hint">Open then: {e.open.join('; ')}.</p>}
           </li>

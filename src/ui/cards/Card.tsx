@@ -1,9 +1,7 @@
-import dayjs from 'dayjs';
+import { sayDay } from '@/ui/paper/dates';
 import type { ReactNode } from 'react';
 import { useJobPart } from '@/store/jobStore';
 import './card.css';
-import { Term } from '@/ui/help/Term';
-import type { TermName } from '@/ui/help/terms';
 
 /** The top of a bench card: its question and, in one line, what is wanted. */
 export function CardHead({ title, children }: { title: string; children: ReactNode }) {
@@ -21,7 +19,7 @@ export function PaperLine() {
   const { name, car } = useJobPart((j) => ({ name: j.name, car: j.car }));
   return (
     <p className="print-only">
-      {name} {car && `· ${car}`} · printed {dayjs().format('D MMMM YYYY')}
+      {name} {car && `· ${car}`} · printed {sayDay(new Date())}
     </p>
   );
 }
@@ -33,21 +31,5 @@ export function Caution({ children }: { children: ReactNode }) {
       <span aria-hidden>!</span>
       <span>{children}</span>
     </p>
-  );
-}
-
-/** Named results, one a line. */
-export function Readouts({ children }: { children: ReactNode }) {
-  return <dl className="readouts">{children}</dl>;
-}
-
-type ReadoutProps = { name: string; children: ReactNode; id?: string; term?: TermName };
-
-export function Readout({ name, children, id, term }: ReadoutProps) {
-  return (
-    <div>
-      <dt>{term ? <Term of={term}>{name}</Term> : name}</dt>
-      <dd data-readout={id}>{children}</dd>
-    </div>
   );
 }

@@ -1,3 +1,6 @@
+'use client';
+import { Choice } from './Choice';
+
 type Props<T extends string> = {
   legend: string;
   name: string;
@@ -9,20 +12,17 @@ type Props<T extends string> = {
 
 /** Two schools side by side, what each gives up, and which one is set. */
 export function Pick<T extends string>({ legend, name, options, value, onPick }: Props<T>) {
+  const ways = Object.entries(options) as [T, [string, string]][];
   return (
     <section className="section">
-      <h2 id={`${name}-title`}>{legend}</h2>
-      <div className="choice" role="radiogroup" aria-labelledby={`${name}-title`}>
-        {(Object.entries(options) as [T, [string, string]][]).map(([key, [title, cost]]) => (
-          <label key={key}>
-            <input type="radio" name={name} checked={value === key} onChange={() => onPick(key)} />
-            <span>
-              <b>{title}</b>
-              <span className="hint">{cost}</span>
-            </span>
-          </label>
-        ))}
-      </div>
+      <h2>{legend}</h2>
+      <Choice
+        label={legend}
+        name={name}
+        options={ways.map(([key, [title, hint]]) => ({ value: key, title, hint }))}
+        value={value}
+        onPick={onPick}
+      />
     </section>
   );
 }

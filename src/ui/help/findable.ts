@@ -5,7 +5,7 @@ import { SPOTS, spotName } from '@/core/survey/quantities/quantities';
 import { redo, undo, useJobStore } from '@/store/jobStore';
 import { setPreferences, type LocatePart } from '@/store/preferences';
 import { setRocker } from '@/store/rocker';
-import { startJob } from '@/store/shelf';
+import { startJob } from '@/store/storage/shelf';
 import { goTo } from '@/ui/shell/route';
 
 /** A value or a command: its name, where it is, and what goes there or does it. */

@@ -1,4 +1,5 @@
 'use client';
+import { Pills } from '@/ui/cards/Pills';
 import { Button } from 'antd';
 import { useEffect } from 'react';
 import { USUAL_MASSES } from '@/core/job/applyReadings';
@@ -58,20 +59,12 @@ function Cases({ loads }: { loads: LocateResult['loads'] }) {
   if (!chosen) return null;
   return (
     <section className="section">
-      <fieldset className="pills cases">
-        <legend>Case</legend>
-        {loads.map(({ load }) => (
-          <label key={load.name}>
-            <input
-              type="radio"
-              name="load"
-              checked={load.name === name}
-              onChange={() => setPreferences({ load: load.name })}
-            />
-            <span>{load.name}</span>
-          </label>
-        ))}
-      </fieldset>
+      <Pills
+        legend="Case"
+        options={loads.map(({ load }) => ({ value: load.name, label: load.name }))}
+        value={chosen.load.name}
+        onPick={(load) => setPreferences({ load })}
+      />
       {chosen.answer ? (
         <table className="rounds forces-table">
           <thead>

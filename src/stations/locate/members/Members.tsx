@@ -1,5 +1,5 @@
 'use client';
-import { Button, Dropdown } from 'antd';
+import { Button, Checkbox, Dropdown } from 'antd';
 import { memberName } from '@/core/rig/names';
 import { edit, useJobPart } from '@/store/jobStore';
 import { setPreferences, usePreferences } from '@/store/preferences';
@@ -19,14 +19,13 @@ export function Members() {
     <section className="section">
       <h2>Mounts</h2>
       {paired && (
-        <label className="alike">
-          <input
-            type="checkbox"
-            checked={alike}
-            onChange={(e) => setPreferences({ alike: e.target.checked })}
-          />
-          <span>Left and right alike: a change on one side is made on both</span>
-        </label>
+        <Checkbox
+          className="alike"
+          checked={alike}
+          onChange={(e) => setPreferences({ alike: e.target.checked })}
+        >
+          Left and right alike: a change on one side is made on both
+        </Checkbox>
       )}
       {shown.map((id) => (
         <Member key={id} id={id} alike={alike} />

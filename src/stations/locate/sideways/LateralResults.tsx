@@ -5,7 +5,7 @@ import type { LateralBar } from '@/core/rig/lateralBar';
 import { formatDegrees } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';
-import { Readout, Readouts } from '@/ui/cards/Card';
+import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { Frac } from '@/ui/figures/Frac';
 import { Verdicts } from '@/ui/cards/Verdicts';
 import { useLocate } from '@/workers/locate';

@@ -1,4 +1,5 @@
 'use client';
+import { Checkbox, Radio } from 'antd';
 import { DATUM_NAMES, datumName, DATUMS, type Datum } from '@/core/survey/quantities/datums';
 import { METHODS, type Method } from '@/core/survey/network';
 import { edit, useJobPart } from '@/store/jobStore';
@@ -28,30 +29,27 @@ export function Approach() {
       </summary>
       <fieldset>
         <legend>The axle is carried to the frame by</legend>
-        {METHODS.map((m) => (
-          <label key={m}>
-            <input type="radio" name="method" checked={method === m} onChange={() => change({ method: m })} />
-            {METHOD_WORDS[m]}
-          </label>
-        ))}
+        <Radio.Group
+          name="method"
+          value={method}
+          onChange={(e) => change({ method: e.target.value as Method })}
+          options={METHODS.map((value) => ({ value, label: METHOD_WORDS[value] }))}
+        />
       </fieldset>
       <fieldset>
         <legend>Measured from (two check each other)</legend>
         {DATUM_NAMES.map((d) => (
-          <label key={d}>
-            <input type="checkbox" checked={measuring.includes(d)} onChange={() => toggle(d)} />
+          <Checkbox key={d} checked={measuring.includes(d)} onChange={() => toggle(d)}>
             {datumName(d, end)}
-          </label>
+          </Checkbox>
         ))}
       </fieldset>
-      <label>
-        <input type="checkbox" checked={scales} onChange={() => change({ scales: !scales })} />
+      <Checkbox checked={scales} onChange={() => change({ scales: !scales })}>
         Wheel scales are at hand
-      </label>
-      <label>
-        <input type="checkbox" checked={brief} onChange={() => change({ brief: !brief })} />
+      </Checkbox>
+      <Checkbox checked={brief} onChange={() => change({ brief: !brief })}>
         Only what the drawing needs, nothing to check it by
-      </label>
+      </Checkbox>
     </details>
   );
 }

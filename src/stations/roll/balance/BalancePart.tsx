@@ -2,7 +2,8 @@
 import type { Balance } from '@/core/balance/loadTransfer';
 import type { Corner } from '@/core/balance/steadyCorner';
 import { useJob } from '@/store/jobStore';
-import { CardHead, Readout, Readouts } from '@/ui/cards/Card';
+import { CardHead } from '@/ui/cards/Card';
+import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { CornerField } from '@/ui/fields/CornerField';
 import { Verdicts } from '@/ui/cards/Verdicts';
 import { AfterLaps } from './AfterLaps';

@@ -6,7 +6,7 @@ import { massOf } from '@/core/swaybar/mass';
 import { handbookRate } from '@/core/swaybar/handbookRate';
 import { formatLength } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
-import { Readout, Readouts } from '@/ui/cards/Card';
+import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { FORCE, MASS, ROLL_RATE, SPRING_RATE, STRESS } from '@/core/units/unit';
 
 /** What the bar does, and what it is doing where the rocker stands. */

@@ -1,5 +1,5 @@
 'use client';
-import { Select } from 'antd';
+import { Checkbox, Select } from 'antd';
 import { memo } from 'react';
 import { useJobPart } from '@/store/jobStore';
 import { putBar } from '@/store/edits/rollEdits';
@@ -62,14 +62,13 @@ export const MiddleFields = memo(
             onClear={() => putBar({ bushingRate: null }, 'roll/bushingRate', null)}
           />
         </div>
-        <label className="tick">
-          <input
-            type="checkbox"
-            checked={bar.housing !== null}
-            onChange={(e) => putBar({ housing: e.target.checked ? bar.od + 6.35 : null })}
-          />
+        <Checkbox
+          className="tick"
+          checked={bar.housing !== null}
+          onChange={(e) => putBar({ housing: e.target.checked ? bar.od + 6.35 : null })}
+        >
           Runs in a tube through the frame
-        </label>
+        </Checkbox>
         {bar.housing !== null && (
           <LengthField
             field="roll/housing"

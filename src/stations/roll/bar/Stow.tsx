@@ -1,5 +1,5 @@
 'use client';
-import { Switch } from 'antd';
+import { Checkbox, Switch } from 'antd';
 import { memo } from 'react';
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import type { Leaning } from '@/core/roll/analyse';
@@ -18,14 +18,13 @@ export const Stow = memo(function Stow({ bar, without }: Props) {
   return (
     <section className="section">
       <h2>Quick disconnect</h2>
-      <label className="tick">
-        <input
-          type="checkbox"
-          checked={stow !== null}
-          onChange={(e) => putBar({ stow: e.target.checked ? usualStow(bar) : null, hooked: true })}
-        />
+      <Checkbox
+        className="tick"
+        checked={stow !== null}
+        onChange={(e) => putBar({ stow: e.target.checked ? usualStow(bar) : null, hooked: true })}
+      >
         The links come off by a pin
-      </label>
+      </Checkbox>
       {stow && (
         <>
           <label className="tick">

@@ -1,5 +1,5 @@
 'use client';
-import { Button } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { usualShock, usualStop, type ShockDesign, type StopDesign } from '@/core/springs/springDesign';
 import { useJob } from '@/store/jobStore';
 import { putRoll } from '@/store/edits/rollEdits';
@@ -40,14 +40,13 @@ export function ShockFields() {
           />
         ))}
       </div>
-      <label className="tick">
-        <input
-          type="checkbox"
-          checked={shock.apart === null}
-          onChange={(e) => put({ apart: e.target.checked ? null : usualStands(rig.track, rig.tireRadius) })}
-        />
+      <Checkbox
+        className="tick"
+        checked={shock.apart === null}
+        onChange={(e) => put({ apart: e.target.checked ? null : usualStands(rig.track, rig.tireRadius) })}
+      >
         {inSpring ? 'Stands inside its spring: a coil-over' : 'Stands beside its spring'}
-      </label>
+      </Checkbox>
       {springs?.kind === 'leaf' && shock.apart === null && (
         <p className="hint">A shock beside a leaf has mounts of its own: take the tick away to place them.</p>
       )}

@@ -4,7 +4,8 @@ import { SPRING_KINDS, usualSprings, type SpringDesign } from '@/core/springs/sp
 import { sayLength } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
 import { putRoll } from '@/store/edits/rollEdits';
-import { CardHead, Readout, Readouts } from '@/ui/cards/Card';
+import { CardHead } from '@/ui/cards/Card';
+import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { Verdicts } from '@/ui/cards/Verdicts';
 import { AirFields } from './AirFields';
 import { AirHeights } from './AirHeights';
