@@ -7,6 +7,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { jobFault } from '@/core/job/file';
 import { without } from '@/core/job/edits/omit';
 import { say } from './notices';
+import { madeToFit, sameStored } from './merging/merge';
 
 /** Whether the job is stored; why not, where it could not be. */
 type SaveState =
@@ -37,14 +38,49 @@ const history = () => useJobStore.temporal.getState();
  */
 export const useDragged = create<{ job: Job | null }>()(() => ({ job: null }));
 
+/** The act that the edits of this moment belong to, and the one that those before it belonged to. */
+let actNow: string | null = null;
+let actBefore: string | null = null;
+
+/** Edits made in one act are one step of undo, as the letters typed into one field. */
+export function inOneAct(act: string, work: () => void): void {
+  actNow = act;
+  try {
+    work();
+  } finally {
+    actNow = null;
+  }
+}
+
+/** What comes next is another act, whatever its name. */
+export function endAct(): void {
+  actBefore = null;
+}
+
 /**
  * Changes the job. A change that gives back the same job is no change; one that could not be read back from its file is not
  * made, and said.
  */
 export function edit(change: (job: Job) => Job): void {
   const dragged = useDragged.getState().job;
-  if (dragged) useDragged.setState({ job: change(dragged) });
-  else useJobStore.setState(({ job }) => (job ? { job: fitting(change(job), job) } : {}));
+  if (dragged) {
+    useDragged.setState({ job: change(dragged) });
+    return;
+  }
+  const { job } = useJobStore.getState();
+  if (!job) return;
+  const changed = fitting(change(job), job);
+  const goesOn = actNow !== null && actNow === actBefore;
+  if (changed !== job) actBefore = actNow;
+  if (goesOn) inPlace({ job: changed });
+  else useJobStore.setState({ job: changed });
+}
+
+/** Sets what is on the bench without a step of undo. */
+function inPlace(state: Partial<Pick<JobState, 'job' | 'drafts' | 'saving'>>): void {
+  history().pause();
+  useJobStore.setState(state);
+  history().resume();
 }
 
 /** A changed job where it can be read back from its file; else the job as it was. */
@@ -79,11 +115,32 @@ export function useJobPart<T>(part: (job: Job) => T): T {
   return useJobStore(useShallow((s) => part(s.job!)));
 }
 
-export function putOnBench(job: Job, drafts: Drafts): void {
-  history().pause();
-  useJobStore.setState({ job, drafts });
-  history().clear();
-  history().resume();
+/** What can be undone and done again: the states before the job as it is, the earliest first, and those after it. */
+export type Acts = { past: Job[]; future: Job[] };
+
+const statesOf = (kept: { job?: Job | null }[]): Job[] => kept.flatMap(({ job }) => job ?? []);
+
+export function actsDone(): Acts {
+  const { pastStates, futureStates } = history();
+  return { past: statesOf(pastStates), future: statesOf(futureStates) };
+}
+
+function setActs({ past, future }: Acts): void {
+  const states = (jobs: Job[]) => jobs.slice(-UNDO_STEPS).map((job) => ({ job }));
+  useJobStore.temporal.setState({ pastStates: states(past), futureStates: states(future) });
+}
+
+export function putOnBench(job: Job, drafts: Drafts, acts: Acts = { past: [], future: [] }): void {
+  endAct();
+  inPlace({ job, drafts });
+  setActs(acts);
+}
+
+/** Brings in what was changed elsewhere: no act of this bench, and what undo goes back to has it too. */
+export function bringIn({ job, drafts }: { job: Job; drafts: Drafts }, into: (state: Job) => Job): void {
+  inPlace({ job, drafts, saving: { kind: 'followed' } });
+  const { past, future } = actsDone();
+  setActs({ past: past.map(into), future: future.map(into) });
 }
 
 /**
@@ -93,6 +150,7 @@ export function putOnBench(job: Job, drafts: Drafts): void {
  */
 export function beginGesture(): (() => void) | null {
   const before = useJobStore.getState().job;
+  endAct();
   if (!before || useDragged.getState().job) return null;
   history().pause();
   useDragged.setState({ job: before });
@@ -123,10 +181,27 @@ export function useAtRest<T>(value: T): T {
   return inHand ? before : value;
 }
 
-/** Not while something is in the hand. */
-const atRest = (): boolean => useDragged.getState().job === null;
-export const undo = (): void => void (atRest() && history().undo());
-export const redo = (): void => void (atRest() && history().redo());
+export const undo = (): void => step(history().undo, history().redo);
+export const redo = (): void => step(history().redo, history().undo);
+
+/** One act back or forth, not while something is in the hand. What came in from elsewhere may leave no way there. */
+function step(go: () => void, goBack: () => void): void {
+  const { job } = useJobStore.getState();
+  if (isInHand() || !job) return;
+  endAct();
+  go();
+  const there = useJobStore.getState().job!;
+  const fits = there === job ? job : madeToFit(there);
+  if (fits && sameStored(fits, there)) return;
+  if (fits) return inPlace({ job: fits });
+  goBack();
+  say({
+    kind: 'error',
+    key: 'unfit',
+    title: 'There is no way back past that.',
+    description: 'What another tab has changed since does not go with how the job was. The job is as it was.',
+  });
+}
 
 export function setDraft(field: string, text: string | null): void {
   useJobStore.setState(({ drafts }) => {

@@ -243,6 +243,12 @@ export class Hands {
     });
   }
 
+  /** Closes the dialog that is open; a notice has a button of the same name. */
+  async closeDialog(): Promise<void> {
+    await this.clickOn('//*[@role="dialog"]//button[@aria-label="Close"]');
+    await this.dialogGone();
+  }
+
   dialogGone = (): Promise<void> =>
     this.until(() =>
       this.driver.executeScript<boolean>(

@@ -1,6 +1,6 @@
 import { useEffect, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { division, type Tape } from '@/core/units/tape';
-import { beginGesture } from '@/store/jobStore';
+import { beginGesture, endAct, inOneAct } from '@/store/jobStore';
 import { DRAGS, type Sheet } from '@/bay/views/projection';
 
 type Axis = 0 | 1 | 2;
@@ -67,7 +67,9 @@ export function useDragHandle({ sheet, tape, onHold, onDrag, onStep }: Grip) {
     if (!taken) return;
     e.preventDefault();
     e.stopPropagation();
-    onStep(...taken);
+    // An arrow that is held is one act; pressed again, it is another.
+    if (!e.repeat) endAct();
+    inOneAct('arrow', () => onStep(...taken));
   }
 
   return { onPointerDown, onKeyDown };

@@ -1,12 +1,15 @@
 import { liveQuery } from 'dexie';
 import { writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
-import { useDragged, useJobStore } from '../jobStore';
+import { InputError } from '@/core/rig/read';
+import { bringIn, isInHand, useDragged, useJobStore } from '../jobStore';
+import { keepActs } from './acts';
+import { tellClash } from '../merging/clash';
 import { db, jobRow, putJob, type JobRow } from './db';
 import { gated } from './gate';
 import { TAB } from './ids';
 import { forgetMine, note, type Work } from './journal';
-import { merged, sameStored } from './merge';
+import { mergedJob, mergedWork, sameStored, sharing, type Version } from '../merging/merge';
 import { problemOf } from './opening';
 import { keepText } from './snapshots';
 
@@ -47,6 +50,10 @@ export function startAutosave(): () => void {
   let dirty = false;
   /** what store and bench last agreed on: what either has changed since is told from it */
   let base: Work | null = null;
+  /** when this tab last changed something */
+  let changedAt = '';
+  /** what another tab has written while something was in the hand */
+  let waiting: Version | null = null;
   /** whether the job has been seen in the database, so that it can be missed there */
   let seen = false;
   let keptOn = today();
@@ -62,8 +69,9 @@ export function startAutosave(): () => void {
 
   function changed(): void {
     dirty = true;
+    changedAt = new Date().toISOString();
     const { job, drafts, saving } = useJobStore.getState();
-    if (job && base) note(base, { job, drafts });
+    if (job && base) note(base, { job, drafts }, changedAt);
     if (saving.kind !== 'saving' && saving.kind !== 'failed')
       useJobStore.setState({ saving: { kind: 'saving' } });
     if (saving.kind === 'failed') wake();
@@ -73,7 +81,9 @@ export function startAutosave(): () => void {
   async function write(): Promise<void> {
     let retry = FIRST_RETRY;
     while (dirty && running) {
-      if (await put()) {
+      // A drag is written when the hand lets go.
+      if (isInHand()) await rest();
+      else if (await put()) {
         retry = FIRST_RETRY;
         await rest();
       } else {
@@ -91,16 +101,23 @@ export function startAutosave(): () => void {
   }
 
   async function putNow(): Promise<boolean> {
-    const { job, drafts } = useJobStore.getState();
-    if (!job) return true;
+    const onBench = useJobStore.getState().job;
+    if (!onBench) return true;
     try {
-      await keepDay(job.id);
+      await keepDay(onBench.id);
+      // What waited for the hand to let go has come in meanwhile.
+      const { job, drafts } = useJobStore.getState();
+      if (job?.id !== onBench.id) return true;
+      const mine = { job, drafts, at: changedAt, by: TAB };
       const theirs = await db.transaction('rw', db.jobs, db.shelf, async () => {
         const stored = await db.jobs.get(job.id);
         if (seen && !stored) throw new Removed();
-        const others = stored?.by !== undefined && stored.by !== TAB ? stored : null;
-        const both = others && base ? merged(base, { job, drafts }, workOf(others)) : { job, drafts };
-        await putJob({ ...jobRow(both.job, both.drafts), by: TAB });
+        const others = stored?.by !== undefined && stored.by !== TAB ? versionOf(stored) : null;
+        const both = others && base ? mergedWork(base, mine, others).work : mine;
+        if (others && sameStored(both.job, others.job) && sameStored(both.drafts, others.drafts))
+          return others;
+        const at = others && others.at > changedAt ? others.at : changedAt;
+        await putJob({ ...jobRow(both.job, both.drafts, at), by: TAB });
         return others;
       });
       // Another job may have come to the bench meanwhile.
@@ -113,6 +130,7 @@ export function startAutosave(): () => void {
         forgetMine(job.id);
         useJobStore.setState({ saving: { kind: 'saved' } });
       }
+      await keepActs(job);
       return true;
     } catch (error) {
       dirty = true;
@@ -129,14 +147,34 @@ export function startAutosave(): () => void {
     keptOn = today();
   }
 
-  /** Brings in what another tab has written, beside what was changed here meanwhile. */
-  function adopt(row: JobRow): void {
+  /** Brings in what another tab has written, beside what was changed here meanwhile; while something is in the hand, once it is let go of. */
+  function adopt(theirs: Version): void {
+    if (isInHand()) {
+      waiting = theirs;
+      return;
+    }
     const { job, drafts } = useJobStore.getState();
-    if (!job || !base || row.id !== job.id) return;
-    const theirs = { job: gated(row.job), drafts: row.drafts };
-    const both = merged(base, { job, drafts }, theirs);
-    base = theirs;
-    useJobStore.setState({ ...both, saving: { kind: 'followed' } });
+    if (!job || !base || theirs.job.id !== job.id) return;
+    const from = base;
+    const { work, otherWay } = mergedWork(from, { job, drafts, at: changedAt, by: TAB }, theirs);
+    base = { job: theirs.job, drafts: theirs.drafts };
+    bringIn(work, (state) => mergedJob(from.job, state, theirs.job).value);
+    if (otherWay) tellClash(work, otherWay);
+  }
+
+  function follows(row: JobRow): void {
+    try {
+      adopt(versionOf(row));
+    } catch (error) {
+      // A tab of another age may write what this one cannot read: this one stays as it is, and says so when it would store.
+      if (!(error instanceof InputError)) throw error;
+    }
+  }
+
+  function letGo(): void {
+    const theirs = waiting;
+    waiting = null;
+    if (theirs) adopt(theirs);
   }
 
   /** Listens to what other tabs write of the job on the bench. */
@@ -146,10 +184,15 @@ export function startAutosave(): () => void {
       next: (row) => {
         if (row) seen = true;
         // Own changes on their way to the disk are merged there.
-        if (row?.by && row.by !== TAB && !dirty && !same(row)) adopt(row);
+        if (row?.by && row.by !== TAB && !dirty && !same(row)) follows(row);
       },
       error: () => follow?.unsubscribe(),
     });
+  }
+
+  /** What is stored, its parts the same objects as here where they are alike; what cannot be read leaves this tab as it is. */
+  function versionOf({ job, drafts, updatedAt, by = '' }: JobRow): Version {
+    return { job: sharing(base?.job, gated(job)), drafts: sharing(base?.drafts, drafts), at: updatedAt, by };
   }
 
   const same = (row: JobRow): boolean =>
@@ -157,6 +200,8 @@ export function startAutosave(): () => void {
 
   function takeUp({ job, drafts }: { job: Job | null; drafts: Work['drafts'] }): void {
     base = job && { job, drafts };
+    changedAt = '';
+    waiting = null;
     seen = false;
     keptOn = today();
     if (job) followOthers(job.id);
@@ -190,19 +235,24 @@ export function startAutosave(): () => void {
     if (now.job?.id !== before.job?.id || before.job === null) takeUp(now);
     else if (now.job !== base?.job || now.drafts !== base?.drafts) changed();
   });
+  // What the hand made of the job is set right after it lets go.
+  const stopWaiting = useDragged.subscribe(({ job }) => {
+    if (!job && waiting) queueMicrotask(letGo);
+  });
   return () => {
     running = false;
     saver = null;
     stop();
+    stopWaiting();
     follow?.unsubscribe();
     page?.removeEventListener('pagehide', flush);
     page?.removeEventListener('beforeunload', hold);
   };
 }
 
-const workOf = ({ job, drafts }: JobRow): Work => ({ job, drafts });
-
 function explain(error: unknown): string {
+  if (error instanceof InputError)
+    return 'Another tab, of another Pellik, has written this job in a way that this one cannot read. Export it, then reload.';
   if (error instanceof Removed)
     return 'This job was taken off the shelf in another tab; it lies in the bin. Export it, or take it back out there.';
   return problemOf(error) === 'full'

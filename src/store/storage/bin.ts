@@ -73,12 +73,13 @@ export async function sweepBin(now = Date.now()): Promise<void> {
 
 /** Throws something out of the bin for good, with all that belonged to it alone. */
 export function throwOut({ id, kind, jobId }: BinRow): Promise<void> {
-  return db.transaction('rw', db.jobs, db.bin, db.photos, db.snapshots, async () => {
+  return db.transaction('rw', db.jobs, db.bin, db.photos, db.snapshots, db.acts, async () => {
     await db.bin.delete(id!);
     if (kind === 'photo' || (await db.jobs.get(jobId)) !== undefined) return;
     const again = await db.bin.filter((other) => other.kind === 'job' && other.jobId === jobId).count();
     if (again > 0) return;
     await db.photos.where({ jobId }).delete();
     await db.snapshots.where({ jobId }).delete();
+    await db.acts.where({ jobId }).delete();
   });
 }

@@ -7,6 +7,7 @@ export type Drafts = Record<string, string>;
 
 export type JobRow = {
   id: string;
+  /** when it was last changed */
   updatedAt: string;
   /** which tab of the browser wrote it last */
   by?: string;
@@ -43,6 +44,12 @@ export type Occasion = 'visit' | 'day' | 'import' | 'upgrade' | 'return';
 /** A job as it was at some time, as the text of its file. */
 export type SnapshotRow = { id?: number; jobId: string; at: string; why: Occasion; text: string };
 
+/**
+ * What could be undone and done again of a job at one seat of the browser, and the state from which. States share what is
+ * alike in them, in memory as on the disk.
+ */
+export type ActsRow = { jobId: string; seat: string; at: string; past: Job[]; present: Job; future: Job[] };
+
 export const DATABASE = 'pellik';
 export const DATABASE_VERSION = 3;
 
@@ -53,6 +60,7 @@ class PellikDatabase extends Dexie {
   photos!: Table<PhotoRow, number>;
   bin!: Table<BinRow, number>;
   snapshots!: Table<SnapshotRow, number>;
+  acts!: Table<ActsRow, [string, string]>;
 
   constructor() {
     // A write is said to be done once it is on the disk, not once the system has promised to put it there.
@@ -66,6 +74,7 @@ class PellikDatabase extends Dexie {
         photos: '++id, [jobId+item], jobId',
         bin: '++id, until',
         snapshots: '++id, jobId',
+        acts: '[jobId+seat], jobId',
       })
       .upgrade((tx) =>
         tx
@@ -85,10 +94,10 @@ function shelfRowOf({ id, updatedAt, job }: JobRow, fault?: string): ShelfRow {
 
 const say = (text: unknown): string => (typeof text === 'string' ? text : '');
 
-/** A job as it is stored now, with what is half typed into it. */
-export const jobRow = (job: Job, drafts: Drafts = {}): JobRow => ({
+/** A job as it is stored, with what is half typed into it. */
+export const jobRow = (job: Job, drafts: Drafts = {}, updatedAt = new Date().toISOString()): JobRow => ({
   id: job.id,
-  updatedAt: new Date().toISOString(),
+  updatedAt,
   job,
   drafts,
 });

@@ -6,3 +6,16 @@ export function freshId(): string {
 
 /** This tab of the browser, so that it knows its own writing. */
 export const TAB = freshId().replace('job', 'tab');
+
+/** This place in the browser, which a reload leaves as it is: a reload is another tab at the same seat. */
+export const SEAT = seat();
+
+function seat(): string {
+  try {
+    const taken = sessionStorage.getItem('pellik-seat') ?? TAB;
+    sessionStorage.setItem('pellik-seat', taken);
+    return taken;
+  } catch {
+    return TAB;
+  }
+}

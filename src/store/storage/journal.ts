@@ -7,7 +7,7 @@ import { TAB } from './ids';
 export type Work = { job: Job; drafts: Drafts };
 
 /** What a tab changed and has not yet been told is stored, with what it had started from. */
-export type Unstored = { key: string; text: string; at: number; base: Work; mine: Work };
+export type Unstored = { key: string; text: string; tab: string; at: string; base: Work; mine: Work };
 
 const keyOf = (jobId: string, tab: string) => `pellik-unstored/${jobId}/${tab}`;
 
@@ -15,9 +15,9 @@ const keyOf = (jobId: string, tab: string) => `pellik-unstored/${jobId}/${tab}`;
  * Notes what is on the screen before it is stored. The browser keeps this at once, where its database takes its time: a reload
  * or a page that is killed loses nothing.
  */
-export function note(base: Work, mine: Work): void {
+export function note(base: Work, mine: Work, at: string): void {
   try {
-    localStorage.setItem(keyOf(mine.job.id, TAB), JSON.stringify({ at: Date.now(), base, mine }));
+    localStorage.setItem(keyOf(mine.job.id, TAB), JSON.stringify({ at, base, mine }));
   } catch {
     // No room, or not allowed: what the database keeps is all that is kept.
   }
@@ -43,7 +43,7 @@ export function unstoredOf(jobId: string): Unstored[] {
     return Object.keys(localStorage)
       .filter((key) => key.startsWith(keyOf(jobId, '')))
       .flatMap((key) => read(key) ?? [])
-      .sort((a, b) => a.at - b.at);
+      .sort((a, b) => (a.at < b.at ? -1 : 1));
   } catch {
     return [];
   }
@@ -53,7 +53,8 @@ function read(key: string): Unstored | null {
   try {
     const text = localStorage.getItem(key) ?? '';
     const { at, base, mine } = parseJson(text) as Unstored;
-    return base?.job && mine?.job ? { key, text, at, base, mine } : null;
+    const tab = key.slice(key.lastIndexOf('/') + 1);
+    return typeof at === 'string' && base?.job && mine?.job ? { key, text, tab, at, base, mine } : null;
   } catch {
     return null;
   }

@@ -11,8 +11,10 @@ import { copyPhotos, sweepBin } from './bin';
 import { db, jobRow, putJob, type JobRow, type ShelfRow } from './db';
 import { faultOf, gated } from './gate';
 import { freshId } from './ids';
+import { actsOf } from './acts';
+import { tellClash } from '../merging/clash';
 import { forget, unstoredOf, type Work } from './journal';
-import { merged } from './merge';
+import { mergedWork, sameStored, type Version } from '../merging/merge';
 import { keepSnapshot, keepText } from './snapshots';
 
 /** The lines of the shelf, the last touched first. */
@@ -51,8 +53,14 @@ export async function openJob(id: string): Promise<boolean> {
   if (older) await keepText(id, writeJob(stored.job), 'upgrade');
   const job = await gatedOrKnown(stored);
   if (!older) await keepSnapshot(job, 'visit');
-  const work = withUnstored({ job, drafts: stored.drafts });
-  putOnBench(work.job, work.drafts);
+  const work = withUnstored({ ...stored, job });
+  const { past, future } = await actsOf(job);
+  // What was typed last before a page went is an act as well.
+  putOnBench(
+    work.job,
+    work.drafts,
+    sameStored(work.job, job) ? { past, future } : { past: [...past, job], future: [] },
+  );
   // Measuring goes on at the first thing not read.
   setPreferences({ readingAt: null });
   return true;
@@ -68,22 +76,28 @@ async function gatedOrKnown(stored: JobRow): Promise<Job> {
 }
 
 /** What a page that was closed in the middle of it had noted and not stored, brought in; what cannot be read is left out. */
-function withUnstored(stored: Work): Work {
-  return unstoredOf(stored.job.id).reduce((work, note) => {
-    const { base, mine } = note;
+function withUnstored({ job, drafts, updatedAt, by = '' }: JobRow): Work {
+  let all: Version = { job, drafts, at: updatedAt, by };
+  for (const note of unstoredOf(job.id)) {
+    const { tab, at, base } = note;
     try {
-      const both = merged(base, mine, work);
-      const [job, drafts] = [gated(both.job), both.drafts];
+      const mine = { job: gated(note.mine.job), drafts: note.mine.drafts, at, by: tab };
+      // What a tab has noted comes after what it has stored, whatever the clock did meanwhile.
+      if (all.by === tab && at < all.at) mine.at = all.at;
+      const { work, otherWay } = mergedWork(base, all, mine);
+      // A tab that went on from what it had stored is at one with itself.
+      if (otherWay && all.by !== tab) tellClash(work, otherWay);
+      all = { ...work, at: at > all.at ? at : all.at, by: tab };
       // Where it cannot be stored, the note stays.
-      putJob(jobRow(job, drafts)).then(
+      putJob({ ...jobRow(all.job, all.drafts, all.at), by: tab }).then(
         () => forget(note),
         () => {},
       );
-      return { job, drafts };
-    } catch {
-      return work;
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
     }
-  }, stored);
+  }
+  return all;
 }
 
 export async function startJob(name: string, tape: Tape): Promise<string> {

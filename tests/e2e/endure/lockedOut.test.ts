@@ -29,8 +29,7 @@ test('one job that cannot be read locks nothing else away: it is shown with its 
   await hands.press('Bin');
   await hands.press('Take back: Tinker, front axle');
   await hands.reads('.kept', 'There is nothing in it');
-  await hands.press('Close');
-  await hands.dialogGone();
+  await hands.closeDialog();
   await hands.until(async () => (await hands.count('.shelf li[data-fault]')) === 1);
 });
 

@@ -13,7 +13,6 @@ import {
 } from '@/instruments/protocol';
 import { dropsAt, practiceValue, standInLine, type Aim } from '@/instruments/standIns';
 import { steadyValue } from '@/instruments/steady';
-import { merged } from '@/store/storage/merge';
 import { withDigit, withFraction, withLine, withoutLast } from '@/ui/fields/padKeys';
 
 describe('lines of a gauge', () => {
@@ -164,31 +163,4 @@ test('angles and weights are typed as they are spoken', () => {
   // Rounded up to what can be read, but not for a hair over it.
   expect(roundUp(25.4 / 16, 'length', 'in16')).toBeCloseTo(25.4 / 16, 9);
   expect(roundUp(1.7, 'length', 'in16')).toBeCloseTo((3 / 32) * 25.4, 9);
-});
-
-describe('two versions of one job', () => {
-  type Tree = Record<string, number | Record<string, number>>;
-  const tree: fc.Arbitrary<Tree> = fc.dictionary(
-    fc.constantFrom('a', 'b', 'c', 'd'),
-    fc.oneof(fc.nat(9), fc.dictionary(fc.constantFrom('x', 'y', 'z'), fc.nat(9))),
-  );
-
-  test('what only one changed is kept, whichever it was', () => {
-    fc.assert(
-      fc.property(tree, tree, (base, other) => {
-        expect(merged(base, base, other)).toEqual(other);
-        expect(merged(base, other, base)).toEqual(other);
-        expect(merged(base, other, other)).toEqual(other);
-      }),
-    );
-    expect(
-      merged({ a: 1, b: { x: 1, y: 2 } }, { a: 5, b: { x: 1, y: 2 } }, { a: 1, b: { x: 1, y: 7 } }),
-    ).toEqual({ a: 5, b: { x: 1, y: 7 } });
-  });
-
-  test('readings added in both are both kept; where both changed one value, mine stands', () => {
-    expect(merged({ r: [1] }, { r: [1, 2] }, { r: [1, 3] })).toEqual({ r: [1, 3, 2] });
-    expect(merged({ a: 1 }, { a: 2 }, { a: 3 })).toEqual({ a: 2 });
-    expect(merged<Tree>({ a: 1, b: 1 }, { b: 1 }, { a: 1, b: 2 })).toEqual({ b: 2 });
-  });
 });

@@ -6,7 +6,6 @@ import { edit, putOnBench, setDraft, undo, useJobStore } from '@/store/jobStore'
 import { abandon, settle, startAutosave } from '@/store/storage/autosave';
 import { BIN_DAYS, binJob, binned, binPhoto, sweepBin, takeBack, throwOut } from '@/store/storage/bin';
 import { db, putJob } from '@/store/storage/db';
-import { merged } from '@/store/storage/merge';
 import { copyJob, importJob, listJobs, openJob, putCopy, stockShelf } from '@/store/storage/shelf';
 import { keepSnapshot, snapshotsOf } from '@/store/storage/snapshots';
 import { standInStorage } from '../../support/localStorage';
@@ -220,7 +219,8 @@ describe('a page that is closed in the middle of it', () => {
     await openJob('a');
     const start = { job: job(), drafts: {} };
     const named = (name: string) => ({ job: { ...start.job, name }, drafts: { 'reading/track': name } });
-    const noted = (tab: string, at: number, base: object, mine: object) => {
+    const noted = (tab: string, later: number, base: object, mine: object) => {
+      const at = new Date(Date.now() + later).toISOString();
       kept[`pellik-unstored/a/${tab}`] = JSON.stringify({ at, base, mine });
     };
     // The browser lists what it keeps in no order that tells their age.
@@ -298,26 +298,4 @@ describe('a save that fails', () => {
     expect(await settle()).toBe(true);
     expect((await db.jobs.get('a'))!.job.name).toBe('On my own');
   });
-});
-
-test('lists that grew from one base in two places: each addition comes in once', () => {
-  const list = fc.array(fc.nat(1000), { maxLength: 4 });
-  fc.assert(
-    fc.property(list, list, list, (base, mine, theirs) => {
-      const both = merged(base, [...base, ...mine], [...base, ...theirs]);
-      for (const n of mine) expect(both).toContain(n);
-      for (const n of theirs) expect(both).toContain(n);
-      // What the one has brought in of the other already is not brought in again.
-      expect(merged(base, [...base, ...theirs, ...mine], [...base, ...theirs])).toEqual([
-        ...base,
-        ...theirs,
-        ...mine,
-      ]);
-      expect(merged(base, [...base, ...mine], [...base, ...mine, ...theirs])).toEqual([
-        ...base,
-        ...mine,
-        ...theirs,
-      ]);
-    }),
-  );
 });
