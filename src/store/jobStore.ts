@@ -181,16 +181,20 @@ export function useAtRest<T>(value: T): T {
   return inHand ? before : value;
 }
 
-export const undo = (): void => step(history().undo, history().redo);
-export const redo = (): void => step(history().redo, history().undo);
+export const undo = (): void => step(history().undo, history().redo, () => actsDone().past.length);
+export const redo = (): void => step(history().redo, history().undo, () => actsDone().future.length);
 
 /** One act back or forth, not while something is in the hand. What came in from elsewhere may leave no way there. */
-function step(go: () => void, goBack: () => void): void {
+function step(go: () => void, goBack: () => void, left: () => number): void {
   const { job } = useJobStore.getState();
   if (isInHand() || !job) return;
   endAct();
-  go();
-  const there = useJobStore.getState().job!;
+  let there = job;
+  // An act that another tab has done as well since leaves nothing to be undone.
+  while (left() > 0 && sameStored(there, job)) {
+    go();
+    there = useJobStore.getState().job!;
+  }
   const fits = there === job ? job : madeToFit(there);
   if (fits && sameStored(fits, there)) return;
   if (fits) return inPlace({ job: fits });

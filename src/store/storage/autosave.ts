@@ -14,7 +14,7 @@ import { problemOf } from './opening';
 import { keepText } from './snapshots';
 
 /** Long enough to keep the disk out of a drag, ms. */
-const REST = 150;
+const REST = 50;
 /** How long after a failed write the next is tried, and at most after many, ms. */
 const FIRST_RETRY = 1000;
 const LAST_RETRY = 30_000;
@@ -53,7 +53,7 @@ export function startAutosave(): () => void {
   /** when this tab last changed something */
   let changedAt = '';
   /** what another tab has written while something was in the hand */
-  let waiting: Version | null = null;
+  let waiting: { theirs: Version; stored: Work } | null = null;
   /** whether the job has been seen in the database, so that it can be missed there */
   let seen = false;
   let keptOn = today();
@@ -109,22 +109,21 @@ export function startAutosave(): () => void {
       const { job, drafts } = useJobStore.getState();
       if (job?.id !== onBench.id) return true;
       const mine = { job, drafts, at: changedAt, by: TAB };
-      const theirs = await db.transaction('rw', db.jobs, db.shelf, async () => {
-        const stored = await db.jobs.get(job.id);
-        if (seen && !stored) throw new Removed();
-        const others = stored?.by !== undefined && stored.by !== TAB ? versionOf(stored) : null;
-        const both = others && base ? mergedWork(base, mine, others).work : mine;
-        if (others && sameStored(both.job, others.job) && sameStored(both.drafts, others.drafts))
-          return others;
-        const at = others && others.at > changedAt ? others.at : changedAt;
-        await putJob({ ...jobRow(both.job, both.drafts, at), by: TAB });
-        return others;
+      const { theirs, stored } = await db.transaction('rw', db.jobs, db.shelf, async () => {
+        const row = await db.jobs.get(job.id);
+        if (seen && !row) throw new Removed();
+        const theirs = row?.by !== undefined && row.by !== TAB ? versionOf(row) : null;
+        const stored = theirs && base ? mergedWork(base, mine, theirs).work : { job, drafts };
+        const at = theirs && theirs.at > mine.at ? theirs.at : mine.at;
+        if (!theirs || !sameWork(stored, theirs))
+          await putJob({ ...jobRow(stored.job, stored.drafts, at), by: TAB });
+        return { theirs, stored };
       });
       // Another job may have come to the bench meanwhile.
       if (useJobStore.getState().job?.id !== job.id) return true;
       seen = true;
-      if (theirs) adopt(theirs);
-      else base = { job, drafts };
+      if (theirs) adopt(theirs, stored);
+      else base = stored;
       // Saved is only said when nothing has come since.
       if (!dirty) {
         forgetMine(job.id);
@@ -147,24 +146,28 @@ export function startAutosave(): () => void {
     keptOn = today();
   }
 
-  /** Brings in what another tab has written, beside what was changed here meanwhile; while something is in the hand, once it is let go of. */
-  function adopt(theirs: Version): void {
+  /**
+   * Brings in what another tab has written, beside what was changed here meanwhile; while something is in the hand, once it is
+   * let go of. What is `stored` by then is what both have agreed on.
+   */
+  function adopt(theirs: Version, stored: Work): void {
     if (isInHand()) {
-      waiting = theirs;
+      waiting = { theirs, stored };
       return;
     }
     const { job, drafts } = useJobStore.getState();
     if (!job || !base || theirs.job.id !== job.id) return;
     const from = base;
     const { work, otherWay } = mergedWork(from, { job, drafts, at: changedAt, by: TAB }, theirs);
-    base = { job: theirs.job, drafts: theirs.drafts };
+    base = stored;
     bringIn(work, (state) => mergedJob(from.job, state, theirs.job).value);
     if (otherWay) tellClash(work, otherWay);
   }
 
   function follows(row: JobRow): void {
     try {
-      adopt(versionOf(row));
+      const theirs = versionOf(row);
+      adopt(theirs, theirs);
     } catch (error) {
       // A tab of another age may write what this one cannot read: this one stays as it is, and says so when it would store.
       if (!(error instanceof InputError)) throw error;
@@ -172,9 +175,9 @@ export function startAutosave(): () => void {
   }
 
   function letGo(): void {
-    const theirs = waiting;
+    const inStore = waiting;
     waiting = null;
-    if (theirs) adopt(theirs);
+    if (inStore) adopt(inStore.theirs, inStore.stored);
   }
 
   /** Listens to what other tabs write of the job on the bench. */
@@ -195,8 +198,7 @@ export function startAutosave(): () => void {
     return { job: sharing(base?.job, gated(job)), drafts: sharing(base?.drafts, drafts), at: updatedAt, by };
   }
 
-  const same = (row: JobRow): boolean =>
-    base !== null && sameStored([row.job, row.drafts], [base.job, base.drafts]);
+  const same = (row: JobRow): boolean => base !== null && sameWork(row, base);
 
   function takeUp({ job, drafts }: { job: Job | null; drafts: Work['drafts'] }): void {
     base = job && { job, drafts };
@@ -249,6 +251,8 @@ export function startAutosave(): () => void {
     page?.removeEventListener('beforeunload', hold);
   };
 }
+
+const sameWork = (a: Work, b: Work): boolean => sameStored([a.job, a.drafts], [b.job, b.drafts]);
 
 function explain(error: unknown): string {
   if (error instanceof InputError)

@@ -71,10 +71,11 @@ test('another tab’s changes come in beside one’s own, and neither is lost', 
   const stop = startAutosave();
   rename('Mine');
   await rest();
-  const other = async (change: object) => {
-    const row = (await db.jobs.get('bench'))!;
-    await db.jobs.put({ ...row, by: 'another tab', job: { ...row.job, ...change } });
-  };
+  const other = (change: object) =>
+    db.transaction('rw', db.jobs, async () => {
+      const row = (await db.jobs.get('bench'))!;
+      await db.jobs.put({ ...row, by: 'another tab', job: { ...row.job, ...change } });
+    });
   await other({ notes: 'Theirs' });
   await rest();
   expect(job()).toMatchObject({ name: 'Mine', notes: 'Theirs' });

@@ -289,6 +289,21 @@ describe('an act and its undoing', () => {
     },
   );
 
+  test('letters typed while both are being brought together stand, whatever the other tab types later elsewhere', async () => {
+    const name = (name: string) => edit((j) => ({ ...j, name }));
+    const theirs = put({ notes: 'n' });
+    name('c');
+    await theirs;
+    while ((await db.jobs.get('a'))!.job.name !== 'c') await sleep(1);
+    name('car');
+    await put({ notes: 'no' }, -1000);
+    await settle();
+    await sleep(300);
+    expect(job()).toMatchObject({ name: 'car', notes: 'no' });
+    expect((await db.jobs.get('a'))!.job).toMatchObject({ name: 'car', notes: 'no' });
+    expect(takeNotices()).toEqual([]);
+  });
+
   test('a way back that no longer goes is said, and the job stays as it is', () => {
     putOnBench(
       newJob('a', 'now', 'mm'),
