@@ -40,6 +40,8 @@ module.exports = {
     forbid('stations-keep-apart', '^src/stations/([^/]+)/', '^src/stations/(?!$1/)[^/]+/'),
     forbid('nothing-below-knows-stations', '^src/(bay|ui|store|workers)', '^(src/stations|app/)'),
     forbid('store-draws-nothing', '^src/(store|workers)', '^src/(bay|ui)'),
+    forbid('server-knows-the-core-alone', '^src/server', '^src/(?!server|core)'),
+    forbid('no-page-knows-the-server', '^src/(?!server)', '^src/server'),
     forbid('app-is-the-top', '^(src|bin|scripts)/', '^app/'),
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
   ],

@@ -1,5 +1,8 @@
+import { connection } from 'next/server';
 import { Shop } from '@/stations/Shop';
 
-export default function Page() {
+/** Drawn for each request, since its inline scripts carry the nonce of the answer. */
+export default async function Page() {
+  await connection();
   return <Shop />;
 }

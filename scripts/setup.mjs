@@ -29,7 +29,7 @@ export function ensurePackages(stdio = 'inherit') {
 /** Builds the application unless the last build is newer than every source. */
 export function ensureBuild() {
   const built = join(root, '.next', 'BUILD_ID');
-  if (isNewer(built, ['app', 'src', 'public', 'package-lock.json', 'next.config.ts', 'tsconfig.json']))
+  if (isNewer(built, ['app', 'src', 'public', 'package-lock.json', 'next.config.ts', 'proxy.ts', 'tsconfig.json']))
     return true;
   console.log('Building…');
   return run('npx', ['--no-install', 'next', 'build']);

@@ -6,6 +6,7 @@ import { useJobStore } from '@/store/jobStore';
 import { useViewport, type ViewName } from '@/store/viewport';
 import { usePreferences } from '@/store/preferences';
 import { answerHoldsFor, useLocate } from '@/workers/locate';
+import { isStale, useHealth } from '@/workers/supervised';
 import './bay.css';
 import { BayTools } from './BayTools';
 import type { Figures } from '@/bay/views/shownFigures';
@@ -102,12 +103,13 @@ export function Bay({ movable, figures, forces }: Props) {
  */
 function useDrawn(): { job: Job; result: LocateResult | null } {
   const answered = useLocate();
+  const stale = useHealth(isStale);
   const newer = useJobStore(({ job }) => {
-    if (job!.id === answered.job?.id && (job === answered.job || !answerHoldsFor(job!))) return null;
-    return job;
+    if (job === answered.job) return null;
+    return stale || job!.id !== answered.job?.id || answerHoldsFor(job!) ? job : null;
   });
   const job = newer ?? answered.job!;
-  return { job, result: job.id === answered.job?.id ? answered.result : null };
+  return { job, result: job.id === answered.resultId && !stale ? answered.result : null };
 }
 
 /** Rear large, side and plan under it, or beside it in a low, wide bay; or the one that was enlarged alone. */

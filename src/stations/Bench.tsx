@@ -17,7 +17,9 @@ import { TapeStrip } from '@/ui/shell/TapeStrip';
 import { useShortcuts } from '@/ui/help/useShortcuts';
 import { answerHoldsFor, askLocate, askUncertainty, useLocate } from '@/workers/locate';
 import { askAgreement } from '@/workers/search';
+import { isStale, useHealth } from '@/workers/supervised';
 import './bench.css';
+import { FromBefore } from './FromBefore';
 import { fetchStations, stations } from './stations';
 
 const Help = lazy(async () => ({ default: (await import('@/ui/help/Help')).Help }));
@@ -78,6 +80,7 @@ export function Bench() {
         <Rocker />
       </div>
       <main className={`bench-card at-${station}`} key={station}>
+        <FromBefore />
         <Suspense
           fallback={
             <p className="hint" data-loading>
@@ -99,6 +102,9 @@ export function Bench() {
   );
 }
 
+/** How long after no worker has answered one is started again, ms. */
+const ANOTHER_TRY = 5000;
+
 /**
  * Every change of the job or the rocker goes to the worker; what comes back is what every station reads. Straight from the
  * stores, so that the worker is at it while the fields are still being drawn.
@@ -110,9 +116,19 @@ function askTheWorker(): () => void {
     if (job) void askLocate({ job, rocker: useRocker.getState() });
   };
   ask();
+  // A drag stays in the hand where no answer comes, or comes too late to follow it.
+  const unanswered = () => {
+    const { job } = useDragged.getState();
+    if (job && isStale()) showDragged(job);
+  };
   const off = [
     useJobStore.subscribe((now, before) => {
       if (now.job !== before.job && !useDragged.getState().job) ask();
+    }),
+    useDragged.subscribe(unanswered),
+    useHealth.subscribe(({ gone }) => {
+      unanswered();
+      if (gone) setTimeout(ask, ANOTHER_TRY);
     }),
     // Roll shows what is dragged there with its own answer, so that all of it changes in one frame.
     useDragged.subscribe(({ job }) => {

@@ -5,8 +5,9 @@ import type { ResultUncertainty } from '@/core/locate/resultUncertainty';
 import type { TravelMap } from '@/core/locate/travelMap';
 import { locateInput, type CurveValues, type LocateInput, type LocateResult } from '@/core/locate/types';
 import type { Travel } from '@/core/rig/schema';
+import { useJobStore } from '@/store/jobStore';
 import { newestOnly } from './newestOnly';
-import { physicsWorker } from './physicsWorker';
+import { askPhysics } from './physicsWorker';
 
 /** `result`, and what it was worked out of, outlives a geometry that cannot be solved, so that the bay keeps its drawing. */
 type LocateState = {
@@ -15,6 +16,8 @@ type LocateState = {
   input: LocateInput | null;
   result: LocateResult | null;
   resultOf: LocateInput | null;
+  /** the job whose result it is, by its id */
+  resultId: string | null;
   problem: string | null;
 };
 
@@ -24,19 +27,34 @@ export const useLocate = create<LocateState>()(() => ({
   input: null,
   result: null,
   resultOf: null,
+  resultId: null,
   problem: null,
 }));
+
+/** What Locate last worked out of the job on the bench; null until it has: another car's figures are never shown as this one's. */
+export function useLocateResult(): LocateResult | null {
+  const jobId = useJobStore((s) => s.job?.id);
+  return useLocate((s) => (s.resultId === jobId ? s.result : null));
+}
 
 /** Asks for the analysis of a job with the axle where the rocker stands. What would be answered alike is not asked again. */
 export const askLocate = newestOnly<{ job: Job; rocker: Travel }>(async ({ job, rocker }) => {
   const input = locateInput(job, rocker);
   const before = useLocate.getState();
   if (before.input && asksAlike(input, before.input)) {
-    useLocate.setState({ job });
+    useLocate.setState(before.resultOf === before.input ? { job, resultId: job.id } : { job });
     return;
   }
-  const outcome = await physicsWorker().locate(input);
-  if (outcome.ok) useLocate.setState({ job, input, result: outcome.result, resultOf: input, problem: null });
+  const outcome = await askPhysics((api) => api.locate(input));
+  if (outcome.ok)
+    useLocate.setState({
+      job,
+      input,
+      result: outcome.result,
+      resultOf: input,
+      resultId: job.id,
+      problem: null,
+    });
   else useLocate.setState({ job, input, problem: outcome.message });
 });
 
@@ -78,7 +96,7 @@ export const useUncertainty = create<{ job: Job | null; of: ResultUncertainty | 
 }));
 
 export const askUncertainty = newestOnly<Job>(async (job) => {
-  const outcome = await physicsWorker().uncertainty(job);
+  const outcome = await askPhysics((api) => api.uncertainty(job));
   useUncertainty.setState({ job, of: outcome.ok ? outcome.result : null });
 });
 
@@ -90,6 +108,6 @@ export const useTravelMap = create<{ map: TravelMap | null; key: keyof CurveValu
 
 /** Asks for a quantity over heave and roll. */
 export const askTravelMap = newestOnly<{ job: Job; key: keyof CurveValues }>(async ({ job, key }) => {
-  const outcome = await physicsWorker().map(locateInput(job, { left: 0, right: 0 }), key);
+  const outcome = await askPhysics((api) => api.map(locateInput(job, { left: 0, right: 0 }), key));
   useTravelMap.setState({ map: outcome.ok ? outcome.result : null, key });
 });

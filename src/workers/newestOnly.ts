@@ -1,3 +1,5 @@
+import { NoAnswer } from './supervised';
+
 /** Does the newest of what it is asked, one at a time: while one runs, only the last asked for waits, so that a drag never queues up behind itself. */
 export function newestOnly<T>(work: (wanted: T) => Promise<void>): (wanted: T) => Promise<void> {
   let busy = false;
@@ -11,7 +13,7 @@ export function newestOnly<T>(work: (wanted: T) => Promise<void>): (wanted: T) =
     try {
       for (let next: { wanted: T } | null = { wanted }; next !== null;) {
         waiting = null;
-        await work(next.wanted);
+        await answeredOrSaid(work(next.wanted));
         next = waiting;
       }
     } finally {
@@ -19,3 +21,9 @@ export function newestOnly<T>(work: (wanted: T) => Promise<void>): (wanted: T) =
     }
   };
 }
+
+/** That no worker answers is said on the bench; what was asked stays unanswered, and what is asked next is tried again. */
+const answeredOrSaid = (work: Promise<void>): Promise<void> =>
+  work.catch((error: unknown) => {
+    if (!(error instanceof NoAnswer)) throw error;
+  });

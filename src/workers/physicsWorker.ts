@@ -1,10 +1,11 @@
-import { wrap, type Remote } from 'comlink';
 import type { PhysicsApi } from './physics.worker';
+import { supervised } from './supervised';
 
-let worker: Remote<PhysicsApi> | null = null;
+/** Longer than any of its answers takes on a slow device, the first one with the loading of it, ms. */
+const PATIENCE = 8000;
 
-/** The worker that follows the hand, started when it is first asked. */
-export const physicsWorker = (): Remote<PhysicsApi> =>
-  (worker ??= wrap<PhysicsApi>(
-    new Worker(new URL('./physics.worker.ts', import.meta.url), { type: 'module' }),
-  ));
+/** Asks the worker that follows the hand. */
+export const askPhysics = supervised<PhysicsApi>(
+  () => new Worker(new URL('./physics.worker.ts', import.meta.url), { type: 'module' }),
+  PATIENCE,
+);

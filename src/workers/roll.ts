@@ -8,7 +8,7 @@ import { rollInput } from '@/core/roll/input';
 import type { WhatIf } from '@/core/roll/levers';
 import type { Verdict } from '@/core/verdict/verdict';
 import { newestOnly } from './newestOnly';
-import { physicsWorker } from './physicsWorker';
+import { askPhysics } from './physicsWorker';
 
 type RollState = {
   job: Job | null;
@@ -36,7 +36,7 @@ export const askRoll = newestOnly<RollQuestion>(async (question) => {
   if (shallow(question, answered)) return;
   const { job, rocker, part, whatIf } = question;
   const input = rollInput(job, rocker);
-  const outcome = await physicsWorker().roll(input, part, whatIf);
+  const outcome = await askPhysics((api) => api.roll(input, part, whatIf));
   answered = question;
   if (!outcome.ok) {
     useRoll.setState({ job, part, verdicts: [], problem: outcome.message });

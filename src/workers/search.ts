@@ -1,4 +1,3 @@
-import { wrap, type Remote } from 'comlink';
 import { create } from 'zustand';
 import type { Job } from '@/core/job/jobSchema';
 import { isSameSurvey, surveyedCar } from '@/core/record/jobRecord';
@@ -10,18 +9,31 @@ import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import { newestOnly } from './newestOnly';
 import type { Outcome } from './outcome';
 import type { SearchApi } from './search.worker';
+import { NoAnswer, supervised } from './supervised';
 
-let worker: Remote<SearchApi> | null = null;
+/** Longer than any search takes on a slow device, ms. */
+const PATIENCE = 90_000;
 
-const theWorker = (): Remote<SearchApi> =>
-  (worker ??= wrap<SearchApi>(
-    new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' }),
-  ));
+const askSearch = supervised<SearchApi>(
+  () => new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' }),
+  PATIENCE,
+);
 
 /** Bars of stock sizes that do what is wanted. */
-export function searchBars(job: Job & { roll: { bar: BarDesign } }, wanted: Wanted): Promise<Outcome<Found>> {
+export async function searchBars(
+  job: Job & { roll: { bar: BarDesign } },
+  wanted: Wanted,
+): Promise<Outcome<Found>> {
   const input = { ...rollInput(job, { left: 0, right: 0 }), bar: job.roll.bar };
-  return theWorker().findBars(input, wanted);
+  try {
+    return await askSearch((api) => api.findBars(input, wanted));
+  } catch (error) {
+    if (!(error instanceof NoAnswer)) throw error;
+    return {
+      ok: false,
+      message: 'the search gave no answer, and was stopped. Reload the page and look again',
+    };
+  }
 }
 
 /** How the readings of a car fit together, as last worked out, and of which readings; null while nothing is redundant. */
@@ -41,7 +53,7 @@ export const askAgreement = newestOnly<Job>(async (job) => {
   const car = surveyedCar(job);
   const { car: last } = useAgreement.getState();
   if (last && isSameSurvey(last, car)) return;
-  const outcome = await theWorker().agreement(car);
+  const outcome = await askSearch((api) => api.agreement(car));
   // What could not be fitted is not known to agree.
   useAgreement.setState(outcome.ok ? { car, agreement: outcome.result } : { car: null, agreement: null });
 });

@@ -20,17 +20,15 @@ const WAIT = 25_000;
 /** How often something waited for is looked at, ms. */
 const LOOK = 40;
 
-/** The built application on a port of its own. */
-export async function serve(): Promise<{ address: string; stop: () => void }> {
-  const port = await freePort();
-  const server: ChildProcess = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', 'localhost', '-p', String(port)],
-    {
-      env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
-      stdio: 'ignore',
-    },
-  );
+/** The built application on a port of its own, at once or again on one that it had. */
+export async function serve(
+  options: string[] = [],
+  port?: number,
+): Promise<{ address: string; port: number; stop: () => void }> {
+  port ??= await freePort();
+  const server: ChildProcess = spawn(process.execPath, ['scripts/serve.mjs', `--port=${port}`, ...options], {
+    stdio: 'ignore',
+  });
   const address = `http://localhost:${port}`;
   const until = Date.now() + 30_000;
   while (
@@ -42,7 +40,7 @@ export async function serve(): Promise<{ address: string; stop: () => void }> {
     if (Date.now() > until) throw new Error('the server did not start');
     await new Promise((rest) => setTimeout(rest, 150));
   }
-  return { address, stop: () => server.kill() };
+  return { address, port, stop: () => server.kill() };
 }
 
 function freePort(): Promise<number> {

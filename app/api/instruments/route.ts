@@ -4,6 +4,7 @@ import { spotAt } from '@/core/survey/quantities/quantities';
 import { found } from '@/core/survey/readings';
 import type { Channel } from '@/instruments/protocol';
 import { LINES_PER_SECOND, MOODS, practiceValue, standInLine, type Aim } from '@/instruments/standIns';
+import { guarded, refused } from '@/server/guarded';
 import { demoJobs } from '@/store/demo';
 
 export const dynamic = 'force-dynamic';
@@ -24,13 +25,13 @@ const query = z.object({
 type Query = z.infer<typeof query>;
 
 /** Stand-ins for gauges: one line of text ten times a second, as server-sent events, until the other side hangs up. */
-export function GET(request: Request): Response {
+export const GET = guarded((request) => {
   let asked: Query;
   try {
     asked = validate(query, Object.fromEntries(new URL(request.url).searchParams));
   } catch (problem) {
     if (!(problem instanceof InputError)) throw problem;
-    return Response.json({ error: problem.message }, { status: 400 });
+    return refused(400, problem.path, problem.expected);
   }
   const { mood } = asked;
   const aim = aimOf(asked);
@@ -59,7 +60,7 @@ export function GET(request: Request): Response {
       'X-Accel-Buffering': 'no',
     },
   });
-}
+});
 
 function aimOf({ job, aim, unit, about }: Query): Aim {
   const spot = spotAt(aim.replace(/^reading\//, ''));

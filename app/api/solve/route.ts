@@ -1,25 +1,22 @@
-import { solveRig } from '@/core/bench/solveRig';
-import { InputError, LARGEST_FILE, readRig } from '@/core/rig/read';
+import { LARGEST_FILE } from '@/core/rig/read';
+import { NotRead, readBody } from '@/server/body';
+import { guarded, refused } from '@/server/guarded';
+import { NotSolved, solveApart } from '@/server/solveApart';
 
-/** Takes a rig file as the body, gives the same JSON as `pellik solve`. Bad input: 400 with the place and the cure. */
-export async function POST(request: Request): Promise<Response> {
+/**
+ * Takes a rig file as the body, gives the same JSON as `pellik solve`. Bad input: 400 with the place and the cure; too much of
+ * it, too slowly sent, or too long to solve: 408, 413, 422 or 503 with the reason.
+ */
+export const POST = guarded(async (request) => {
+  if (!/^application\/json\s*(;|$)/i.test(request.headers.get('content-type') ?? ''))
+    return refused(415, '', 'the content type application/json');
   try {
-    return Response.json(solveRig(readRig(await bodyText(request))));
+    const text = new TextDecoder().decode(await readBody(request, LARGEST_FILE));
+    const answer = await solveApart(text, request.signal);
+    if (answer.ok) return new Response(answer.text, { headers: { 'Content-Type': 'application/json' } });
+    return refused(400, answer.path, answer.expected);
   } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    return Response.json({ error: { path: error.path, expected: error.expected } }, { status: 400 });
+    if (!(error instanceof NotRead || error instanceof NotSolved)) throw error;
+    return refused(error.status, '', error.message);
   }
-}
-
-/** Reads the body, giving up as soon as it is too large to be a rig. */
-async function bodyText(request: Request): Promise<string> {
-  const decoder = new TextDecoder();
-  let text = '';
-  let bytes = 0;
-  for await (const chunk of request.body ?? []) {
-    bytes += (chunk as Uint8Array).byteLength;
-    if (bytes > LARGEST_FILE) throw new InputError('', 'larger than 32 MB, the most that is read');
-    text += decoder.decode(chunk as Uint8Array, { stream: true });
-  }
-  return text + decoder.decode();
-}
+});

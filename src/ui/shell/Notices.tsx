@@ -2,13 +2,14 @@
 import { Button, notification } from 'antd';
 import { useEffect } from 'react';
 import { takeNotices, useNotices } from '@/store/notices';
+import { freshId } from '@/store/storage/ids';
 
 /** Shows what is to be said in the corner of the screen. Loaded with the first notice. */
 export function Notices() {
   const [api, corner] = notification.useNotification();
   const waiting = useNotices((s) => s.waiting);
   useEffect(() => {
-    for (const { kind, stays, action, key = crypto.randomUUID(), ...words } of takeNotices()) {
+    for (const { kind, stays, action, key = freshId(), ...words } of takeNotices()) {
       const close = () => api.destroy(key);
       const take = () => {
         action!.act();

@@ -27,7 +27,9 @@ beforeAll(async () => {
 const atRest = async () => {
   for (const n of [0, 1]) {
     await inTab(n);
-    await hands.until(async () => /all saved|changed in another tab/.test(await hands.text('.masthead-save')));
+    await hands.until(async () =>
+      /all saved|changed in another tab/.test(await hands.text('.masthead-save')),
+    );
   }
 };
 

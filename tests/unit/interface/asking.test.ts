@@ -9,17 +9,18 @@ import { answerHoldsFor, askLocate, useLocate } from '@/workers/locate';
 import { askRoll, useRoll } from '@/workers/roll';
 
 const asked = { locate: 0, roll: 0 };
+const api = {
+  locate: async (input: LocateInput) => {
+    asked.locate++;
+    return { ok: true, result: analyseLocate(input) };
+  },
+  roll: async (...of: Parameters<typeof analyseRoll>) => {
+    asked.roll++;
+    return { ok: true, result: analyseRoll(...of) };
+  },
+};
 jest.mock('@/workers/physicsWorker', () => ({
-  physicsWorker: () => ({
-    locate: async (input: LocateInput) => {
-      asked.locate++;
-      return { ok: true, result: analyseLocate(input) };
-    },
-    roll: async (...of: Parameters<typeof analyseRoll>) => {
-      asked.roll++;
-      return { ok: true, result: analyseRoll(...of) };
-    },
-  }),
+  askPhysics: (work: (of: typeof api) => Promise<unknown>) => work(api),
 }));
 
 const AT_RIDE = { left: 0, right: 0 };

@@ -4,7 +4,7 @@ import { memo } from 'react';
 import { setPreferences, usePreferences, type LocatePart } from '@/store/preferences';
 import type { CurvePoint } from '@/core/locate/types';
 import { Keep } from '@/ui/charts/Keep';
-import { useLocate, useTravelMap } from '@/workers/locate';
+import { useLocateResult, useTravelMap } from '@/workers/locate';
 import { CURVES, type CurveName } from './curves';
 import { TravelCurve } from './TravelCurve';
 import { TravelMapChart } from './TravelMapChart';
@@ -14,7 +14,7 @@ export function Chart({ focus, offered }: { focus: LocatePart; offered: CurveNam
   const wanted = usePreferences((s) => s.chart[focus]);
   const asMap = usePreferences((s) => s.asMap);
   const which = offered.find((name) => name === wanted) ?? offered[0]!;
-  const result = useLocate((s) => s.result);
+  const result = useLocateResult();
   return (
     <figure className="curve">
       <Which focus={focus} offered={offered.join()} value={which} asMap={asMap} />

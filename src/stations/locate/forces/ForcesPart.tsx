@@ -12,7 +12,7 @@ import { setPreferences, usePreferences } from '@/store/preferences';
 import { CardHead } from '@/ui/cards/Card';
 import { CornerField } from '@/ui/fields/CornerField';
 import { NumberField } from '@/ui/fields/NumberField';
-import { useLocate } from '@/workers/locate';
+import { useLocateResult } from '@/workers/locate';
 import { GravityHeight } from '@/stations/locate/GravityHeight';
 import { OwnLoads } from './OwnLoads';
 import { FORCE, MASS } from '@/core/units/unit';
@@ -22,7 +22,7 @@ type Masses = NonNullable<Rig['masses']>;
 /** What each member carries when the car pulls, brakes, corners or hits something; and the masses that it follows from. */
 export function ForcesPart() {
   const masses = useJobPart((j) => j.rig.masses ?? null);
-  const result = useLocate((s) => s.result);
+  const result = useLocateResult();
   return (
     <>
       <CardHead title="What the members carry">

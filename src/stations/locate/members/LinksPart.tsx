@@ -9,7 +9,7 @@ import { CardHead } from '@/ui/cards/Card';
 import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { Frac } from '@/ui/figures/Frac';
 import { Verdicts } from '@/ui/cards/Verdicts';
-import { useLocate } from '@/workers/locate';
+import { useLocateResult } from '@/workers/locate';
 import { useVerdicts } from '@/stations/locate/useVerdicts';
 import { Chart } from '@/stations/locate/charts/Chart';
 import { GravityHeight } from '@/stations/locate/GravityHeight';
@@ -51,7 +51,7 @@ function LinkResults() {
   const tape = useJobPart((j) => j.tape);
   const rear = useJobPart((j) => j.rig.end === 'rear');
   const travel = useJobPart(travelOf);
-  const result = useLocate((s) => s.result);
+  const result = useLocateResult();
   const verdicts = useVerdicts();
   if (!result) return null;
   const { links } = result;

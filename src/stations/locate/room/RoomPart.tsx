@@ -13,7 +13,7 @@ import { Frac } from '@/ui/figures/Frac';
 import { LengthField } from '@/ui/fields/LengthField';
 import { NumberField } from '@/ui/fields/NumberField';
 import { Verdicts } from '@/ui/cards/Verdicts';
-import { useLocate } from '@/workers/locate';
+import { useLocateResult } from '@/workers/locate';
 import { useVerdicts } from '@/stations/locate/useVerdicts';
 import { Chart } from '@/stations/locate/charts/Chart';
 import { MountsTable } from '@/stations/locate/members/MountsTable';
@@ -23,7 +23,7 @@ import { DRIVESHAFT } from '@/core/rig/mounts';
 /** The driveshaft as the axle moves, and the room between things: tank, exhaust, springs, shocks, whatever is in the way. */
 export function RoomPart() {
   const shaft = useJobPart((j) => j.rig.driveshaft !== undefined);
-  const result = useLocate((s) => s.result);
+  const result = useLocateResult();
   const verdicts = useVerdicts();
   return (
     <>

@@ -8,14 +8,14 @@ import { useJobPart } from '@/store/jobStore';
 import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { Frac } from '@/ui/figures/Frac';
 import { Verdicts } from '@/ui/cards/Verdicts';
-import { useLocate } from '@/workers/locate';
+import { useLocateResult } from '@/workers/locate';
 import { useVerdicts } from '@/stations/locate/useVerdicts';
 import { PlusMinus } from '@/stations/locate/PlusMinus';
 
 /** What holding the axle sideways comes to, in numbers, and what is to be said about it. */
 export function LateralResults() {
   const tape = useJobPart((j) => j.tape);
-  const result = useLocate((s) => s.result);
+  const result = useLocateResult();
   const verdicts = useVerdicts();
   if (!result) return null;
   const { bar, ride, ghosts, gaps } = result;

@@ -4,7 +4,7 @@ import { describeBar, wantedRise, type LevelSchool } from '@/core/rig/lateralBar
 import { formatDegrees, sayLength } from '@/core/units/length';
 import { edit } from '@/store/jobStore';
 import { Pick } from '@/ui/cards/Pick';
-import { useLocate } from '@/workers/locate';
+import { useLocate, useLocateResult } from '@/workers/locate';
 import { toDegrees } from '@/core/geometry/angle';
 import type { Job } from '@/core/job/jobSchema';
 import { travelOf } from '@/core/job/jobValues';
@@ -14,7 +14,8 @@ const HOLE = { inch: 25.4, mm: 25 };
 
 /** Where shops disagree: what each way costs on this car, and which one is set. */
 export function Schools() {
-  const { job, result } = useLocate();
+  const job = useLocate((s) => s.job);
+  const result = useLocateResult();
   const member = job && lateralBarOf(job.rig);
   if (!member || !result?.schools) return null;
   const comparison = result.schools;
