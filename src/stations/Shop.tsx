@@ -7,7 +7,7 @@ import { useJobStore } from '@/store/jobStore';
 import { say, useNotices } from '@/store/notices';
 import { abandon, settle, startAutosave } from '@/store/storage/autosave';
 import { openStorage, problemOf, StorageError, type StorageProblem } from '@/store/storage/opening';
-import { exportText, listJobs, openJob, stockShelf } from '@/store/storage/shelf';
+import { exportText, listJobs, openJob, stockShelf, tidyUp } from '@/store/storage/shelf';
 import { Opened } from '@/ui/Opened';
 import { saveText } from '@/ui/paper/saveFile';
 import { goTo, parseRoute, useRoute } from '@/ui/shell/route';
@@ -48,6 +48,7 @@ function Welcome() {
   const [tries, setTries] = useState(0);
 
   useEffect(() => startAutosave(), []);
+  useEffect(startAfterFirstView, []);
 
   useEffect(() => {
     if (jobId !== null && jobId === useJobStore.getState().job?.id) return;
@@ -78,6 +79,23 @@ function Welcome() {
     );
   if (!onBench) return <p className="door">Opening the shop…</p>;
   return <Bench key={onBench} />;
+}
+
+/** Once the first view has long been drawn, ms. */
+const AFTER_FIRST_VIEW = 3000;
+
+/** What need not be there at first sight: the shelf tidied, and the folder that jobs are saved into as well. */
+function startAfterFirstView(): () => void {
+  let end = () => {};
+  const timer = setTimeout(() => {
+    // Storage that failed is said where it is opened.
+    void openStorage().then(tidyUp, () => {});
+    void import('@/store/keeping/folderSaving').then(({ startFolderSaving }) => (end = startFolderSaving()));
+  }, AFTER_FIRST_VIEW);
+  return () => {
+    clearTimeout(timer);
+    end();
+  };
 }
 
 /** Brings a job to the bench: the one that is asked for, or else the last touched that can be opened. @returns what is in the way */
@@ -122,7 +140,7 @@ async function mayLeave(to: string | null): Promise<boolean> {
     title: `“${job.name || 'This job'}” is not stored yet, so it stays on the bench.`,
     description: useJobStore.getState().saving.message,
     action: {
-      label: 'Save it as a file and go on',
+      label: 'Save it as a file, without photos, and go on',
       act: () => {
         saveText(fileName(job), exportText());
         abandon();

@@ -36,7 +36,9 @@ test('a rig is answered as the core answers it; a bad one is refused with place 
   expect(await (await post(text)).json()).toEqual(JSON.parse(JSON.stringify(solveRig(readRig(text)))));
   const bad = await post(JSON.stringify({ ...rig, track: 'wide' }));
   expect(bad.status).toBe(400);
-  expect(await bad.json()).toMatchObject({ error: { path: 'track', expected: expect.stringMatching(/number/) as string } });
+  expect(await bad.json()).toMatchObject({
+    error: { path: 'track', expected: expect.stringMatching(/number/) as string },
+  });
 });
 
 test('another origin, another name and another kind of body are turned away', async () => {

@@ -35,11 +35,25 @@ export function jobFault(job: Job): InputError | null {
 /** The text of a job file: readable, and stable enough to compare. */
 export const writeJob = (job: Job): string => `${JSON.stringify(job, null, 2)}\n`;
 
-export function fileName(job: Job): string {
-  const stem = job.name
-    .toLowerCase()
+/** Names that one system or another keeps for itself, whatever follows the dot. */
+const KEPT_NAMES = /^(con|prn|aux|nul|com\d|lpt\d)$/;
+/** Letters of a name that is still well below what every disk takes. */
+const LONGEST_STEM = 60;
+
+/** A name for files of a job, without its ending: letters of any script and digits, that every system takes. */
+export function fileStem(name: string): string {
+  const plain = name
     .normalize('NFKD')
-    .replace(/[^a-z0-9]+/g, '-')
+    // Accents go; so do the marks that some scripts stack on a letter, which not every disk writes alike.
+    .replace(/\p{M}/gu, '')
+    .normalize('NFC')
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-');
+  const stem = [...plain]
+    .slice(0, LONGEST_STEM)
+    .join('')
     .replace(/^-+|-+$/g, '');
-  return `${stem || 'job'}.pellik.json`;
+  return stem === '' || KEPT_NAMES.test(stem) ? `job${stem && `-${stem}`}` : stem;
 }
+
+export const fileName = (job: Pick<Job, 'name'>): string => `${fileStem(job.name)}.pellik.json`;

@@ -2,19 +2,19 @@
 import { Button } from 'antd';
 import { liveQuery } from 'dexie';
 import { lazy, memo, useEffect, useState } from 'react';
-import { fileName } from '@/core/job/file';
-import { InputError } from '@/core/rig/read';
 import { useJobStore } from '@/store/jobStore';
+import { askPromise } from '@/store/keeping/persistence';
 import { say } from '@/store/notices';
 import { binJob, takeBack } from '@/store/storage/bin';
-import type { ShelfRow } from '@/store/storage/db';
-import { copyJob, exportText, importJob, listJobs, rawText, startJob } from '@/store/storage/shelf';
+import { db, type ShelfRow } from '@/store/storage/db';
+import { copyJob, listJobs, rawText, startJob } from '@/store/storage/shelf';
 import { Opened } from '@/ui/Opened';
 import { FileButton } from '@/ui/paper/FileButton';
 import { saveText } from '@/ui/paper/saveFile';
 import { goTo } from '@/ui/shell/route';
 import './shelf.css';
 
+const Safe = lazy(async () => ({ default: (await import('./Safe')).Safe }));
 const Bin = lazy(async () => ({ default: (await import('./Bin')).Bin }));
 const Earlier = lazy(async () => ({ default: (await import('./Earlier')).Earlier }));
 
@@ -27,21 +27,32 @@ type Props = {
 export function Shelf({ jobId }: Props) {
   const onBench = useJobStore((s) => (s.job?.id === jobId ? jobId : null));
   const tape = useJobStore((s) => s.job?.tape ?? 'in16');
-  const [open, setOpen] = useState<'bin' | 'earlier' | null>(null);
+  const [open, setOpen] = useState<'bin' | 'earlier' | 'safe' | null>(null);
   const rows = useShelf();
   const alone = rows.filter((r) => r.fault === undefined).length <= 1;
   return (
     <section className="section shelf" aria-label="Jobs in this browser">
       <h2>The shelf</h2>
       <div className="shelf-buttons">
-        <Button type="primary" onClick={async () => goTo(await startJob('New job', tape), 'job')}>
+        <Button
+          type="primary"
+          onClick={async () => {
+            goTo(await startJob('New job', tape), 'job');
+            // The first job of the builder’s own is what there is to lose.
+            void askPromise();
+          }}
+        >
           New job
         </Button>
-        <FileButton name="job" accept=".json,application/json" onFile={(file) => void takeIn(file)}>
+        <FileButton
+          name="job"
+          accept=".json,.zip,application/json,application/zip"
+          onFile={(file) => void import('./takeIn').then(({ takeIn }) => takeIn(file, file.name))}
+        >
           Import a job file
         </FileButton>
         {onBench !== null && (
-          <Button onClick={() => saveText(fileName(useJobStore.getState().job!), exportText())}>
+          <Button onClick={() => void import('./exportJob').then(({ exportJob }) => exportJob(true))}>
             Export this job
           </Button>
         )}
@@ -59,10 +70,14 @@ export function Shelf({ jobId }: Props) {
       <div className="shelf-buttons">
         {jobId !== null && <Button onClick={() => setOpen('earlier')}>Earlier states</Button>}
         <Button onClick={() => setOpen('bin')}>Bin</Button>
+        <Button onClick={() => setOpen('safe')}>Keep it safe</Button>
       </div>
       <p className="hint">
-        Jobs live in this browser on this device. Export a job to keep a copy, or to move it.
+        Jobs live in this browser on this device. {onBench !== null && <LastExport id={onBench} />}
       </p>
+      <Opened open={open === 'safe'}>
+        <Safe open={open === 'safe'} onClose={() => setOpen(null)} />
+      </Opened>
       <Opened open={open === 'bin'}>
         <Bin open={open === 'bin'} onClose={() => setOpen(null)} />
       </Opened>
@@ -71,6 +86,28 @@ export function Shelf({ jobId }: Props) {
       </Opened>
     </section>
   );
+}
+
+const DAY = 24 * 60 * 60 * 1000;
+
+const NEVER = 'This one was never exported: a file is a copy that nothing here can lose.';
+
+/** How long ago a job was last taken out as a file. */
+function LastExport({ id }: { id: string }) {
+  const [said, setSaid] = useState('');
+  useEffect(() => {
+    const subscription = liveQuery(() => db.exports.get(id)).subscribe({
+      next: (last) => setSaid(last ? `This one was last exported ${sayAgo(last.at)}.` : NEVER),
+      error: () => setSaid(''),
+    });
+    return () => subscription.unsubscribe();
+  }, [id]);
+  return said;
+}
+
+function sayAgo(at: string): string {
+  const days = Math.floor((Date.now() - Date.parse(at)) / DAY);
+  return days <= 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`;
 }
 
 type LineProps = Omit<ShelfRow, 'updatedAt'> & {
@@ -125,22 +162,6 @@ const Line = memo(function Line({ id, name, car, fault, current, last }: LinePro
     </li>
   );
 });
-
-async function takeIn(file: File) {
-  try {
-    goTo(await importJob(file), 'job');
-    say({ kind: 'success', title: `${file.name} is on the bench.` });
-  } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    say({
-      kind: 'error',
-      key: 'import',
-      stays: true,
-      title: `${file.name} was not taken in`,
-      description: `${error.message}. The job on the bench is as it was. Export the job again where it came from, or mend the file at that place.`,
-    });
-  }
-}
 
 async function remove(id: string, called: string) {
   const thrown = await binJob(id);

@@ -50,6 +50,12 @@ export type SnapshotRow = { id?: number; jobId: string; at: string; why: Occasio
  */
 export type ActsRow = { jobId: string; seat: string; at: string; past: Job[]; present: Job; future: Job[] };
 
+/** When a job was last taken out as a file, and what it was then changed. */
+export type ExportRow = { jobId: string; at: string; updatedAt: string };
+
+/** The folder of the builder's choice that jobs are saved into as well. */
+export type FolderRow = { id: 1; handle: FileSystemDirectoryHandle; savedAt?: string };
+
 export const DATABASE = 'pellik';
 export const DATABASE_VERSION = 3;
 
@@ -61,6 +67,8 @@ class PellikDatabase extends Dexie {
   bin!: Table<BinRow, number>;
   snapshots!: Table<SnapshotRow, number>;
   acts!: Table<ActsRow, [string, string]>;
+  exports!: Table<ExportRow, string>;
+  folder!: Table<FolderRow, number>;
 
   constructor() {
     // A write is said to be done once it is on the disk, not once the system has promised to put it there.
@@ -75,6 +83,8 @@ class PellikDatabase extends Dexie {
         bin: '++id, until',
         snapshots: '++id, jobId',
         acts: '[jobId+seat], jobId',
+        exports: 'jobId',
+        folder: 'id',
       })
       .upgrade((tx) =>
         tx

@@ -1,10 +1,11 @@
+import { InputError } from '@/core/rig/read';
 import { db, type PhotoRow } from './db';
 import { problemOf } from './opening';
+import { checkedPicture } from './pictures';
 
 /** Longest side of a kept photo, px, and how hard it is squeezed: a crack still shows, a hundred of them still fit. */
 const LONGEST = 1280;
 const QUALITY = 0.8;
-const LARGEST_PHOTO = 40 * 1024 * 1024;
 
 export const photosOf = (jobId: string, item: string): Promise<PhotoRow[]> =>
   db.photos.where({ jobId, item }).toArray();
@@ -15,13 +16,13 @@ export const photosOf = (jobId: string, item: string): Promise<PhotoRow[]> =>
  * @returns what went wrong, in a sentence; null when it is kept
  */
 export async function keepPhoto(jobId: string, item: string, file: File): Promise<string | null> {
-  if (!file.type.startsWith('image/')) return `“${file.name}” is not a picture.`;
-  if (file.size > LARGEST_PHOTO) return `“${file.name}” is larger than 40 MB.`;
   let image: Blob;
   try {
+    await checkedPicture(file, `“${file.name}”`);
     image = await smaller(file);
-  } catch {
-    return `“${file.name}” cannot be read as a picture.`;
+  } catch (error) {
+    if (error instanceof InputError) return `${error.path} was not kept: expected ${error.expected}.`;
+    return `“${file.name}” cannot be read as a picture by this browser.`;
   }
   try {
     await db.photos.add({ jobId, item, at: new Date().toISOString(), image });

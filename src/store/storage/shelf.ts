@@ -1,5 +1,5 @@
-import { LARGEST_FILE, InputError } from '@/core/rig/read';
-import { readJob, writeJob } from '@/core/job/file';
+import { InputError } from '@/core/rig/read';
+import { writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
 import { nameWith } from '@/core/job/names';
 import { JOB_VERSION } from '@/core/job/jobSchema';
@@ -22,13 +22,17 @@ export const listJobs = (): Promise<ShelfRow[]> => db.shelf.orderBy('updatedAt')
 
 /** An empty shelf gets the demo jobs, so that there is a car to look at: the first of them as if touched last. */
 export async function stockShelf(): Promise<void> {
-  void sweepBin();
-  void lookAgain();
   if ((await db.shelf.count()) > 0) return;
   const { demoJobs } = await import('../demo');
   const now = Date.now();
   for (const [i, job] of demoJobs().entries())
     await putJob({ ...jobRow(job), updatedAt: new Date(now - i).toISOString() });
+}
+
+/** What is done once a visit: the bin's dates are kept, and what could not be opened is looked at again. */
+export async function tidyUp(): Promise<void> {
+  await sweepBin();
+  await lookAgain();
 }
 
 /** What could not be opened once may be by now: it was mended, or Pellik has learnt to read it. */
@@ -121,22 +125,6 @@ export async function putCopy(state: Job, after: string): Promise<string> {
     await copyPhotos(state.id, job.id);
   });
   return job.id;
-}
-
-/**
- * Takes in a job file. A job of the same id already on the shelf is left alone: the newcomer gets an id of its own.
- *
- * @throws InputError when the file is damaged or too large; nothing is changed then
- */
-export async function importJob(file: Blob): Promise<string> {
-  if (file.size > LARGEST_FILE) throw new InputError('', 'larger than 32 MB, the most that is read');
-  const job = readJob(await file.text());
-  const onBench = useJobStore.getState().job;
-  if (onBench) await keepSnapshot(onBench, 'import');
-  const taken = (await db.jobs.get(job.id)) !== undefined;
-  const placed = taken ? { ...job, id: freshId(), name: nameWith(job.name, ', imported') } : job;
-  await putJob(jobRow(placed));
-  return placed.id;
 }
 
 /** What is stored of a job, as it lies there, readable or not. */

@@ -4,7 +4,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import fc from 'fast-check';
-import { fileName, readJob, writeJob } from '@/core/job/file';
+import { fileName, fileStem, readJob, writeJob } from '@/core/job/file';
 import { solveRig } from '@/core/bench/solveRig';
 import { InputError, readRig } from '@/core/rig/read';
 import { demoJobs } from '@/store/demo';
@@ -123,9 +123,23 @@ describe('job files', () => {
   ])('a damaged one is refused (%#)', (text, where) => expect(() => readJob(text)).toThrow(where));
 
   test('are named after the job', () => {
-    expect(fileName({ ...newJob('x', '', 'mm'), name: 'Über / <Wagon> #2' })).toBe(
-      'u-ber-wagon-2.pellik.json',
+    const names = {
+      'Über / <Wagon> #2': 'uber-wagon-2',
+      '///': 'job',
+      '': 'job',
+      CON: 'job-con',
+      'lpt1 ': 'job-lpt1',
+      'Машина 3': 'машина-3',
+      車軸: '車軸',
+      '..\\..\u0000etc': 'etc',
+      ['x'.repeat(120)]: 'x'.repeat(60),
+    };
+    for (const [name, stem] of Object.entries(names)) expect(fileName({ name })).toBe(`${stem}.pellik.json`);
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme', maxLength: 120 }), (name) => {
+        expect(fileStem(name)).toMatch(/^[\p{L}\p{N}]([\p{L}\p{N}-]*[\p{L}\p{N}])?$/u);
+        expect(new TextEncoder().encode(fileName({ name })).length).toBeLessThan(255);
+      }),
     );
-    expect(fileName({ ...newJob('x', '', 'mm'), name: '///' })).toBe('job.pellik.json');
   });
 });

@@ -2,11 +2,12 @@ import 'fake-indexeddb/auto';
 import fc from 'fast-check';
 import { readJob, writeJob } from '@/core/job/file';
 import { newJob } from '@/core/job/newJob';
+import { takeInFile } from '@/store/keeping/files';
 import { edit, putOnBench, setDraft, undo, useJobStore } from '@/store/jobStore';
 import { abandon, settle, startAutosave } from '@/store/storage/autosave';
 import { BIN_DAYS, binJob, binned, binPhoto, sweepBin, takeBack, throwOut } from '@/store/storage/bin';
 import { db, putJob } from '@/store/storage/db';
-import { copyJob, importJob, listJobs, openJob, putCopy, stockShelf } from '@/store/storage/shelf';
+import { copyJob, listJobs, openJob, putCopy, stockShelf } from '@/store/storage/shelf';
 import { keepSnapshot, snapshotsOf } from '@/store/storage/snapshots';
 import { standInStorage } from '../../support/localStorage';
 
@@ -121,9 +122,9 @@ describe('earlier states', () => {
     rename('two');
     await settle();
     await openJob('a');
-    await importJob(new Blob([writeJob(newJob('z', 'z', 'mm'))]));
+    await takeInFile(new Blob([writeJob(newJob('z', 'z', 'mm'))]));
     rename('three');
-    await importJob(new Blob([writeJob(newJob('y', 'y', 'mm'))]));
+    await takeInFile(new Blob([writeJob(newJob('y', 'y', 'mm'))]));
     const states = (await snapshotsOf('a')).reverse();
     expect(states.map((s) => [s.why, readJob(s.text).name])).toEqual([
       ['visit', 'one'],

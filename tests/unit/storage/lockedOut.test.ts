@@ -10,7 +10,8 @@ import { beginGesture, edit, enter, putOnBench, useJobStore } from '@/store/jobS
 import { takeNotices } from '@/store/notices';
 import { DATABASE, DATABASE_VERSION, db, putJob } from '@/store/storage/db';
 import { copyName, openStorage } from '@/store/storage/opening';
-import { copyJob, importJob, listJobs, openJob, rawText } from '@/store/storage/shelf';
+import { copyJob, listJobs, openJob, rawText } from '@/store/storage/shelf';
+import { takeInFile } from '@/store/keeping/files';
 import { parseRoute } from '@/ui/shell/route';
 
 const job = () => useJobStore.getState().job!;
@@ -115,7 +116,7 @@ describe('what can be written can be read', () => {
     for (let i = 0; i < 3; i++) {
       id = (await copyJob(id))!;
       expect(await openJob(id)).toBe(true);
-      id = await importJob(new Blob([writeJob(job())]));
+      id = (await takeInFile(new Blob([writeJob(job())]))).ids[0]!;
       expect(await openJob(id)).toBe(true);
     }
     expect(job().name).toMatch(/, imported$/);

@@ -2,7 +2,8 @@ import 'fake-indexeddb/auto';
 import { startAutosave } from '@/store/storage/autosave';
 import { db, putJob } from '@/store/storage/db';
 import { beginGesture, edit, putOnBench, redo, setDraft, undo, useJobStore } from '@/store/jobStore';
-import { copyJob, exportText, importJob, listJobs, openJob, stockShelf } from '@/store/storage/shelf';
+import { copyJob, exportText, listJobs, openJob, stockShelf } from '@/store/storage/shelf';
+import { takeInFile } from '@/store/keeping/files';
 import { binJob, takeBack } from '@/store/storage/bin';
 import { newJob } from '@/core/job/newJob';
 
@@ -93,10 +94,10 @@ test('a good file comes in under an id of its own; a damaged one changes nothing
   await stockShelf();
   const before = await listJobs();
   const text = exportText();
-  await expect(importJob(new Blob([text.replace('"rear"', '"sideways"')]))).rejects.toThrow(/rig\.end/);
+  await expect(takeInFile(new Blob([text.replace('"rear"', '"sideways"')]))).rejects.toThrow(/rig\.end/);
   expect(await listJobs()).toEqual(before);
-  expect(await importJob(new Blob([text]))).toBe('bench');
-  const second = await importJob(new Blob([text]));
+  expect((await takeInFile(new Blob([text]))).ids).toEqual(['bench']);
+  const second = (await takeInFile(new Blob([text]))).ids[0]!;
   expect(second).not.toBe('bench');
   expect((await db.shelf.get(second))!.name).toBe('First, imported');
   expect((await db.jobs.get('bench'))!.job).toEqual(JSON.parse(text));

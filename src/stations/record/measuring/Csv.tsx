@@ -2,7 +2,7 @@
 import { Button, Modal } from 'antd';
 import { useState } from 'react';
 import { applyReadings } from '@/core/job/applyReadings';
-import { fileName } from '@/core/job/file';
+import { fileStem } from '@/core/job/file';
 import { mergedReadings, readingsFromCsv, readingsToCsv, type CsvReadings } from '@/core/survey/readingsCsv';
 import { InputError, LARGEST_FILE } from '@/core/rig/read';
 import { say } from '@/store/notices';
@@ -46,7 +46,7 @@ export function Csv() {
 
   function save() {
     const job = useJobStore.getState().job!;
-    saveText(fileName(job).replace('.pellik.json', '-readings.csv'), readingsToCsv(job.readings), 'text/csv');
+    saveText(`${fileStem(job.name)}-readings.csv`, readingsToCsv(job.readings), 'text/csv');
   }
 
   return (
