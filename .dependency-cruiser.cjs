@@ -38,7 +38,7 @@ module.exports = {
     ),
     forbid('core-knows-no-other-room', '^src/core', '^(src/(?!core)|app/)'),
     forbid('stations-keep-apart', '^src/stations/([^/]+)/', '^src/stations/(?!$1/)[^/]+/'),
-    forbid('nothing-below-knows-stations', '^src/(bay|ui|store|workers)', '^(src/stations|app/)'),
+    forbid('nothing-below-knows-stations', '^src/(bay|ui|store|workers|offline)', '^(src/stations|app/)'),
     forbid('store-draws-nothing', '^src/(store|workers)', '^src/(bay|ui)'),
     forbid('server-knows-the-core-alone', '^src/server', '^src/(?!server|core)'),
     forbid('no-page-knows-the-server', '^src/(?!server)', '^src/server'),

@@ -2,7 +2,7 @@ import coreWebVitals from 'eslint-config-next/core-web-vitals';
 import typescript from 'eslint-config-next/typescript';
 
 const config = [
-  { ignores: ['.next/**', 'dist/**', 'node_modules/**', 'next-env.d.ts'] },
+  { ignores: ['public/sw.js', '.next/**', 'dist/**', 'node_modules/**', 'next-env.d.ts'] },
   ...coreWebVitals,
   ...typescript,
   {

@@ -28,11 +28,16 @@ export function ensurePackages(stdio = 'inherit') {
 
 /** Builds the application unless the last build is newer than every source. */
 export function ensureBuild() {
-  const built = join(root, '.next', 'BUILD_ID');
-  if (isNewer(built, ['app', 'src', 'public', 'package-lock.json', 'next.config.ts', 'proxy.ts', 'tsconfig.json']))
+  // Made last, of what the build has made.
+  const built = join(root, 'public', 'sw.js');
+  const next = join(root, '.next', 'BUILD_ID');
+  if (
+    existsSync(next) &&
+    isNewer(built, ['app', 'src', 'package-lock.json', 'next.config.ts', 'proxy.ts', 'tsconfig.json'])
+  )
     return true;
   console.log('Building…');
-  return run('npx', ['--no-install', 'next', 'build']);
+  return run('npx', ['--no-install', 'next', 'build']) && run('node', ['scripts/offline.mjs']);
 }
 
 /** Whether a file is there and newer than every file of its sources. */

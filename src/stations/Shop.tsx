@@ -90,6 +90,7 @@ function startAfterFirstView(): () => void {
   const timer = setTimeout(() => {
     // Storage that failed is said where it is opened.
     void openStorage().then(tidyUp, () => {});
+    void import('@/offline/followUpdates').then(({ followUpdates }) => followUpdates());
     void import('@/store/keeping/folderSaving').then(({ startFolderSaving }) => (end = startFolderSaving()));
   }, AFTER_FIRST_VIEW);
   return () => {

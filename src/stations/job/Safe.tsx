@@ -52,9 +52,8 @@ const Line = ({ title, hint, children }: LineProps) => (
 
 const PROMISES: Record<Promised, string> = {
   yes: 'It has promised to keep the jobs until they are removed here.',
-  no: 'It may clear them when the disk runs full. Asked to keep them, it may say yes or no; a file is safe in any case.',
-  unknown:
-    'It does not say whether it keeps them when the disk runs full, or not over this address. A file is safe in any case.',
+  no: 'It may clear the jobs when the disk runs full. Asked to keep them, it says yes or no; a file is safe in any case.',
+  unknown: 'It does not say whether it keeps the jobs when the disk runs full. A file is safe in any case.',
 };
 
 function BrowsersPromise() {

@@ -51,7 +51,7 @@ export type SnapshotRow = { id?: number; jobId: string; at: string; why: Occasio
 export type ActsRow = { jobId: string; seat: string; at: string; past: Job[]; present: Job; future: Job[] };
 
 /** When a job was last taken out as a file, and what it was then changed. */
-export type ExportRow = { jobId: string; at: string; updatedAt: string };
+type ExportRow = { jobId: string; at: string; updatedAt: string };
 
 /** The folder of the builder's choice that jobs are saved into as well. */
 export type FolderRow = { id: 1; handle: FileSystemDirectoryHandle; savedAt?: string };
