@@ -1,19 +1,17 @@
 import { writeFileSync } from 'node:fs';
 import { Hands, serve } from '../tests/support/browser';
-const [w, h] = (process.env.SIZE ?? '1280x800').split('x').map(Number);
 const server = await serve();
-const hands = await Hands.open(server.address, w, h);
-const shot = async (name: string) =>
-  writeFileSync(`/tmp/shot-${name}.png`, await hands.driver.takeScreenshot(), 'base64');
-await hands.go('pewter', 'job');
-await hands.press('Keep it safe');
-await hands.driver.sleep(800);
-await shot('safe');
-await hands.press('Back up');
-await hands.driver.sleep(1200);
-await shot('safe2');
-await hands.closeDialog();
-await hands.driver.sleep(500);
-await shot('job');
-await hands.close();
+for (const [w, h] of [[640, 400], [390, 844], [820, 1180]] as const) {
+  const hands = await Hands.open(server.address, w, h);
+  for (const st of (process.env.ST ?? 'job,locate').split(',')) {
+    await hands.driver.executeScript('location.hash = arguments[0]', `/demo-copperline/${st}`);
+    await hands.driver.sleep(1500);
+    writeFileSync(`/tmp/shot-${w}-${st}.png`, await hands.driver.takeScreenshot(), 'base64');
+    console.log(w, st, await hands.driver.executeScript(`
+      const small = [...document.querySelectorAll('button, a[href], input:not([hidden]), select, textarea, [role=button], [role=slider], [role=tab], label, summary, [tabindex="0"]')].filter(e => e.checkVisibility() && e.getBoundingClientRect().width > 0).map(e => [e, e.closest('label') ?? e]).filter(([e,t]) => {const r=t.getBoundingClientRect(); return r.width < 44 || r.height < 44;}).map(([e]) => (e.tagName + '.' + (e.className.baseVal ?? e.className)).slice(0,60) + ' ' + Math.round(e.getBoundingClientRect().width)+'x'+Math.round(e.getBoundingClientRect().height));
+      const counts = {}; for (const s of small) { const k = s; counts[k] = (counts[k] ?? 0) + 1; }
+      return document.documentElement.scrollWidth + ' ' + small.length + '\\n' + Object.entries(counts).map(([k,v])=>v+'× '+k).slice(0,30).join('\\n')`));
+  }
+  await hands.close();
+}
 server.stop();

@@ -24,6 +24,8 @@ type Props = { movable: Movable; figures: Figures; forces: boolean };
 const PAD = 14;
 const TITLE = 22;
 const LOW = 280;
+/** Narrower than this, one view at a time fills the bay, px. */
+const SMALL = 620;
 
 const NOTES: Record<ViewName, string> = {
   rear: 'from behind the car',
@@ -91,7 +93,7 @@ export function Bay({ movable, figures, forces }: Props) {
         </svg>
       )}
       {room.map(({ view, box }) => (
-        <BayTools key={view} view={view} box={box} alone={large === view} />
+        <BayTools key={view} view={view} box={box} alone={large === view} small={size.width < SMALL} />
       ))}
     </div>
   );
@@ -115,6 +117,7 @@ function useDrawn(): { job: Job; result: LocateResult | null } {
 /** Rear large, side and plan under it, or beside it in a low, wide bay; or the one that was enlarged alone. */
 function layOut(width: number, height: number, large: ViewName | null): [ViewName, Box][] {
   if (width === 0) return [];
+  if (width < SMALL) return [[large ?? 'rear', { x: 0, y: 0, width, height }]];
   if (large) return [[large, { x: 0, y: 0, width, height }]];
   // Too low for three: the plan would be a thumbnail of overlapping words.
   if (height < LOW) {

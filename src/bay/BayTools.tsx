@@ -5,14 +5,24 @@ import { setPreferences, usePreferences, type Layer } from '@/store/preferences'
 import type { Box } from '@/bay/views/projection';
 
 const STEP = 1.4;
+const VIEWS: ViewName[] = ['rear', 'side', 'plan'];
 const LAYERS: Record<Layer, [name: string, what: string]> = {
   swept: ['swept', 'The room that the bars sweep through, bump to droop and one wheel up'],
   lines: ['lines', 'Roll axis, lines of the links to where they meet, line of the anti-squat'],
 };
 
+type Props = {
+  view: ViewName;
+  box: Box;
+  /** it fills the bay, as the builder asked */
+  alone: boolean;
+  /** there is room for one view only: which one is chosen here */
+  small: boolean;
+};
+
 /** What can be done to a view: look nearer, fit, fill the bay with it; and what it shows beside the parts. */
 export const BayTools = memo(
-  function BayTools({ view, box, alone }: { view: ViewName; box: Box; alone: boolean }) {
+  function BayTools({ view, box, alone, small }: Props) {
     const fitted = useViewport((s) => s.zoom[view] === FITTED);
     const layers = usePreferences((s) => s.layers);
     return (
@@ -22,6 +32,12 @@ export const BayTools = memo(
         role="group"
         aria-label={`${view} view`}
       >
+        {small &&
+          VIEWS.filter((other) => other !== view).map((other) => (
+            <button key={other} type="button" onClick={() => enlarge(other)}>
+              {other}
+            </button>
+          ))}
         {(view === 'rear' || alone) &&
           (Object.keys(LAYERS) as Layer[]).map((layer) => (
             <button
@@ -45,15 +61,18 @@ export const BayTools = memo(
             fit
           </button>
         )}
-        <button type="button" aria-pressed={alone} onClick={() => enlarge(alone ? null : view)}>
-          {alone ? 'all views' : 'large'}
-        </button>
+        {!small && (
+          <button type="button" aria-pressed={alone} onClick={() => enlarge(alone ? null : view)}>
+            {alone ? 'all views' : 'large'}
+          </button>
+        )}
       </div>
     );
   },
   (a, b) =>
     a.view === b.view &&
     a.alone === b.alone &&
+    a.small === b.small &&
     a.box.x === b.box.x &&
     a.box.y === b.box.y &&
     a.box.width === b.box.width,

@@ -1,5 +1,5 @@
 'use client';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import type { StationId } from '@/core/bench/stationIds';
 import { Bay } from '@/bay/Bay';
 import type { Figures } from '@/bay/views/shownFigures';
@@ -66,20 +66,29 @@ export function Bench() {
   useEffect(askTheWorker, []);
   useEffect(askUncertaintyAtRest, []);
 
+  const card = useRef<HTMLElement>(null);
+  const shown = useRef(station);
+  useEffect(() => {
+    // Where all of it scrolls as one page, what was asked for is below the drawing.
+    if (shown.current !== station && document.documentElement.scrollHeight > window.innerHeight)
+      card.current?.scrollIntoView();
+    shown.current = station;
+  }, [station]);
+
   const { Card } = stations.find((s) => s.id === station)!;
   return (
     <div className="bench" data-at={station}>
       <Masthead onFind={() => setOpen('find')} onHelp={() => setOpen('help')} />
       <TapeStrip stations={stations} current={station} onGo={go} />
-      <div className="bay-side no-print">
+      <section className="bay-side no-print" aria-label="Drawing">
         <Bay
           movable={movableAt(station, focus, part)}
           figures={station === 'locate' && focus !== 'bar' ? 'none' : FIGURES[station]}
           forces={station === 'locate' && focus === 'forces'}
         />
         <Rocker />
-      </div>
-      <main className={`bench-card at-${station}`} key={station}>
+      </section>
+      <main className={`bench-card at-${station}`} key={station} ref={card}>
         <FromBefore />
         <Suspense
           fallback={

@@ -11,13 +11,13 @@ import { exportText, listJobs, openJob, stockShelf, tidyUp } from '@/store/stora
 import { Opened } from '@/ui/Opened';
 import { saveText } from '@/ui/paper/saveFile';
 import { goTo, parseRoute, useRoute } from '@/ui/shell/route';
-import { theme } from '@/ui/shell/theme';
+import { useTheme } from '@/ui/shell/theme';
 import { Bench } from './Bench';
 
 /** Opens the shop: the shelf stocked, the job of the address (or the last one touched) on the bench, autosave running. */
 export function Shop() {
   return (
-    <ConfigProvider theme={theme}>
+    <ConfigProvider theme={useTheme()}>
       <Welcome />
       <Corner />
     </ConfigProvider>

@@ -11,6 +11,10 @@ export type LocatePart = (typeof LOCATE_PARTS)[number];
 const RECORD_PARTS = ['measure', 'agree', 'found', 'inspect', 'parts'] as const;
 export type RecordPart = (typeof RECORD_PARTS)[number];
 
+/** Whether keys like `4` or `/` act by themselves; what speaks for a hand may type them by mistake. */
+const KEYS = ['plain', 'alt', 'none'] as const;
+export type Keys = (typeof KEYS)[number];
+
 /** What the bay shows beside the parts themselves. */
 export type Layer = 'swept' | 'lines';
 
@@ -31,6 +35,8 @@ const preferencesSchema = z.object({
   sheet: z.boolean(),
   /** the reading last looked at */
   readingAt: z.nullable(z.string()),
+  /** single keys that act by themselves: as they are, only with Alt, or not at all */
+  keys: z.enum(KEYS),
   /** the hand that is free: the pad's keys stand on its side */
   hand: z.enum(['left', 'right']),
 });
@@ -60,6 +66,7 @@ export const usePreferences = create<Preferences>()(
       roll: 'bar',
       sheet: false,
       readingAt: null,
+      keys: 'plain',
       hand: 'right',
     }),
     {

@@ -2,6 +2,7 @@ import { create } from 'zustand';
 import type { Job } from '@/core/job/jobSchema';
 import { isSameSurvey, surveyedCar } from '@/core/record/jobRecord';
 import { rollInput } from '@/core/roll/input';
+import type { CsvReadings } from '@/core/survey/readingsCsv';
 import type { Agreement } from '@/core/survey/agreement';
 import type { SurveyedCar } from '@/core/survey/network';
 import type { Found, Wanted } from '@/core/swaybar/stockSearch';
@@ -32,6 +33,19 @@ export async function searchBars(
     return {
       ok: false,
       message: 'the search gave no answer, and was stopped. Reload the page and look again',
+    };
+  }
+}
+
+/** Reads a table of readings, apart from the page, which a large one would hold up. */
+export async function readTable(text: string): Promise<Outcome<CsvReadings>> {
+  try {
+    return await askSearch((api) => api.readings(text, new Date().toISOString()));
+  } catch (error) {
+    if (!(error instanceof NoAnswer)) throw error;
+    return {
+      ok: false,
+      message: 'the table could not be read just now; reload the page and bring it in again',
     };
   }
 }

@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
 import { motionOf } from '@/core/kinematics/smallMotions';
 import type { RollInput } from '@/core/roll/input';
+import { readingsFromCsv } from '@/core/survey/readingsCsv';
 import { agreementOf } from '@/core/survey/agreement';
 import type { SurveyedCar } from '@/core/survey/network';
 import { findBars, type Wanted } from '@/core/swaybar/stockSearch';
@@ -12,6 +13,8 @@ const api = {
   /** Bars of stock sizes that do what is wanted. */
   findBars: (input: RollInput & { bar: BarDesign }, wanted: Wanted) =>
     outcomeOf(() => findBars(input, wanted, motionOf(input.rig))),
+  /** The readings of a table: a large one takes a while. */
+  readings: (text: string, now: string) => outcomeOf(() => readingsFromCsv(text, now)),
   /** How all readings of a car fit together. */
   agreement: (car: SurveyedCar) => outcomeOf(() => agreementOf(car)),
 };

@@ -7,7 +7,7 @@ import { useJobPart } from '@/store/jobStore';
 import { setRocker, useRocker } from '@/store/rocker';
 import { barHandles, type BarHandle } from './swayBarHandles';
 import { useDragHandle } from './useDragHandle';
-import { DRAGS, type Sheet } from '@/bay/views/projection';
+import { sayPlaced, DRAGS, type Sheet } from '@/bay/views/projection';
 import type { Point } from '@/core/geometry/vector';
 
 /** The places of the sway bar that can be dragged in a view; where several lie on one spot, the first is on top. */
@@ -65,7 +65,7 @@ function OneHandle({ sheet, tape, bar, handle }: Props) {
       className={`mount movable ${bar.mountedOn}`}
       tabIndex={0}
       role="button"
-      aria-label={`${handle.label}: drag, or move with the arrow keys`}
+      aria-label={`${handle.label}, ${sayPlaced(sheet.view, handle.at, tape)}: drag, or move with the arrow keys`}
       data-bar={`${sheet.view}-${handle.id}`}
       {...grip}
     >

@@ -5,7 +5,7 @@ import { snap, type Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';
 import { moveMounts } from '@/store/edits/mountEdits';
 import { useDragHandle } from './useDragHandle';
-import { DRAGS, samePlaces, type Sheet } from '@/bay/views/projection';
+import { DRAGS, samePlaces, sayPlaced, type Sheet } from '@/bay/views/projection';
 import type { Point } from '@/core/geometry/vector';
 import { PANHARD } from '@/core/rig/roles';
 import type { MountKey } from '@/core/rig/members/kind';
@@ -71,7 +71,7 @@ export const Mount = memo(function Mount({ sheet, member, end, on, at, ride, tap
       className={`mount movable ${on}`}
       tabIndex={0}
       role="button"
-      aria-label={`${label}: drag, or move with the arrow keys`}
+      aria-label={`${label}, ${sayPlaced(sheet.view, ride, tape)}: drag, or move with the arrow keys`}
       data-mount={`${sheet.view}-${member === PANHARD ? '' : `${member}-`}${end}`}
       {...grip}
     >

@@ -7,7 +7,7 @@ import { shiftObstacle } from '@/store/edits/obstacleEdits';
 import { useDragHandle } from '@/bay/handles/useDragHandle';
 import { apart, widthOf } from './labelsApart';
 import type { Thing } from '@/bay/model/bayModel';
-import { DRAGS, type Flat, type Sheet } from '@/bay/views/projection';
+import { sayPlaced, DRAGS, type Flat, type Sheet } from '@/bay/views/projection';
 
 type Props = { sheet: Sheet; things: Thing[]; tape: Tape; movable: boolean };
 
@@ -75,7 +75,7 @@ function OneThing({ sheet, thing, label: [x, y], tape, movable }: OneProps) {
       className={`thing movable ${obstacle.on}`}
       tabIndex={0}
       role="button"
-      aria-label={`${obstacle.id}: drag, or move with the arrow keys`}
+      aria-label={`${obstacle.id}, ${sayPlaced(sheet.view, points[0]!, tape)}: drag, or move with the arrow keys`}
       data-thing={`${sheet.view}-${obstacle.id}`}
       {...grip}
     >

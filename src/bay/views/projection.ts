@@ -1,5 +1,7 @@
 import type { ViewName, Zoom } from '@/store/viewport';
 import type { Point } from '@/core/geometry/vector';
+import { sayLength } from '@/core/units/length';
+import type { Tape } from '@/core/units/tape';
 
 export type Flat = [across: number, down: number];
 
@@ -16,6 +18,21 @@ export const DRAGS: Record<ViewName, { across: 0 | 1; down: 0 | 2 }> = {
   side: { across: 0, down: 2 },
   plan: { across: 1, down: 0 },
 };
+
+/** Which way from the axle, the middle of the car and the floor a coordinate is: where it grows, and where it falls. */
+const WAYS = [
+  ['ahead of the axle', 'behind the axle'],
+  ['left of the middle', 'right of the middle'],
+  ['off the floor', 'below the floor'],
+] as const;
+
+/** Where something stands, in the two coordinates that its view moves: `18 1/2 in left of the middle, 12 in off the floor`. */
+export function sayPlaced(view: ViewName, at: Point, tape: Tape): string {
+  const { across, down } = DRAGS[view];
+  return [across, down]
+    .map((axis) => `${sayLength(Math.abs(at[axis]), tape)} ${WAYS[axis][at[axis] < 0 ? 1 : 0]}`)
+    .join(', ');
+}
 
 /** Points of a sheet, one after another, as a path of SVG. */
 export const path = (points: Flat[]) =>

@@ -15,7 +15,7 @@ export function Heights() {
       <table className="fits heights">
         <thead>
           <tr>
-            <th scope="col" />
+            <td />
             <th scope="col">frame off the floor</th>
             <th scope="col">rest, left end</th>
             <th scope="col">wheel in its opening</th>

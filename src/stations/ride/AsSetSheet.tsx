@@ -17,7 +17,7 @@ export function AsSetSheet() {
       <table className="fits as-set">
         <thead>
           <tr>
-            <th scope="col" />
+            <td />
             <th scope="col">as read</th>
             <th scope="col">designed</th>
             <th scope="col">as found</th>

@@ -1,6 +1,6 @@
 'use client';
 import { dequal } from 'dequal/lite';
-import { memo } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import type { State, Verdict } from '@/core/verdict/verdict';
 import { edit } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
@@ -17,12 +17,45 @@ const SIGNS: Record<State, string> = {
 
 export function Verdicts({ verdicts }: { verdicts: Verdict[] }) {
   return (
-    <ul className="verdicts" aria-live="polite">
-      {verdicts.map((v, i) => (
-        <OneVerdict key={`${v.id}${i}`} verdict={v} />
-      ))}
-    </ul>
+    <>
+      <ul className="verdicts">
+        {verdicts.map((v, i) => (
+          <OneVerdict key={`${v.id}${i}`} verdict={v} />
+        ))}
+      </ul>
+      <Changes verdicts={verdicts} />
+    </>
   );
+}
+
+/** How long verdicts stand still before it is said how they have changed, ms: a drag passes through many. */
+const STILL = 700;
+
+/** Says to a reader of the screen which verdicts have turned, and nothing of those that have not. */
+function Changes({ verdicts }: { verdicts: Verdict[] }) {
+  const [said, setSaid] = useState('');
+  const before = useRef<Verdict[] | null>(null);
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      if (before.current) setSaid(turned(before.current, verdicts));
+      before.current = verdicts;
+    }, STILL);
+    return () => clearTimeout(timer);
+  }, [verdicts]);
+  return (
+    <p className="unseen" role="status">
+      {said}
+    </p>
+  );
+}
+
+/** `Travel: stop. Clearance: holds.` */
+export function turned(before: Verdict[], now: Verdict[]): string {
+  const states = new Map(before.map(({ id, state }) => [id, state]));
+  return now
+    .filter(({ id, state }) => states.get(id) !== state)
+    .map(({ title, state }) => `${title}: ${WORDS[state]}.`)
+    .join(' ');
 }
 
 /** Verdict, reason, remedy. A remedy that moves a mount is a button that does it, and one step of undo. */
@@ -37,7 +70,7 @@ const OneVerdict = memo(
           {WORDS[v.state]}
         </span>
         <div>
-          <h3>{v.title}</h3>
+          <h2>{v.title}</h2>
           <p>{v.reason}</p>
           {v.remedies.map(({ text, changes, roll }) =>
             changes || roll ? (

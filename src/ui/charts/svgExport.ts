@@ -21,6 +21,10 @@ const PNG_SCALE = 3;
 const HEAD = 26;
 const SVG = 'http://www.w3.org/2000/svg';
 
+/** Letters, and halves of letters, that no XML can hold, however they came into a name. */
+// eslint-disable-next-line no-control-regex
+const UNWRITABLE = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff\p{Surrogate}]/gu;
+
 /** A drawing of the page under a title, as SVG text that looks the same by itself; letters fall back on a plain face where ours is missing. */
 export function svgText(svg: SVGSVGElement, title: string): string {
   const copy = svg.cloneNode(true) as SVGSVGElement;
@@ -43,7 +47,7 @@ export function svgText(svg: SVGSVGElement, title: string): string {
     made('rect', { y: -HEAD, width, height, fill: getComputedStyle(svg).backgroundColor }),
     made('text', { x: 8, y: -8, fill: '#23211d', 'font-size': 14 }, title),
   );
-  return new XMLSerializer().serializeToString(copy);
+  return new XMLSerializer().serializeToString(copy).replace(UNWRITABLE, '');
 }
 
 function sizeOf(svg: SVGSVGElement): { width: number; height: number } {

@@ -1,8 +1,17 @@
 'use client';
 import { Modal } from 'antd';
+import { setPreferences, usePreferences, type Keys } from '@/store/preferences';
+import { Pills } from '@/ui/cards/Pills';
 import './help.css';
 
-/** The keys, on one page. */
+/** Some speak to their device, and some brush against its keys. */
+const KEYS: { value: Keys; label: string }[] = [
+  { value: 'plain', label: 'as they are' },
+  { value: 'alt', label: 'with Alt' },
+  { value: 'none', label: 'off' },
+];
+
+/** The keys, on one page, and whether those that act by themselves do. */
 export function Help({
   open,
   onClose,
@@ -12,6 +21,7 @@ export function Help({
   onClose: () => void;
   stations: string[];
 }) {
+  const single = usePreferences((s) => s.keys);
   const keys: [string, string][] = [
     [`1 – ${stations.length}`, `The stations: ${stations.join(', ')}`],
     ['↑  ↓', 'Both wheels up, both down'],
@@ -26,6 +36,7 @@ export function Help({
   ];
   return (
     <Modal open={open} onCancel={onClose} footer={null} title="Keys, and how to type a length" width={620}>
+      <Pills legend="Single keys" options={KEYS} value={single} onPick={(keys) => setPreferences({ keys })} />
       <dl className="keys">
         {keys.map(([key, what]) => (
           <div key={key}>

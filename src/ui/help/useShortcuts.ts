@@ -3,6 +3,7 @@ import { useEffect, useEffectEvent } from 'react';
 import { tinykeys } from 'tinykeys';
 import { takeReading } from '@/store/instruments';
 import { redo, undo, useJobStore } from '@/store/jobStore';
+import { usePreferences } from '@/store/preferences';
 import { setRocker, useRocker } from '@/store/rocker';
 import { travelOf } from '@/core/job/jobValues';
 
@@ -13,28 +14,36 @@ const TRAVEL_STEP = 1 / 24;
 
 /** The keyboard, wherever the hands are: stations by number, travel by arrows, undo, find, help. */
 export function useShortcuts(handlers: Handlers): void {
+  const keys = usePreferences((s) => s.keys);
   const station = useEffectEvent(handlers.station);
   const find = useEffectEvent(handlers.find);
   const help = useEffectEvent(handlers.help);
   useEffect(() => {
-    const travel = Object.fromEntries(TRAVEL_KEYS.map((key) => [key, atRest(travelKeys)]));
-    const digits = Object.fromEntries(
-      Array.from({ length: 10 }, (_, n) => [`${n}`, atRest(() => station(n || 10))]),
-    );
+    const single: [key: string, code: string, act: Act][] = [
+      ['/', 'Slash', () => find()],
+      ['?', 'Shift+Slash', () => help()],
+      ...TRAVEL_KEYS.map((key): [string, string, Act] => [key, key, travelKeys]),
+      ...Array.from({ length: 10 }, (_, n): [string, string, Act] => [
+        `${n}`,
+        `Digit${n}`,
+        () => station(n || 10),
+      ]),
+    ];
+    const bound = single.flatMap(([key, code, act]): [string, ReturnType<typeof atRest>][] => {
+      if (keys === 'none') return [];
+      // With Alt, some keyboards write another letter: there it is the place of the key that counts.
+      if (keys === 'alt') return [[`Alt+${code}`, atRest(act)]];
+      // On some keyboards either of the signs takes Shift.
+      return [key, `Shift+${key}`].slice(0, /\W/.test(key) ? 2 : 1).map((k) => [k, atRest(act)]);
+    });
     return tinykeys(window, {
       F2: always(takeReading),
       '$mod+z': unlessTyping(undo),
       '$mod+Shift+z': unlessTyping(redo),
       '$mod+y': unlessTyping(redo),
-      // On some keyboards either of them takes Shift.
-      '/': atRest(() => find()),
-      'Shift+/': atRest(() => find()),
-      '?': atRest(() => help()),
-      'Shift+?': atRest(() => help()),
-      ...digits,
-      ...travel,
+      ...Object.fromEntries(bound),
     });
-  }, []);
+  }, [keys]);
 }
 
 /** What a key does; false where it leaves the key to others. */

@@ -313,19 +313,37 @@ describe('readings as a table', () => {
   const reading = fc.record(
     {
       value: fc.double({ min: 0.9, max: 1.1, noNaN: true }),
-      typed: fc.oneof(fc.constant('28 1/2'), fc.constant('a "quoted", one'), fc.constant('57\n1/4')),
       at: fc
         .date({ min: new Date('2020-01-01'), max: new Date('2030-01-01'), noInvalidDate: true })
         .map((d) => d.toISOString()),
       struck: fc.constant(true),
       by: fc.constantFrom(...TOOL_NAMES),
     },
-    { requiredKeys: ['value', 'typed', 'at'] },
+    { requiredKeys: ['value', 'at'] },
   );
   const car = fc.dictionary(
     fc.constantFrom(...READING_KEYS),
     fc.array(reading, { minLength: 1, maxLength: 4 }),
   );
+
+  const asTyped = (value: number, key: string) => {
+    const { unit } = spotAt(key)!.quantity;
+    return { value, typed: `${value}${{ length: 'mm', angle: '', weight: ' kg' }[unit]}` };
+  };
+
+  test('what was typed goes with its value, or the value is said instead; nothing is handed to a spreadsheet to run', () => {
+    const said = (value: number, typed: string) =>
+      readingsFromCsv(readingsToCsv({ track: [{ value, typed, at: AT }] }), AT).readings.track?.[0]?.typed;
+    for (const typed of ['57 1/8', '57 1/8 R', '1451 mm', '1451,2', '-57 1/8'])
+      expect(said(1451, typed)).toBe(typed);
+    for (const typed of ['58 1/8', '=SUM(A1)', 'a "quoted", one', '57\n1/4'])
+      expect(said(1451, typed)).toBe('1451 mm');
+    for (const typed of ['=1+1', '+A1', '-A1', '@x'])
+      expect(readingsToCsv({ track: [{ value: 1, typed, at: AT }] })).toContain(`,"'${typed}",`);
+    expect(readingsToCsv({ pinionAngle: [{ value: -2.5, typed: '-2.5', at: AT }] })).toContain(
+      ',-2.5,deg,-2.5,',
+    );
+  });
 
   test('out and in again is the same to the last digit', () => {
     fc.assert(
@@ -333,7 +351,7 @@ describe('readings as a table', () => {
         const given: Readings = Object.fromEntries(
           Object.entries(drawn).map(([key, list]) => [
             key,
-            list.map((r) => ({ ...r, typed: r.typed.trim(), value: r.value * usualValue(key) })),
+            list.map((r) => ({ ...r, ...asTyped(r.value * usualValue(key), key) })),
           ]),
         );
         const back = readingsFromCsv(readingsToCsv(given), AT);

@@ -71,7 +71,7 @@ function Cases({ loads }: { loads: LocateResult['loads'] }) {
             <tr>
               <th>member</th>
               <th>force</th>
-              <th />
+              <td />
             </tr>
           </thead>
           <tbody>

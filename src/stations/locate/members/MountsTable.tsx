@@ -27,7 +27,7 @@ function MountRow({ memberId, mountKey, holes }: { memberId: string; mountKey: M
   });
   return (
     <div className={`ends-row ${on}`}>
-      <h3>{name}</h3>
+      <h2>{name}</h2>
       {COORDINATES.map((place) => (
         <div key={place.axis}>
           <span className="place" aria-hidden>

@@ -3,10 +3,11 @@ import { Button, Modal } from 'antd';
 import { useState } from 'react';
 import { applyReadings } from '@/core/job/applyReadings';
 import { fileStem } from '@/core/job/file';
-import { mergedReadings, readingsFromCsv, readingsToCsv, type CsvReadings } from '@/core/survey/readingsCsv';
+import { mergedReadings, readingsToCsv, type CsvReadings } from '@/core/survey/readingsCsv';
 import { InputError, LARGEST_FILE } from '@/core/rig/read';
 import { say } from '@/store/notices';
 import { edit, useJobStore } from '@/store/jobStore';
+import { readTable } from '@/workers/search';
 import { FileButton } from '@/ui/paper/FileButton';
 import { saveText } from '@/ui/paper/saveFile';
 
@@ -23,9 +24,11 @@ export function Csv() {
       say({ kind: 'error', title: 'Larger than 32 MB, the most that is read.' });
       return;
     }
-    const read = readingsFromCsv(await file.text(), new Date().toISOString());
-    if (read.bad.length) setDoubtful(read);
-    else take(read);
+    const outcome = await readTable(await file.text());
+    if (!outcome.ok)
+      say({ kind: 'error', title: 'Nothing was brought in.', description: `${outcome.message}.` });
+    else if (outcome.result.bad.length) setDoubtful(outcome.result);
+    else take(outcome.result);
   }
 
   function take(read: CsvReadings) {

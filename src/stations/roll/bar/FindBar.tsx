@@ -115,7 +115,7 @@ function Results({ found, stale }: { found: Found; stale: boolean }) {
               <th scope="col">{STRESS.sign(tape)}</th>
               <th scope="col">{MASS.sign(tape)}</th>
               <th scope="col">nearest</th>
-              <th />
+              <td />
             </tr>
           </thead>
           <tbody>
