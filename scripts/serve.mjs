@@ -17,6 +17,7 @@ Object.assign(process.env, {
   NODE_ENV: 'production',
   NEXT_TELEMETRY_DISABLED: '1',
   PELLIK_LAN: asked.lan ? '1' : '',
+  PELLIK_SCHEME: asked.cert ? 'https' : 'http',
 });
 const port = Number(asked.port ?? 3000);
 const hostname = asked.lan ? '0.0.0.0' : 'localhost';

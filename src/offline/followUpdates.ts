@@ -1,4 +1,3 @@
-import { Serwist } from '@serwist/window';
 import { say } from '@/store/notices';
 import { settle } from '@/store/storage/autosave';
 
@@ -10,8 +9,8 @@ const EVERY = 60 * 60 * 1000;
  * says. Where the address is not a safe one for the browser, it keeps nothing.
  */
 export async function followUpdates(): Promise<void> {
-  if (!('serviceWorker' in navigator)) return;
-  const worker = new Serwist('/sw.js', { updateViaCache: 'none' });
+  const worker = await installer();
+  if (!worker) return;
   let asked = false;
   worker.addEventListener('waiting', () =>
     say({
@@ -49,4 +48,14 @@ export async function followUpdates(): Promise<void> {
     return;
   }
   setInterval(() => void worker.update().catch(() => {}), EVERY);
+}
+
+/** What installs it; null over an address that is not safe, where the browser withholds what that needs. */
+async function installer() {
+  const { Serwist } = await import('@serwist/window');
+  try {
+    return new Serwist('/sw.js', { updateViaCache: 'none' });
+  } catch {
+    return null;
+  }
 }

@@ -10,7 +10,7 @@ import { openStorage, problemOf, StorageError, type StorageProblem } from '@/sto
 import { exportText, listJobs, openJob, stockShelf, tidyUp } from '@/store/storage/shelf';
 import { Opened } from '@/ui/Opened';
 import { saveText } from '@/ui/paper/saveFile';
-import { goTo, parseRoute, useRoute } from '@/ui/shell/route';
+import { codeToTake, goTo, parseRoute, useRoute } from '@/ui/shell/route';
 import { useTheme } from '@/ui/shell/theme';
 import { Bench } from './Bench';
 
@@ -105,6 +105,9 @@ async function bring(jobId: string | null, left: () => boolean): Promise<Obstacl
     if (!(await mayLeave(jobId))) return null;
     await openStorage();
     await stockShelf();
+    const code = codeToTake();
+    // It comes to the bench by its own address.
+    if (code !== null) void import('./job/takeIn').then(({ takeHandedOver }) => takeHandedOver(code));
     if (jobId !== null && (await openJob(jobId))) return null;
     return left() ? null : await bringLast();
   } catch (error) {

@@ -1,5 +1,5 @@
 'use client';
-import { Button, Modal } from 'antd';
+import { Button, Modal, QRCode } from 'antd';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState, type ReactNode } from 'react';
 import { useJobStore } from '@/store/jobStore';
@@ -13,6 +13,7 @@ import {
   mayWrite,
   saveIntoFolder,
 } from '@/store/keeping/folder';
+import { putDown, type PutDown } from '@/store/keeping/handOver';
 import { copyAsText, olderCopies, removeCopy } from '@/store/keeping/olderCopies';
 import { askPromise, isPromised, type Promised } from '@/store/keeping/persistence';
 import { say } from '@/store/notices';
@@ -30,6 +31,7 @@ export function Safe({ open, onClose }: { open: boolean; onClose: () => void }) 
       <ul>
         <BrowsersPromise />
         <ThisJob />
+        <AnotherDevice />
         <WholeShelf onDone={onClose} />
         <Folder />
         <OlderCopies />
@@ -95,6 +97,26 @@ function ThisJob() {
     >
       <Button onClick={() => void exportJob(true)}>{photos > 0 ? 'Job and photos' : 'Job file'}</Button>
       {photos > 0 && <Button onClick={() => void exportJob(false)}>Without photos</Button>}
+    </Line>
+  );
+}
+
+function AnotherDevice() {
+  const id = useJobStore((s) => s.job?.id ?? '');
+  const [put, setPut] = useState<PutDown | null>(null);
+  if (!id) return null;
+  const hint = 'The job with its photos, fetched by a tablet of the house network that reads a code.';
+  return (
+    <Line title="Another device" hint={put && 'problem' in put ? put.problem : hint}>
+      <Button onClick={async () => setPut(await putDown(id))}>Hand over</Button>
+      {put && 'address' in put && (
+        <figure className="hand-over">
+          <QRCode type="svg" value={put.address} color="#000" bgColor="#fff" bordered={false} size={200} />
+          <figcaption>
+            Point the tablet’s camera at it, or type <b>{put.address}</b>. It waits for a quarter of an hour.
+          </figcaption>
+        </figure>
+      )}
     </Line>
   );
 }

@@ -18,17 +18,21 @@ const Safe = lazy(async () => ({ default: (await import('./Safe')).Safe }));
 const Bin = lazy(async () => ({ default: (await import('./Bin')).Bin }));
 const Earlier = lazy(async () => ({ default: (await import('./Earlier')).Earlier }));
 
+/** Lines shown until more are asked for: a letter typed in the job's name changes one of them. */
+const AT_FIRST = 40;
+
 type Props = {
   /** the job that the shelf is looked at from: its way out as a file and its earlier states are at hand */
   jobId: string | null;
 };
 
 /** Every job in this browser: open, start, copy, take off the shelf; the way in and out as a file; what was, and what was thrown away. */
-export function Shelf({ jobId }: Props) {
+export const Shelf = memo(function Shelf({ jobId }: Props) {
   const onBench = useJobStore((s) => (s.job?.id === jobId ? jobId : null));
   const tape = useJobStore((s) => s.job?.tape ?? 'in16');
   const [open, setOpen] = useState<'bin' | 'earlier' | 'safe' | null>(null);
-  const rows = useShelf();
+  const [most, setMost] = useState(AT_FIRST);
+  const { rows, more } = useShelf(most);
   const alone = rows.filter((r) => r.fault === undefined).length <= 1;
   return (
     <section className="section shelf" aria-label="Jobs in this browser">
@@ -67,6 +71,11 @@ export function Shelf({ jobId }: Props) {
           />
         ))}
       </ul>
+      {more > 0 && (
+        <Button type="link" onClick={() => setMost(Infinity)}>
+          {more} more, touched longer ago
+        </Button>
+      )}
       <div className="shelf-buttons">
         {jobId !== null && <Button onClick={() => setOpen('earlier')}>Earlier states</Button>}
         <Button onClick={() => setOpen('bin')}>Bin</Button>
@@ -86,7 +95,7 @@ export function Shelf({ jobId }: Props) {
       </Opened>
     </section>
   );
-}
+});
 
 const DAY = 24 * 60 * 60 * 1000;
 
@@ -175,15 +184,21 @@ async function remove(id: string, called: string) {
   });
 }
 
-function useShelf(): ShelfRow[] {
-  const [rows, setRows] = useState<ShelfRow[]>([]);
+type Shelved = { rows: ShelfRow[]; more: number };
+
+function useShelf(most: number): Shelved {
+  const [shelved, setShelved] = useState<Shelved>({ rows: [], more: 0 });
   useEffect(() => {
-    const subscription = liveQuery(listJobs).subscribe({
-      next: setRows,
+    const look = async () => {
+      const rows = await listJobs(most);
+      return { rows, more: (await db.shelf.count()) - rows.length };
+    };
+    const subscription = liveQuery(look).subscribe({
+      next: setShelved,
       // Storage that failed is said where it is opened; there is nothing to list then.
-      error: () => setRows([]),
+      error: () => setShelved({ rows: [], more: 0 }),
     });
     return () => subscription.unsubscribe();
-  }, []);
-  return rows;
+  }, [most]);
+  return shelved;
 }

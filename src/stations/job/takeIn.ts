@@ -1,6 +1,7 @@
 import { InputError } from '@/core/rig/read';
 import { say } from '@/store/notices';
 import { takeInFile } from '@/store/keeping/files';
+import { fetchPutDown } from '@/store/keeping/handOver';
 import { problemOf } from '@/store/storage/opening';
 import { goTo } from '@/ui/shell/route';
 
@@ -19,6 +20,20 @@ export async function takeIn(file: Blob, called: string): Promise<void> {
       description: why(error),
     });
   }
+}
+
+/** Takes in what another device has put down for this one, where the page was opened for that. */
+export async function takeHandedOver(code: string): Promise<void> {
+  const file = await fetchPutDown(code);
+  if (file) await takeIn(file, 'The job that was handed over');
+  else
+    say({
+      kind: 'error',
+      key: 'import',
+      stays: true,
+      title: 'There is nothing to fetch at this address, or no longer.',
+      description: 'What is handed over waits for a quarter of an hour. Hand it over once more.',
+    });
 }
 
 function inWords(called: string, taken: number, already: number): string {

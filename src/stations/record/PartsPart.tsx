@@ -9,10 +9,11 @@ import { sayLength } from '@/core/units/length';
 import { edit, useJob, useJobPart } from '@/store/jobStore';
 import { LengthField } from '@/ui/fields/LengthField';
 import { NumberField } from '@/ui/fields/NumberField';
+import { Full } from '@/ui/cards/Full';
 import { Verdicts } from '@/ui/cards/Verdicts';
 import { linksOf } from '@/core/rig/members/members';
 import type { Job } from '@/core/job/jobSchema';
-import { HANDS, type Hand, type KitPart } from '@/core/job/slices/record';
+import { HANDS, MOST_PARTS, type Hand, type KitPart } from '@/core/job/slices/record';
 import { barSpec } from '@/core/job/jobValues';
 
 const change = (parts: (list: KitPart[]) => KitPart[]) =>
@@ -53,12 +54,14 @@ export function PartsPart() {
           </Button>
         )}
         <Button
+          disabled={parts.length >= MOST_PARTS}
           onClick={() =>
             change((list) => [...list, { id: `own-${list.length}-${Date.now()}`, name: 'Part', wanted: 1 }])
           }
         >
           Add a line
         </Button>
+        {parts.length >= MOST_PARTS && <Full most={MOST_PARTS} of="lines in this list" />}
       </div>
     </>
   );

@@ -9,7 +9,9 @@ import { preloadOf } from '@/core/ride/preload';
 import { formatDecimal, formatDegrees, formatLength, sayLength } from '@/core/units/length';
 import { sayTurns } from '@/core/units/turns';
 import type { Tape } from '@/core/units/tape';
-import { edit, useJob } from '@/store/jobStore';
+import { edit, useJob, useJobPart } from '@/store/jobStore';
+import { MOST_ROUNDS, MOST_TURNS } from '@/core/job/slices/ride';
+import { Full } from '@/ui/cards/Full';
 import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { Frac } from '@/ui/figures/Frac';
 import type { Job } from '@/core/job/jobSchema';
@@ -223,6 +225,7 @@ function advised({ turns, adjuster }: BarTurn): number {
 
 /** Closes the round with what was really turned, which need not be what was advised. */
 function TurnedForm({ steps }: { steps: SettingStep[] }) {
+  const full = useJobPart((j) => j.ride.rounds.length >= MOST_ROUNDS);
   const centring = steps.find((s) => s.task === 'centre')?.bars ?? [];
   const first = centring[0];
   // A pair that centres is turned alike; every other bar is its own.
@@ -255,7 +258,8 @@ function TurnedForm({ steps }: { steps: SettingStep[] }) {
         const key = keyOf(bar);
         const turns = turned[key] ?? 0;
         const step = stepOf(bar.adjuster);
-        const by = (n: number) => setTurned({ ...turned, [key]: turns + n });
+        const by = (n: number) =>
+          setTurned({ ...turned, [key]: Math.min(MOST_TURNS, Math.max(-MOST_TURNS, turns + n)) });
         return (
           <div className="turned" key={key}>
             <span>{lines.length > 1 ? `${capital(bar.name)}: I turned it` : 'I turned it'}</span>
@@ -275,9 +279,10 @@ function TurnedForm({ steps }: { steps: SettingStep[] }) {
           </div>
         );
       })}
-      <Button type="primary" onClick={close}>
+      <Button type="primary" disabled={full} onClick={close}>
         Done: roll it, measure again
       </Button>
+      {full && <Full most={MOST_ROUNDS} of="rounds" />}
     </div>
   );
 }

@@ -6,7 +6,8 @@ import { advanceBracket } from '@/core/bench/holdPoint';
 import { cutLoose, jointState, NEXT_STATE, type Release } from '@/core/weld/holdPoint';
 import { useJobAgreement } from '@/workers/search';
 import { edit, useJob } from '@/store/jobStore';
-import { JOINT_STATES, type JointState } from '@/core/job/slices/weld';
+import { JOINT_STATES, MOST_EVENTS, type JointState } from '@/core/job/slices/weld';
+import { Full } from '@/ui/cards/Full';
 import type { Bracket } from '@/core/job/slices/fields';
 
 const NAMES: Record<Bracket, string> = { frame: 'Frame bracket', axle: 'Axle bracket' };
@@ -32,6 +33,7 @@ export function Joint({ member, bracket, tack, weld }: Props) {
   const agreement = useJobAgreement(job);
   const [asking, setAsking] = useState<Asking>(null);
   const [reason, setReason] = useState('');
+  const full = job.weld.log.length >= MOST_EVENTS;
   const state = jointState(job, { member, bracket });
   const next = NEXT_STATE[state];
   const gate = next === 'tacked' ? tack : next === 'welded' ? weld : null;
@@ -68,6 +70,7 @@ export function Joint({ member, bracket, tack, weld }: Props) {
         <button
           type="button"
           className={`deed${held ? ' held' : ''}`}
+          disabled={full}
           onClick={() => (held ? setAsking('override') : advance())}
         >
           <b>
@@ -81,7 +84,8 @@ export function Joint({ member, bracket, tack, weld }: Props) {
           </span>
         </button>
       )}
-      {state !== 'scribed' && (
+      {full && <Full most={MOST_EVENTS} of="entries in the record" />}
+      {state !== 'scribed' && !full && (
         <Button type="link" className="no-print" onClick={() => setAsking('cut')}>
           Cut it loose again
         </Button>

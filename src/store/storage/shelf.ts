@@ -17,8 +17,9 @@ import { forget, unstoredOf, type Work } from './journal';
 import { mergedWork, sameStored, type Version } from '../merging/merge';
 import { keepSnapshot, keepText } from './snapshots';
 
-/** The lines of the shelf, the last touched first. */
-export const listJobs = (): Promise<ShelfRow[]> => db.shelf.orderBy('updatedAt').reverse().toArray();
+/** The lines of the shelf, the last touched first; as many of them as are asked for. */
+export const listJobs = (most = Infinity): Promise<ShelfRow[]> =>
+  db.shelf.orderBy('updatedAt').reverse().limit(most).toArray();
 
 /** An empty shelf gets the demo jobs, so that there is a car to look at: the first of them as if touched last. */
 export async function stockShelf(): Promise<void> {

@@ -22,7 +22,6 @@ const HEAD = 26;
 const SVG = 'http://www.w3.org/2000/svg';
 
 /** Letters, and halves of letters, that no XML can hold, however they came into a name. */
-// eslint-disable-next-line no-control-regex
 const UNWRITABLE = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff\p{Surrogate}]/gu;
 
 /** A drawing of the page under a title, as SVG text that looks the same by itself; letters fall back on a plain face where ours is missing. */

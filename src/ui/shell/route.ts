@@ -40,3 +40,11 @@ export function useRoute(): Route {
     ),
   );
 }
+
+/** The code of what this page was opened to fetch; the address is as ever from then on. */
+export function codeToTake(): string | null {
+  const code = new URLSearchParams(window.location.search).get('take');
+  if (code !== null)
+    window.history.replaceState(null, '', `${window.location.pathname}${window.location.hash}`);
+  return code;
+}

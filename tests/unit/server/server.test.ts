@@ -1,6 +1,7 @@
 import { hostname } from 'node:os';
 import { NotRead, readBody } from '@/server/body';
 import { ownNames, refusalOf } from '@/server/guard';
+import { HandOver } from '@/server/handOver';
 
 const asked = (headers: Record<string, string>) => new Request('http://localhost/', { headers });
 const status = (headers: Record<string, string>, lan = false) =>
@@ -65,5 +66,19 @@ describe('a body', () => {
     expect(await read(sent(['x'.repeat(60), 'x'.repeat(60)]))).toBe(413);
     expect(await read(sent(['a'], false))).toBe(408);
     expect(await read(sent(Array.from({ length: 20 }, (_, i) => (i % 2 ? 40 : 'a'))))).toBe(408);
+  });
+});
+
+describe('what one device hands to another', () => {
+  const bytes = (n: number) => new Uint8Array([n]);
+  test('waits a quarter of an hour under a code of its own, the last few of them', () => {
+    const handOver = new HandOver();
+    const code = handOver.put(bytes(1), 0);
+    expect(code).toMatch(/^[0-9a-f]{32}$/);
+    expect(handOver.take(code, 15 * 60_000)).toEqual(bytes(1));
+    expect(handOver.take(code, 15 * 60_000 + 1)).toBeNull();
+    expect(handOver.take('', 0)).toBeNull();
+    const codes = [2, 3, 4, 5, 6].map((n) => handOver.put(bytes(n), 1));
+    expect(codes.map((c) => handOver.take(c, 2)?.[0])).toEqual([undefined, 3, 4, 5, 6]);
   });
 });

@@ -76,6 +76,9 @@ const partSchema = z.strictObject({
 });
 export type KitPart = z.infer<typeof partSchema>;
 
+/** Lines of a kit or material list that a job holds. */
+export const MOST_PARTS = 200;
+
 export const recordSchema = z.strictObject({
   method: z.enum(METHODS),
   /** what the axle is measured from, and which of those is trusted */
@@ -85,7 +88,7 @@ export const recordSchema = z.strictObject({
   /** only what the drawing needs is asked for */
   brief: z.optional(z.boolean()),
   inspection: z.partialRecord(z.enum(INSPECTION_IDS), inspectedSchema),
-  parts: z.array(partSchema).check(z.maxLength(200)),
+  parts: z.array(partSchema).check(z.maxLength(MOST_PARTS)),
 });
 
 /** How a car is measured until the builder says otherwise: marks from a square, from the holes and the back of the cab. */

@@ -12,7 +12,11 @@ export type AdjusterStyle = (typeof ADJUSTER_STYLES)[number];
 export const BELIEFS = ['frame', 'fender'] as const;
 export type Belief = (typeof BELIEFS)[number];
 
-const turns = within(-100, 100);
+/** Turns of one bar in a round, either way, and rounds of centring that a job holds. */
+export const MOST_TURNS = 100;
+export const MOST_ROUNDS = 200;
+
+const turns = within(-MOST_TURNS, MOST_TURNS);
 
 /**
  * One round of centring: the gaps that were believed as read, to the frame unless it says otherwise, and how far the tube was
@@ -48,7 +52,7 @@ export const rideSchema = z.strictObject({
   /** what else is to be set: pinion and squareness as read, and as wanted */
   read: z.record(text(40), mm),
   wanted: z.record(text(40), mm),
-  rounds: z.array(roundSchema).check(z.maxLength(200)),
+  rounds: z.array(roundSchema).check(z.maxLength(MOST_ROUNDS)),
 });
 
 export const startingRide = (): z.infer<typeof rideSchema> => ({

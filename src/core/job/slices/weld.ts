@@ -16,13 +16,16 @@ const weldEventSchema = z.strictObject({
 });
 export type WeldEvent = z.infer<typeof weldEventSchema>;
 
+/** Entries of the record of welding that a job holds. */
+export const MOST_EVENTS = 500;
+
 /** What belongs to a bracket of a member, or to a check on a member, is kept under both their names: `panhard/frame`. */
 export const weldSchema = z.strictObject({
   /** brackets that are past being scribed */
   joints: z.record(text(80), z.enum(JOINT_STATES)),
   /** as measured at the car: lengths in mm, or yes (true) */
   measured: z.record(text(120), z.union([mm, z.boolean()])),
-  log: z.array(weldEventSchema).check(z.maxLength(500)),
+  log: z.array(weldEventSchema).check(z.maxLength(MOST_EVENTS)),
 });
 
 export const startingWeld = (): z.infer<typeof weldSchema> => ({ joints: {}, measured: {}, log: [] });
