@@ -25,7 +25,7 @@ const PAD = 14;
 const TITLE = 22;
 const LOW = 280;
 /** Narrower than this, one view at a time fills the bay, px. */
-const SMALL = 620;
+const SMALL = 660;
 
 const NOTES: Record<ViewName, string> = {
   rear: 'from behind the car',

@@ -16,6 +16,7 @@ export const photosOf = (jobId: string, item: string): Promise<PhotoRow[]> =>
  * @returns what went wrong, in a sentence; null when it is kept
  */
 export async function keepPhoto(jobId: string, item: string, file: File): Promise<string | null> {
+  if (!file.type.startsWith('image/')) return `“${file.name}” is not a picture.`;
   let image: Blob;
   try {
     await checkedPicture(file, `“${file.name}”`);

@@ -50,7 +50,7 @@ function Changes({ verdicts }: { verdicts: Verdict[] }) {
 }
 
 /** `Travel: stop. Clearance: holds.` */
-export function turned(before: Verdict[], now: Verdict[]): string {
+function turned(before: Verdict[], now: Verdict[]): string {
   const states = new Map(before.map(({ id, state }) => [id, state]));
   return now
     .filter(({ id, state }) => states.get(id) !== state)

@@ -13,7 +13,7 @@ test('one job that cannot be read locks nothing else away: it is shown with its 
   await hands.driver.executeScript('location.hash = "/demo-tinker/job"');
   await hands.reads('[data-door=job]', 'cornerG');
   await hands.reads('.shelf li[data-fault]', 'Tinker');
-  expect(await hands.count('.shelf-buttons .ant-btn')).toBe(4);
+  expect(await hands.count('.shelf-buttons .ant-btn')).toBe(5);
   // Another job can be had from there, and the trouble is forgotten.
   await hands.clickOn('//li//b[text()="Old Pewter, rear axle"]');
   await hands.reads('.masthead-job', 'Old Pewter');

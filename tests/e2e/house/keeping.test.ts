@@ -1,7 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { deflateSync } from 'node:zlib';
-import { hands, openBench } from '../support/bench';
+import { hands, openBench } from '../../support/bench';
 
 openBench();
 
@@ -130,5 +130,5 @@ test('a job that is changed is saved into a chosen folder as well', async () => 
 
 test('what the browser promises is shown, and it can be asked', async () => {
   await hands.press('Keep it safe');
-  await hands.reads('.kept', /promised to keep the jobs|may clear them/);
+  await hands.reads('.kept', /promised to keep the jobs|may clear the jobs/);
 });
