@@ -3,7 +3,8 @@ import { sayPlace } from '@/core/job/places';
 import { edit } from '../jobStore';
 import { say } from '../notices';
 import type { Work } from '../storage/journal';
-import { mergedJob, partings } from './merge';
+import { mergedJob } from './merge';
+import { partings } from './partings';
 
 /** Places that are named where two tabs changed the same; of more, how many. */
 const NAMED = 3;

@@ -6,7 +6,7 @@ import type { Work } from '../storage/journal';
 
 type Loose = Record<string, unknown>;
 
-const isLoose = (v: unknown): v is Loose => typeof v === 'object' && v !== null && !Array.isArray(v);
+export const isLoose = (v: unknown): v is Loose => typeof v === 'object' && v !== null && !Array.isArray(v);
 
 /** Whether two values are one once they are written: a key without a value is no key, which a package for equality would tell apart. */
 export const sameStored = (a: unknown, b: unknown): boolean =>
@@ -108,7 +108,7 @@ function mergedLists(base: unknown[], early: unknown[], late: unknown[]): Togeth
   return { value: alike ?? value, clash: both.clash };
 }
 
-const keyed = (list: unknown[], keys: string[]): Loose =>
+export const keyed = (list: unknown[], keys: string[]): Loose =>
   Object.fromEntries(list.map((value, i) => [keys[i]!, value]));
 
 /** The keys of two lists in one order: those that only the second has come after the one that they follow in it. */
@@ -122,7 +122,7 @@ function inOrder(first: string[], second: string[]): string[] {
 }
 
 /** What tells the entries of a list apart: their ids, the time when they were made, or what they are; null where nothing does. */
-function keysOf(list: unknown[]): string[] | null {
+export function keysOf(list: unknown[]): string[] | null {
   const seen = new Map<string, number>();
   const keys: string[] = [];
   for (const entry of list) {
@@ -158,16 +158,4 @@ export function sharing<T>(before: unknown, next: T): T {
     return (hasAll(before, shared) ? before : shared) as T;
   }
   return next;
-}
-
-/** Where two values part: the keys to each place, entries of a list by their own names. */
-export function partings(a: unknown, b: unknown, path: string[] = []): string[][] {
-  if (sameStored(a, b)) return [];
-  if (isLoose(a) && isLoose(b))
-    return [...new Set([...Object.keys(a), ...Object.keys(b)])].flatMap((key) =>
-      partings(a[key], b[key], [...path, key]),
-    );
-  const [keysA, keysB] = [a, b].map((list) => (Array.isArray(list) ? keysOf(list) : null));
-  if (!keysA || !keysB) return [path];
-  return partings(keyed(a as unknown[], keysA), keyed(b as unknown[], keysB), path);
 }

@@ -4,12 +4,12 @@ import type { Job } from '@/core/job/jobSchema';
 import { InputError } from '@/core/rig/read';
 import { bringIn, isInHand, useDragged, useJobStore } from '../jobStore';
 import { keepActs } from './acts';
-import { tellClash } from '../merging/clash';
 import { db, jobRow, putJob, type JobRow } from './db';
 import { gated } from './gate';
 import { TAB } from './ids';
 import { forgetMine, note, type Work } from './journal';
 import { mergedJob, mergedWork, sameStored, sharing, type Version } from '../merging/merge';
+import { sayClash } from '../merging/sayClash';
 import { problemOf } from './opening';
 import { keepText } from './snapshots';
 
@@ -161,7 +161,7 @@ export function startAutosave(): () => void {
     const { work, otherWay } = mergedWork(from, { job, drafts, at: changedAt, by: TAB }, theirs);
     base = stored;
     bringIn(work, (state) => mergedJob(from.job, state, theirs.job).value);
-    if (otherWay) tellClash(work, otherWay);
+    if (otherWay) void sayClash(work, otherWay);
   }
 
   function follows(row: JobRow): void {

@@ -12,9 +12,9 @@ import { db, jobRow, putJob, type JobRow, type ShelfRow } from './db';
 import { faultOf, gated } from './gate';
 import { freshId } from './ids';
 import { actsOf } from './acts';
-import { tellClash } from '../merging/clash';
 import { forget, unstoredOf, type Work } from './journal';
 import { mergedWork, sameStored, type Version } from '../merging/merge';
+import { sayClash } from '../merging/sayClash';
 import { keepSnapshot, keepText } from './snapshots';
 
 /** The lines of the shelf, the last touched first; as many of them as are asked for. */
@@ -91,7 +91,7 @@ function withUnstored({ job, drafts, updatedAt, by = '' }: JobRow): Work {
       if (all.by === tab && at < all.at) mine.at = all.at;
       const { work, otherWay } = mergedWork(base, all, mine);
       // A tab that went on from what it had stored is at one with itself.
-      if (otherWay && all.by !== tab) tellClash(work, otherWay);
+      if (otherWay && all.by !== tab) void sayClash(work, otherWay);
       all = { ...work, at: at > all.at ? at : all.at, by: tab };
       // Where it cannot be stored, the note stays.
       putJob({ ...jobRow(all.job, all.drafts, all.at), by: tab }).then(

@@ -22,7 +22,8 @@ import {
 import { takeNotices } from '@/store/notices';
 import { settle, startAutosave } from '@/store/storage/autosave';
 import { db, putJob } from '@/store/storage/db';
-import { merged, mergedJob, mergedWork, partings, sameStored, type Version } from '@/store/merging/merge';
+import { merged, mergedJob, mergedWork, sameStored, type Version } from '@/store/merging/merge';
+import { partings } from '@/store/merging/partings';
 import { openJob } from '@/store/storage/shelf';
 import { act } from '../../support/acts';
 import { standInStorage } from '../../support/localStorage';
