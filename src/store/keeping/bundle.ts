@@ -72,9 +72,6 @@ export async function packed(all: Packed[]): Promise<Blob> {
   return zip.close();
 }
 
-/** Whether a file is a zip by how it begins. */
-export const isZip = async (file: Blob): Promise<boolean> => (await file.slice(0, 2).text()) === 'PK';
-
 /**
  * Jobs and photos of a zip. Nothing is written out of it, and no more is read than it may hold.
  *

@@ -1,20 +1,13 @@
 /** Whether the browser has promised to keep what is stored here: it may ask its user, and it may refuse. */
 export type Promised = 'yes' | 'no' | 'unknown';
 
-const storage = (): StorageManager | undefined =>
-  typeof navigator === 'undefined' ? undefined : navigator.storage;
-
-export async function isPromised(): Promise<Promised> {
-  const answer = await storage()
-    ?.persisted?.()
-    .catch(() => undefined);
+async function answerTo(question: 'persisted' | 'persist'): Promise<Promised> {
+  const storage = typeof navigator === 'undefined' ? undefined : navigator.storage;
+  const answer = await storage?.[question]?.().catch(() => undefined);
   return answer === undefined ? 'unknown' : answer ? 'yes' : 'no';
 }
+
+export const isPromised = (): Promise<Promised> => answerTo('persisted');
 
 /** Asks the browser to keep the jobs until they are removed here, however short of room it gets. @returns its answer */
-export async function askPromise(): Promise<Promised> {
-  const answer = await storage()
-    ?.persist?.()
-    .catch(() => undefined);
-  return answer === undefined ? 'unknown' : answer ? 'yes' : 'no';
-}
+export const askPromise = (): Promise<Promised> => answerTo('persist');
