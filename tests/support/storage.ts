@@ -36,3 +36,15 @@ export async function beforeEachPage(source: string): Promise<() => Promise<void
   })) as unknown as { identifier: string };
   return () => driver.sendDevToolsCommand('Page.removeScriptToEvaluateOnNewDocument', { identifier });
 }
+
+/** From now on there is no room for jobs on the disk of this page. */
+export const fillDisk = (): Promise<unknown> =>
+  hands.driver.executeScript(`
+    window.realPut = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = function (...all) {
+      if (this.name === 'jobs') throw new DOMException('no', 'QuotaExceededError');
+      return window.realPut.apply(this, all);
+    };`);
+
+export const freeDisk = (): Promise<unknown> =>
+  hands.driver.executeScript('IDBObjectStore.prototype.put = window.realPut');

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { address, hands, openBench } from '../../support/bench';
-import { beforeEachPage, spoil, storedJob } from '../../support/storage';
+import { beforeEachPage, fillDisk, freeDisk, spoil, storedJob } from '../../support/storage';
 
 openBench();
 
@@ -93,12 +93,7 @@ test.each([
 
 test('a full disk while working: said, held, tried again, and the file offered', async () => {
   await hands.go('marigold', 'job');
-  await hands.driver.executeScript(`
-    window.realPut = IDBObjectStore.prototype.put;
-    IDBObjectStore.prototype.put = function (...all) {
-      if (this.name === 'jobs') throw new DOMException('no', 'QuotaExceededError');
-      return window.realPut.apply(this, all);
-    };`);
+  await fillDisk();
   const name = await hands.find('#job-name');
   await name.sendKeys(' kept');
   await hands.reads('.masthead-save', 'storage is full');
@@ -106,7 +101,7 @@ test('a full disk while working: said, held, tried again, and the file offered',
   await hands.reads('.ant-notification', 'is not stored yet, so it stays on the bench');
   await hands.reads('.masthead-job', 'Marigold, rear axle kept');
   await hands.button('export now');
-  await hands.driver.executeScript('IDBObjectStore.prototype.put = window.realPut');
+  await freeDisk();
   await hands.saved();
   expect((await storedJob('demo-marigold'))!.job.name).toBe('Marigold, rear axle kept');
 });

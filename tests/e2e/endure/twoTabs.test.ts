@@ -1,6 +1,6 @@
 import { Key } from 'selenium-webdriver';
 import { address, hands, openBench } from '../../support/bench';
-import { storedJob } from '../../support/storage';
+import { fillDisk, freeDisk, storedJob } from '../../support/storage';
 
 /** By hand, `npm run endure` asks for 200 of each. */
 const TIMES = Number(process.env.ENDURE ?? 12);
@@ -78,17 +78,12 @@ test('the same value changed in both: both end alike, saving ends, and what gave
   // Neither hears of the other while it is being typed: the disk is full.
   for (const n of [0, 1]) {
     await inTab(n);
-    await hands.driver.executeScript(`
-      window.realPut = IDBObjectStore.prototype.put;
-      IDBObjectStore.prototype.put = function (...all) {
-        if (this.name === 'jobs') throw new DOMException('no', 'QuotaExceededError');
-        return window.realPut.apply(this, all);
-      };`);
+    await fillDisk();
     await type('#job-name', Key.chord(Key.CONTROL, 'a'), names[n]!);
   }
   for (const n of [0, 1]) {
     await inTab(n);
-    await hands.driver.executeScript('IDBObjectStore.prototype.put = window.realPut');
+    await freeDisk();
   }
   for (const n of [0, 1]) {
     await inTab(n);
