@@ -6,6 +6,9 @@ import { Hands, serve } from '../tests/support/browser';
 
 const MOVES = 600;
 
+/** After a first visit the rest of the application is fetched for working offline; no builder drags in that moment, ms. */
+const SETTLED = 8000;
+
 /** Runs in the page: moves a captured pointer step by step, each time waiting until what is worked out has followed and was painted. */
 const measure = `
   const [moves, held, follower, done] = arguments;
@@ -55,6 +58,7 @@ async function main(): Promise<void> {
   const hands = await Hands.open(server.address);
   await hands.driver.manage().setTimeouts({ script: 120_000 });
   await hands.station(4, 'Panhard bar');
+  await hands.driver.sleep(SETTLED);
   await time(hands, 'drag of a mount', '[data-mount="rear-axle"]', '.curve .line');
   await hands.go('copperline', 'roll');
   await hands.part('Sway bar');

@@ -4,11 +4,11 @@ import type { StationId } from '@/core/bench/stationIds';
 import { Bay } from '@/bay/Bay';
 import type { Figures } from '@/bay/views/shownFigures';
 import type { Movable } from '@/bay/handles/Mounts';
+import { useInstruments } from '@/store/instruments';
 import { showDragged, useDragged, useJobPart, useJobStore } from '@/store/jobStore';
 import { useRocker } from '@/store/rocker';
 import type { RollPart } from '@/core/roll/analyse';
 import { usePreferences, type LocatePart } from '@/store/preferences';
-import { InstrumentBar } from '@/ui/shell/InstrumentBar';
 import { Masthead } from '@/ui/shell/Masthead';
 import { Opened } from '@/ui/Opened';
 import { Rocker } from '@/ui/shell/Rocker';
@@ -22,6 +22,9 @@ import './bench.css';
 import { FromBefore } from './FromBefore';
 import { fetchStations, stations } from './stations';
 
+const InstrumentBar = lazy(async () => ({
+  default: (await import('@/ui/shell/InstrumentBar')).InstrumentBar,
+}));
 const Help = lazy(async () => ({ default: (await import('@/ui/help/Help')).Help }));
 const Finder = lazy(async () => ({ default: (await import('@/ui/help/Finder')).Finder }));
 
@@ -53,6 +56,7 @@ export function Bench() {
   const { station } = useRoute();
   const focus = usePreferences((s) => s.focus);
   const part = usePreferences((s) => s.roll);
+  const gauges = useInstruments((s) => s.on);
   const [open, setOpen] = useState<'help' | 'find' | null>(null);
   const go = (id: typeof station) => goTo(jobId, id);
 
@@ -99,7 +103,9 @@ export function Bench() {
         >
           <Card />
         </Suspense>
-        <InstrumentBar />
+        <Opened open={gauges}>
+          <InstrumentBar />
+        </Opened>
       </main>
       <Opened open={open === 'help'}>
         <Help open={open === 'help'} onClose={() => setOpen(null)} stations={stations.map((s) => s.name)} />

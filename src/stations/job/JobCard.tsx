@@ -4,7 +4,7 @@ import { LONGEST_NAME } from '@/core/job/names';
 import { LIMITS } from '@/core/materials/limits';
 import { LAYOUT_IDS, layoutEnd } from '@/core/rig/layouts';
 import type { Tape } from '@/core/units/tape';
-import { edit, useJob } from '@/store/jobStore';
+import { edit, useJobPart } from '@/store/jobStore';
 import { CardHead, Caution } from '@/ui/cards/Card';
 import { Choice } from '@/ui/cards/Choice';
 import { Pills } from '@/ui/cards/Pills';
@@ -34,83 +34,118 @@ const ENDS: { value: Job['rig']['end']; label: string }[] = [
 
 /** What car, what for, by which tape, which end, which layout; and the shelf with every other job. */
 export function JobCard() {
-  const job = useJob();
+  const jobId = useJobPart((j) => j.id);
   return (
     <>
       <CardHead title="The job">What it is for settles which compromises are fine.</CardHead>
-      <Shelf jobId={job.id} />
-      <label className="text-field section">
-        Job
-        <Input
-          id="job-name"
-          maxLength={LONGEST_NAME}
-          value={job.name}
-          onChange={(e) => edit((j) => ({ ...j, name: e.target.value }))}
-        />
-      </label>
-      <label className="text-field">
-        Car
-        <Input
-          id="job-car"
-          maxLength={200}
-          value={job.car}
-          placeholder="year, body, engine, tyres"
-          onChange={(e) => edit((j) => ({ ...j, car: e.target.value }))}
-        />
-      </label>
-
-      <Pills
-        legend="Tape"
-        options={TAPES}
-        value={job.tape}
-        onPick={(tape) => edit((j) => ({ ...j, tape }))}
-      />
-      <Pills
-        legend="Axle"
-        options={ENDS}
-        value={job.rig.end}
-        onPick={(end) =>
-          edit((j) =>
-            withLayout(
-              j,
-              LAYOUT_IDS.find((l) => layoutEnd(l) === end)!,
-            ),
-          )
-        }
-      />
-
-      <div className="section">
-        <div className="choice-legend">Use</div>
-        <Choice
-          label="Use"
-          name="use"
-          options={(Object.keys(USES) as Use[]).map((value) => ({
-            value,
-            title: USES[value][0],
-            hint: USES[value][1],
-          }))}
-          value={job.use}
-          onPick={(use) => edit((j) => withUse(j, use))}
-        />
-      </div>
-
+      <Shelf jobId={jobId} />
+      <Name />
+      <Car />
+      <TapeUsed />
+      <AxleEnd />
+      <UsedFor />
       <Layouts />
-
-      <label className="text-field section">
-        Notes
-        <TextArea
-          rows={3}
-          maxLength={20000}
-          value={job.notes}
-          onChange={(e) => edit((j) => ({ ...j, notes: e.target.value }))}
-        />
-      </label>
+      <Notes />
       <Caution>
         Stands on solid, level ground; the car never held by a jack alone; a wheel under the sill as a second
         catch. Before building anything new, look for what is already wrong: ovalled holes, cracked welds,
         loose steering, a bracket never welded.
       </Caution>
     </>
+  );
+}
+
+// Each reads its own part of the job, so that a letter typed draws one field again and not the card.
+
+function Name() {
+  const name = useJobPart((j) => j.name);
+  return (
+    <label className="text-field section">
+      Job
+      <Input
+        id="job-name"
+        maxLength={LONGEST_NAME}
+        value={name}
+        onChange={(e) => edit((j) => ({ ...j, name: e.target.value }))}
+      />
+    </label>
+  );
+}
+
+function Car() {
+  const car = useJobPart((j) => j.car);
+  return (
+    <label className="text-field">
+      Car
+      <Input
+        id="job-car"
+        maxLength={200}
+        value={car}
+        placeholder="year, body, engine, tyres"
+        onChange={(e) => edit((j) => ({ ...j, car: e.target.value }))}
+      />
+    </label>
+  );
+}
+
+function Notes() {
+  const notes = useJobPart((j) => j.notes);
+  return (
+    <label className="text-field section">
+      Notes
+      <TextArea
+        rows={3}
+        maxLength={20000}
+        value={notes}
+        onChange={(e) => edit((j) => ({ ...j, notes: e.target.value }))}
+      />
+    </label>
+  );
+}
+
+function TapeUsed() {
+  const tape = useJobPart((j) => j.tape);
+  return (
+    <Pills legend="Tape" options={TAPES} value={tape} onPick={(to) => edit((j) => ({ ...j, tape: to }))} />
+  );
+}
+
+function AxleEnd() {
+  const end = useJobPart((j) => j.rig.end);
+  return (
+    <Pills
+      legend="Axle"
+      options={ENDS}
+      value={end}
+      onPick={(to) =>
+        edit((j) =>
+          withLayout(
+            j,
+            LAYOUT_IDS.find((l) => layoutEnd(l) === to)!,
+          ),
+        )
+      }
+    />
+  );
+}
+
+function UsedFor() {
+  const use = useJobPart((j) => j.use);
+  return (
+    <div className="section">
+      <div className="choice-legend">Use</div>
+      <Choice
+        label="Use"
+        name="use"
+        options={(Object.keys(USES) as Use[]).map((value) => ({
+          value,
+          title: USES[value][0],
+          hint: USES[value][1],
+        }))}
+        value={use}
+        onPick={(to) => edit((j) => withUse(j, to))}
+      />
+    </div>
   );
 }
 

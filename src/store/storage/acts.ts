@@ -1,5 +1,5 @@
 import type { Job } from '@/core/job/jobSchema';
-import { actsDone, type Acts } from '../jobStore';
+import { actsDone, isInHand, useJobStore, type Acts } from '../jobStore';
 import { db, type ActsRow } from './db';
 import { SEAT } from './ids';
 import { mergedJob, sharing } from '../merging/merge';
@@ -7,8 +7,25 @@ import { mergedJob, sharing } from '../merging/merge';
 /** Seats whose acts are kept of one job. */
 const SEATS = 4;
 
-/** Keeps what could be undone of the job on the bench. Where there is no room for it, it ends with the page. */
-export async function keepActs(present: Job): Promise<void> {
+/** Long enough after the last write that no letter waits for it, ms. */
+const AT_REST = 400;
+
+let timer: ReturnType<typeof setTimeout> | null = null;
+
+/** Keeps what could be undone of the job on the bench once the hand rests: hundreds of states are a lot to write. */
+export function keepActsAtRest(): void {
+  if (timer !== null) clearTimeout(timer);
+  // In the middle of a drag the bench shows what is no act yet.
+  timer = setTimeout(() => (isInHand() ? keepActsAtRest() : void keepActs()), AT_REST);
+}
+
+/** Keeps it now, if that is still to be done: the job or the page is left. Where there is no room for it, it ends with the page. */
+export async function keepActs(): Promise<void> {
+  if (timer === null || isInHand()) return;
+  clearTimeout(timer);
+  timer = null;
+  const present = useJobStore.getState().job;
+  if (!present) return;
   try {
     await db.acts.put({
       jobId: present.id,

@@ -3,7 +3,7 @@ import { writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
 import { InputError } from '@/core/rig/read';
 import { bringIn, isInHand, useDragged, useJobStore } from '../jobStore';
-import { keepActs } from './acts';
+import { keepActs, keepActsAtRest } from './acts';
 import { db, jobRow, putJob, type JobRow } from './db';
 import { gated } from './gate';
 import { TAB } from './ids';
@@ -129,7 +129,7 @@ export function startAutosave(): () => void {
         forgetMine(job.id);
         useJobStore.setState({ saving: { kind: 'saved' } });
       }
-      await keepActs(job);
+      keepActsAtRest();
       return true;
     } catch (error) {
       dirty = true;
@@ -212,7 +212,9 @@ export function startAutosave(): () => void {
   saver = {
     settle: async () => {
       await putting;
-      return !dirty || put();
+      const stored = !dirty || (await put());
+      await keepActs();
+      return stored;
     },
     abandon: () => {
       dirty = false;
@@ -222,6 +224,7 @@ export function startAutosave(): () => void {
   const page = typeof window === 'undefined' ? null : window;
   const flush = () => {
     if (dirty) void put();
+    void keepActs();
   };
   const hold = (e: BeforeUnloadEvent) => {
     if (useJobStore.getState().saving.kind === 'failed') e.preventDefault();

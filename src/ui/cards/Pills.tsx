@@ -1,5 +1,8 @@
 'use client';
 import { Radio } from 'antd';
+import { dequal } from 'dequal/lite';
+import { memo } from 'react';
+import { useStable } from '@/ui/fields/useStable';
 
 type Props<T extends string> = {
   legend: string;
@@ -10,7 +13,12 @@ type Props<T extends string> = {
 };
 
 /** One of a few short names, in a row. */
-export function Pills<T extends string>({ legend, options, value, onPick }: Props<T>) {
+export function Pills<T extends string>({ onPick, ...shown }: Props<T>) {
+  const pick = useStable((value: string) => onPick(value as T));
+  return <Row {...shown} onPick={pick} />;
+}
+
+const Row = memo(function Row({ legend, options, value, onPick }: Props<string>) {
   return (
     <fieldset className="pills">
       <legend>{legend}</legend>
@@ -21,8 +29,8 @@ export function Pills<T extends string>({ legend, options, value, onPick }: Prop
         name={legend}
         options={options}
         value={value}
-        onChange={(e) => onPick(e.target.value as T)}
+        onChange={(e) => onPick(e.target.value as string)}
       />
     </fieldset>
   );
-}
+}, dequal);

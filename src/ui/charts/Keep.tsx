@@ -1,9 +1,10 @@
 'use client';
 import { Button } from 'antd';
-import type { MouseEvent } from 'react';
+import { memo, type MouseEvent } from 'react';
 import { useJobPart } from '@/store/jobStore';
 import './curve.css';
 import { pngOf, svgText } from './svgExport';
+import { useStable } from '@/ui/fields/useStable';
 import { saveBlob, saveText } from '@/ui/paper/saveFile';
 
 type Props = {
@@ -22,7 +23,13 @@ const withDrawing = (keep: (svg: SVGSVGElement) => void) => (e: MouseEvent) => {
 };
 
 /** Takes a chart along: its figures, or a picture of it. Stands inside the chart's own figure. */
-export function Keep({ name, title, csv }: Props) {
+export function Keep({ csv, ...named }: Props) {
+  const figures = useStable(csv);
+  return <Ways {...named} csv={figures} />;
+}
+
+/** Kept as it is while the chart over it follows a drag. */
+const Ways = memo(function Ways({ name, title, csv }: Props) {
   const car = useJobPart((j) => j.name);
   const head = `${title} · ${car}`;
   return (
@@ -54,4 +61,4 @@ export function Keep({ name, title, csv }: Props) {
       </Button>
     </div>
   );
-}
+});
