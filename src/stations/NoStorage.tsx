@@ -1,10 +1,10 @@
 'use client';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { readJob } from '@/core/job/file';
 import { newJob } from '@/core/job/newJob';
 import { InputError } from '@/core/rig/read';
 import { putOnBench } from '@/store/jobStore';
+import { say } from '@/store/notices';
 import type { StorageProblem } from '@/store/storage/opening';
 import { FileButton } from '@/ui/paper/FileButton';
 import './job/shelf.css';
@@ -40,8 +40,23 @@ export function NoStorage({ problem, onTry, onGoOn }: Props) {
   const [what, cure] = WORDS[problem];
   async function openFile(file: File) {
     try {
-      putOnBench(readJob(await file.text()), {});
+      const { jobsIn } = await import('@/store/keeping/files');
+      const [first, ...others] = await jobsIn(file);
+      if (!first) throw new InputError('', 'there is no job in it');
+      putOnBench(first.job, {});
       onGoOn();
+      const left = [
+        first.photos.length > 0 && 'its photos, which need a storage',
+        others.length > 0 && `${others.length} more ${others.length === 1 ? 'job' : 'jobs'} of the file`,
+      ].filter((what) => what !== false);
+      if (left.length > 0)
+        say({
+          kind: 'info',
+          key: 'left',
+          stays: true,
+          title: `“${first.job.name || 'This job'}” is on the bench, without ${left.join(' and ')}.`,
+          description: `They are still in ${file.name}.`,
+        });
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       setWrong(`${file.name} was not taken in: ${error.message}.`);
@@ -57,7 +72,7 @@ export function NoStorage({ problem, onTry, onGoOn }: Props) {
         </Button>
         <FileButton
           name="unstored-job"
-          accept=".json,application/json"
+          accept=".json,.zip,application/json,application/zip"
           onFile={(file) => void openFile(file)}
         >
           Work on a job file

@@ -1,15 +1,13 @@
 'use client';
 import { ConfigProvider } from 'antd';
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { fileName } from '@/core/job/file';
 import { InputError } from '@/core/rig/read';
 import { useJobStore } from '@/store/jobStore';
 import { say, useNotices } from '@/store/notices';
 import { abandon, settle, startAutosave } from '@/store/storage/autosave';
 import { openStorage, problemOf, StorageError, type StorageProblem } from '@/store/storage/opening';
-import { exportText, listJobs, openJob, stockShelf, tidyUp } from '@/store/storage/shelf';
+import { listJobs, openJob, stockShelf, tidyUp } from '@/store/storage/shelf';
 import { Opened } from '@/ui/Opened';
-import { saveText } from '@/ui/paper/saveFile';
 import { codeToTake, goTo, parseRoute, useRoute } from '@/ui/shell/route';
 import { useTheme } from '@/ui/shell/theme';
 import { Bench } from './Bench';
@@ -144,9 +142,10 @@ async function mayLeave(to: string | null): Promise<boolean> {
     title: `“${job.name || 'This job'}” is not stored yet, so it stays on the bench.`,
     description: useJobStore.getState().saving.message,
     action: {
-      label: 'Save it as a file, without photos, and go on',
-      act: () => {
-        saveText(fileName(job), exportText());
+      label: 'Save it as a file and go on',
+      act: async () => {
+        const { exportJob } = await import('@/ui/paper/exportJob');
+        await exportJob(true);
         abandon();
         window.location.hash = to === null ? '' : `/${encodeURIComponent(to)}`;
       },

@@ -20,35 +20,31 @@ const askSearch = supervised<SearchApi>(
   PATIENCE,
 );
 
-/** Bars of stock sizes that do what is wanted. */
-export async function searchBars(
-  job: Job & { roll: { bar: BarDesign } },
-  wanted: Wanted,
-): Promise<Outcome<Found>> {
-  const input = { ...rollInput(job, { left: 0, right: 0 }), bar: job.roll.bar };
+/** What is answered, or in words that nothing was. */
+async function orSaid<T>(answer: Promise<Outcome<T>>, message: string): Promise<Outcome<T>> {
   try {
-    return await askSearch((api) => api.findBars(input, wanted));
+    return await answer;
   } catch (error) {
     if (!(error instanceof NoAnswer)) throw error;
-    return {
-      ok: false,
-      message: 'the search gave no answer, and was stopped. Reload the page and look again',
-    };
+    return { ok: false, message };
   }
 }
 
-/** Reads a table of readings, apart from the page, which a large one would hold up. */
-export async function readTable(text: string): Promise<Outcome<CsvReadings>> {
-  try {
-    return await askSearch((api) => api.readings(text, new Date().toISOString()));
-  } catch (error) {
-    if (!(error instanceof NoAnswer)) throw error;
-    return {
-      ok: false,
-      message: 'the table could not be read just now; reload the page and bring it in again',
-    };
-  }
+/** Bars of stock sizes that do what is wanted. */
+export function searchBars(job: Job & { roll: { bar: BarDesign } }, wanted: Wanted): Promise<Outcome<Found>> {
+  const input = { ...rollInput(job, { left: 0, right: 0 }), bar: job.roll.bar };
+  return orSaid(
+    askSearch((api) => api.findBars(input, wanted)),
+    'the search gave no answer, and was stopped. Reload the page and look again',
+  );
 }
+
+/** Reads a table of readings, apart from the page, which a large one would hold up. */
+export const readTable = (text: string): Promise<Outcome<CsvReadings>> =>
+  orSaid(
+    askSearch((api) => api.readings(text, new Date().toISOString())),
+    'the table could not be read just now; reload the page and bring it in again',
+  );
 
 /** How the readings of a car fit together, as last worked out, and of which readings; null while nothing is redundant. */
 const useAgreement = create<{ car: SurveyedCar | null; agreement: Agreement | null }>()(() => ({

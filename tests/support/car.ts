@@ -4,7 +4,12 @@ import { quantity, spotAt } from '@/core/survey/quantities/quantities';
 import type { Reading, Readings } from '@/core/survey/readings';
 
 export const AT = '2026-05-02T09:00:00.000Z';
-export const read = (value: number, at = AT): Reading => ({ value, typed: String(value), at });
+export const read = (value: number, at = AT): Reading => ({
+  value,
+  // As it could be typed: in figures, without an exponent.
+  typed: String(Number(value.toFixed(4))),
+  at,
+});
 export const readings = (values: Record<string, number>): Readings =>
   Object.fromEntries(Object.entries(values).map(([key, value]) => [key, [read(value)]]));
 

@@ -1,36 +1,20 @@
 import Papa from 'papaparse';
 import * as z from 'zod/mini';
-import { parseValue, type ReadingUnit } from '@/core/units/values';
 import { InputError } from '@/core/rig/read';
 import { READING_KEYS, spotAt, spotName } from '@/core/survey/quantities/quantities';
 import { MOST_READINGS, type Reading, type Readings } from './readings';
 import { TOOL_NAMES } from '@/core/survey/quantities/tools';
+import { typedFor, UNIT_SIGNS } from './typed';
 
 /** Columns of a readings file, in order; docs/file-formats.md says what each holds. */
 const COLUMNS = ['key', 'what', 'value', 'unit', 'typed', 'tool', 'struck', 'at'] as const;
 type Column = (typeof COLUMNS)[number];
 
-const UNIT_SIGNS: Record<ReadingUnit, string> = { length: 'mm', angle: 'deg', weight: 'kg' };
 const MOST_ROWS = 20_000;
 
 /** What a spreadsheet would run; a negative number is none. It goes out behind an apostrophe, and comes in without it. */
 const FORMULA = /^[=@\t\r]|^[+-](?![\d.,\s/]*$)/;
 const ESCAPED = /^'(?=[=@+\-\t\r])/;
-
-/** How far what was typed may be from the value that it goes with, and still be that value as it was read off. */
-const READ_OFF: Record<ReadingUnit, number> = { length: 0.8, angle: 0.06, weight: 0.6 };
-
-/** What was typed, where it says the value; else the value. Its side may have been said in a word. */
-function typedFor(typed: string, value: number, unit: ReadingUnit): string {
-  const bare = typed.replace(/\s+[a-z]+$/i, '');
-  const says = (['in16', 'mm'] as const).some((tape) =>
-    [typed, bare].some((text) => {
-      const read = parseValue(text, unit, tape);
-      return read.ok && Math.abs(Math.abs(read.value) - Math.abs(value)) <= READ_OFF[unit];
-    }),
-  );
-  return says ? typed : `${value}${unit === 'angle' ? '' : ` ${UNIT_SIGNS[unit]}`}`;
-}
 
 /** All readings as comma-separated text, one a line, with every digit of its value. */
 export function readingsToCsv(readings: Readings): string {

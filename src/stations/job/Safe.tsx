@@ -21,7 +21,7 @@ import { db } from '@/store/storage/db';
 import { FileButton } from '@/ui/paper/FileButton';
 import { sayDay, sayMoment } from '@/ui/paper/dates';
 import { saveBlob, saveText } from '@/ui/paper/saveFile';
-import { exportJob } from './exportJob';
+import { exportJob } from '@/ui/paper/exportJob';
 import { takeIn } from './takeIn';
 
 /** How the jobs are kept safe: what the browser promises, files of one job and of all, a folder beside, copies of older databases. */

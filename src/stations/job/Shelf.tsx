@@ -56,7 +56,9 @@ export const Shelf = memo(function Shelf({ jobId }: Props) {
           Import a job file
         </FileButton>
         {onBench !== null && (
-          <Button onClick={() => void import('./exportJob').then(({ exportJob }) => exportJob(true))}>
+          <Button
+            onClick={() => void import('@/ui/paper/exportJob').then(({ exportJob }) => exportJob(true))}
+          >
             Export this job
           </Button>
         )}

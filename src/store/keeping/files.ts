@@ -81,7 +81,12 @@ export async function takeInFile(file: Blob): Promise<Taken> {
   return taken;
 }
 
-async function jobsIn(file: Blob): Promise<Packed[]> {
+/**
+ * The jobs of a job file, or of a zip of jobs with their photos.
+ *
+ * @throws InputError when it is damaged or too large
+ */
+export async function jobsIn(file: Blob): Promise<Packed[]> {
   if ((await file.slice(0, 2).text()) === 'PK') return (await bundle()).unpacked(file);
   if (file.size > LARGEST_FILE) throw new InputError('', 'larger than 32 MB, the most that is read');
   return [{ job: readJob(await file.text()), photos: [] }];

@@ -5,7 +5,7 @@ import { nameWith } from '@/core/job/names';
 import { JOB_VERSION } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';
 import type { Tape } from '@/core/units/tape';
-import { putOnBench, useJobStore } from '../jobStore';
+import { putOnBench } from '../jobStore';
 import { setPreferences } from '../preferences';
 import { copyPhotos, sweepBin } from './bin';
 import { db, jobRow, putJob, type JobRow, type ShelfRow } from './db';
@@ -133,6 +133,3 @@ export async function rawText(id: string): Promise<string> {
   const stored = await db.jobs.get(id);
   return `${JSON.stringify(stored?.job ?? null, null, 2)}\n`;
 }
-
-/** The job on the bench as the text of a file. */
-export const exportText = (): string => writeJob(useJobStore.getState().job!);

@@ -1,16 +1,13 @@
 'use client';
 import { switchInstruments, useInstruments } from '@/store/instruments';
 import { redo, undo, useJobPart, useJobStore } from '@/store/jobStore';
-import { fileName } from '@/core/job/file';
-import { exportText } from '@/store/storage/shelf';
 import { LAYOUT_NAMES } from '@/core/rig/names';
 import { useStore } from 'zustand';
 import './masthead.css';
-import { saveText } from '@/ui/paper/saveFile';
 
 const SAVE_WORDS = { saving: 'saving', saved: 'all saved', followed: 'changed in another tab' };
 
-const exportJob = () => saveText(fileName(useJobStore.getState().job!), exportText());
+const exportNow = async () => (await import('@/ui/paper/exportJob')).exportJob(true);
 
 /** The car on the bench, whether it is saved, and the few commands that are always at hand. */
 export function Masthead({ onFind, onHelp }: { onFind: () => void; onHelp: () => void }) {
@@ -30,7 +27,7 @@ export function Masthead({ onFind, onHelp }: { onFind: () => void; onHelp: () =>
         {saving.kind === 'failed' ? saving.message : SAVE_WORDS[saving.kind]}
       </span>
       {saving.kind === 'failed' && (
-        <button type="button" onClick={exportJob}>
+        <button type="button" onClick={() => void exportNow()}>
           export now
         </button>
       )}

@@ -1,7 +1,8 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { deflateSync } from 'node:zlib';
-import { hands, openBench } from '../../support/bench';
+import { address, hands, openBench } from '../../support/bench';
+import { beforeEachPage, fillDisk, freeDisk, storedJob } from '../../support/storage';
 
 openBench();
 
@@ -131,4 +132,33 @@ test('a job that is changed is saved into a chosen folder as well', async () => 
 test('what the browser promises is shown, and it can be asked', async () => {
   await hands.press('Keep it safe');
   await hands.reads('.kept', /promised to keep the jobs|may clear the jobs/);
+  await hands.closeDialog();
+});
+
+test('on a full disk a job leaves with its photo as a file, and the next one comes', async () => {
+  await toJob('pewter');
+  await fillDisk();
+  await (await hands.find('#job-name')).sendKeys(' unkept');
+  await hands.reads('.masthead-save', 'storage is full');
+  await hands.driver.executeScript('location.hash = "/demo-copperline/job"');
+  await hands.reads('.ant-notification', 'is not stored yet, so it stays on the bench');
+  await hands.press('Save it as a file and go on');
+  await hands.downloaded('old-pewter-rear-axle-unkept.pellik.zip');
+  await hands.reads('.ant-notification', 'the job and its photo');
+  await hands.reads('.masthead-job', 'Copperline');
+  await freeDisk();
+  expect((await storedJob('demo-pewter'))!.job.name).toBe('Old Pewter, rear axle');
+});
+
+test('where storage is refused a zip can be worked on, and what stays in it is said', async () => {
+  const undo = await beforeEachPage(
+    `Object.defineProperty(window, 'indexedDB', { get() { throw new DOMException('no', 'SecurityError') } })`,
+  );
+  await hands.driver.get(`${address}/#/`);
+  await hands.driver.navigate().refresh();
+  await choose('[data-input=unstored-job]', join(hands.downloads, 'old-pewter-rear-axle-unkept.pellik.zip'));
+  await hands.reads('.masthead-job', 'Old Pewter, rear axle unkept');
+  await hands.reads('.ant-notification', /without its photos[\s\S]*still in old-pewter/);
+  await undo();
+  await hands.driver.executeScript('window.onbeforeunload = null');
 });

@@ -122,6 +122,20 @@ describe('job files', () => {
     [writeJob(newJob('x', 'x', 'mm')).replace('"id": "x"', '"id": "../../x"'), /^id/],
   ])('a damaged one is refused (%#)', (text, where) => expect(() => readJob(text)).toThrow(where));
 
+  test('what it says was typed of a reading is held against its value; the other is not shown', () => {
+    const job = newJob('x', 'x', 'in16');
+    const at = '2026-03-14T09:05:47.000Z';
+    const said = (key: string, value: number, typed: string) =>
+      readJob(writeJob({ ...job, readings: { [key]: [{ value, typed, at }] } })).readings[key]![0]!.typed;
+    for (const typed of ['57 1/8', '1451', '145.1 cm', '1451,2'])
+      expect(said('track', 1451, typed)).toBe(typed);
+    for (const typed of ['75 1/8', 'about', '']) expect(said('track', 1451, typed)).toBe('1451 mm');
+    expect(said('pinionAngle', -2.5, '2.5 nose up')).toBe('2.5 nose up');
+    expect(said('pinionAngle', -2.5, '3.5')).toBe('-2.5');
+    expect(said('weightRear.left', 381, '840')).toBe('840');
+    expect(said('weightRear.left', 381, '480 lb')).toBe('381 kg');
+  });
+
   test('are named after the job', () => {
     const names = {
       'Über / <Wagon> #2': 'uber-wagon-2',

@@ -2,7 +2,8 @@ import 'fake-indexeddb/auto';
 import { startAutosave } from '@/store/storage/autosave';
 import { db, putJob } from '@/store/storage/db';
 import { beginGesture, edit, putOnBench, redo, setDraft, undo, useJobStore } from '@/store/jobStore';
-import { copyJob, exportText, listJobs, openJob, stockShelf } from '@/store/storage/shelf';
+import { writeJob } from '@/core/job/file';
+import { copyJob, listJobs, openJob, stockShelf } from '@/store/storage/shelf';
 import { takeInFile } from '@/store/keeping/files';
 import { binJob, takeBack } from '@/store/storage/bin';
 import { newJob } from '@/core/job/newJob';
@@ -93,7 +94,7 @@ test('another tab’s changes come in beside one’s own, and neither is lost', 
 test('a good file comes in under an id of its own; a damaged one changes nothing', async () => {
   await stockShelf();
   const before = await listJobs();
-  const text = exportText();
+  const text = writeJob(useJobStore.getState().job!);
   await expect(takeInFile(new Blob([text.replace('"rear"', '"sideways"')]))).rejects.toThrow(/rig\.end/);
   expect(await listJobs()).toEqual(before);
   expect((await takeInFile(new Blob([text]))).ids).toEqual(['bench']);
