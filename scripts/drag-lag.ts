@@ -2,7 +2,7 @@
  * Drags a mount of the demo, and a dip of a sway bar, in headless Chromium and prints how long a movement of the pointer takes to a painted frame with
  * the drawing, the curve and the verdicts all brought up to it: `npx tsx scripts/drag-lag.ts`, after a build.
  */
-import { Hands, serve } from '../tests/support/browser';
+import { Hands, serve } from '../tests/support/page/browser';
 
 const MOVES = 600;
 

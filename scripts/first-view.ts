@@ -4,7 +4,7 @@
  */
 import { gzipSync } from 'node:zlib';
 import { STATIONS } from '@/core/bench/stationIds';
-import { Hands, serve } from '../tests/support/browser';
+import { Hands, serve } from '../tests/support/page/browser';
 
 const VISITS = 3;
 

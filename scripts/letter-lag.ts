@@ -3,7 +3,7 @@
  * page works on each letter and how soon it is on the disk: `npx tsx scripts/letter-lag.ts`, after a build.
  */
 import { Key } from 'selenium-webdriver';
-import { Hands, serve } from '../tests/support/browser';
+import { Hands, serve } from '../tests/support/page/browser';
 
 const JOBS = 500;
 const LETTERS = 60;

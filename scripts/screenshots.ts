@@ -2,7 +2,7 @@
 import { writeFileSync } from 'node:fs';
 import { Key } from 'selenium-webdriver';
 import { spotAt, spotName } from '@/core/survey/quantities/quantities';
-import { Hands, serve } from '../tests/support/browser';
+import { Hands, serve } from '../tests/support/page/browser';
 
 type View = [name: string, station: number, title: string, width: number, height: number, job?: string];
 const VIEWS: View[] = [

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { Key } from 'selenium-webdriver';
 import type { Driver } from 'selenium-webdriver/chrome';
-import { Hands, serve } from '../support/browser';
+import { Hands, serve } from '../support/page/browser';
 
 const axe = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
 const STATIONS = ['The job', 'Record', 'Hold the axle', 'Panhard bar', 'Roll', 'Cut', 'Hold', 'Centre'];

@@ -1,6 +1,6 @@
 import { Key } from 'selenium-webdriver';
 import type { Driver as ChromeDriver } from 'selenium-webdriver/chrome';
-import { hands, openBench } from '../support/bench';
+import { hands, openBench } from '../support/page/bench';
 
 openBench();
 beforeAll(() => hands.station(4, 'Panhard bar'));

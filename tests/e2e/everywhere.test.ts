@@ -2,7 +2,7 @@ import { Key } from 'selenium-webdriver';
 import { LAYOUT_NAMES } from '@/core/rig/names';
 import { LAYOUT_IDS, layoutEnd } from '@/core/rig/layouts';
 import { demoJobs } from '@/store/demo';
-import { hands, openBench } from '../support/bench';
+import { hands, openBench } from '../support/page/bench';
 
 openBench();
 

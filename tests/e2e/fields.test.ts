@@ -1,5 +1,5 @@
 import { Key } from 'selenium-webdriver';
-import { hands, openBench } from '../support/bench';
+import { hands, openBench } from '../support/page/bench';
 
 openBench(820, 1180);
 

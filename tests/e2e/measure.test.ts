@@ -4,7 +4,7 @@ import { Key } from 'selenium-webdriver';
 import { formatValue } from '@/core/units/values';
 import { spotAt } from '@/core/survey/quantities/quantities';
 import { usualValue } from '../support/car';
-import { address, hands, openBench } from '../support/bench';
+import { address, hands, openBench } from '../support/page/bench';
 
 openBench();
 

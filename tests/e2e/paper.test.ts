@@ -1,5 +1,5 @@
 import type { Driver } from 'selenium-webdriver/chrome';
-import { hands, openBench } from '../support/bench';
+import { hands, openBench } from '../support/page/bench';
 
 openBench();
 

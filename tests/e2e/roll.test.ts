@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { hands, openBench } from '../support/bench';
+import { hands, openBench } from '../support/page/bench';
 
 openBench();
 

@@ -1,6 +1,6 @@
 import { Key, type WebElement } from 'selenium-webdriver';
 import { chance } from '../support/chance';
-import { hands, openBench } from '../support/bench';
+import { hands, openBench } from '../support/page/bench';
 
 openBench();
 

@@ -128,8 +128,8 @@ export function startAutosave(): () => void {
       if (!dirty) {
         forgetMine(job.id);
         useJobStore.setState({ saving: { kind: 'saved' } });
+        keepActsAtRest();
       }
-      keepActsAtRest();
       return true;
     } catch (error) {
       dirty = true;

@@ -48,7 +48,16 @@ export type SnapshotRow = { id?: number; jobId: string; at: string; why: Occasio
  * What could be undone and done again of a job at one seat of the browser, and the state from which. States share what is
  * alike in them, in memory as on the disk.
  */
-export type ActsRow = { jobId: string; seat: string; at: string; past: Job[]; present: Job; future: Job[] };
+export type ActsRow = {
+  jobId: string;
+  seat: string;
+  /** the page that kept them: as if another had, where it is not there */
+  tab?: string;
+  at: string;
+  past: Job[];
+  present: Job;
+  future: Job[];
+};
 
 /** When a job was last taken out as a file, and what it was then changed. */
 type ExportRow = { jobId: string; at: string; updatedAt: string };

@@ -59,7 +59,7 @@ export async function openJob(id: string): Promise<boolean> {
   const job = await gatedOrKnown(stored);
   if (!older) await keepSnapshot(job, 'visit');
   const work = withUnstored({ ...stored, job });
-  const { past, future } = await actsOf(job);
+  const { past, future } = await actsOf(job, stored.by);
   // What was typed last before a page went is an act as well.
   putOnBench(
     work.job,

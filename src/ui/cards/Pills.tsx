@@ -2,7 +2,7 @@
 import { Radio } from 'antd';
 import { dequal } from 'dequal/lite';
 import { memo } from 'react';
-import { useStable } from '@/ui/fields/useStable';
+import { useStable } from '@/ui/useStable';
 
 type Props<T extends string> = {
   legend: string;

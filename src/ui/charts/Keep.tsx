@@ -4,7 +4,7 @@ import { memo, type MouseEvent } from 'react';
 import { useJobPart } from '@/store/jobStore';
 import './curve.css';
 import { pngOf, svgText } from './svgExport';
-import { useStable } from '@/ui/fields/useStable';
+import { useStable } from '@/ui/useStable';
 import { saveBlob, saveText } from '@/ui/paper/saveFile';
 
 type Props = {

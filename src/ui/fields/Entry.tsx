@@ -14,7 +14,7 @@ import {
 import type { ReadingUnit } from '@/core/units/values';
 import { setTarget } from '@/store/instruments';
 import { useEntry, type EntryText } from './useEntry';
-import { useStable } from './useStable';
+import { useStable } from '@/ui/useStable';
 import './field.css';
 
 export type { Read } from './useEntry';

@@ -2,7 +2,7 @@
 import { Button } from 'antd';
 import { memo } from 'react';
 import type { Ways } from '@/core/units/ways';
-import { useStable } from './useStable';
+import { useStable } from '@/ui/useStable';
 
 const Turn = memo(Button);
 

@@ -1,5 +1,5 @@
-import { address, hands, openBench } from '../../support/bench';
-import { beforeEachPage } from '../../support/storage';
+import { address, hands, openBench } from '../../support/page/bench';
+import { beforeEachPage } from '../../support/page/storage';
 
 openBench();
 

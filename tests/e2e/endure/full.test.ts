@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { demoJobs } from '@/store/demo';
 import { writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
-import { hands, openBench } from '../../support/bench';
+import { hands, openBench } from '../../support/page/bench';
 
 openBench();
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { address, hands, openBench } from '../../support/bench';
-import { beforeEachPage, fillDisk, freeDisk, spoil, storedJob } from '../../support/storage';
+import { address, hands, openBench } from '../../support/page/bench';
+import { beforeEachPage, fillDisk, freeDisk, spoil, storedJob } from '../../support/page/storage';
 
 openBench();
 

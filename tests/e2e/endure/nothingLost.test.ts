@@ -1,7 +1,7 @@
 import { Key } from 'selenium-webdriver';
 import type { Driver } from 'selenium-webdriver/chrome';
-import { Hands } from '../../support/browser';
-import { address, hands, openBench } from '../../support/bench';
+import { Hands } from '../../support/page/browser';
+import { address, hands, openBench } from '../../support/page/bench';
 
 /** By hand, `npm run endure` asks for far more. */
 const TIMES = Number(process.env.ENDURE ?? 8);

@@ -1,6 +1,6 @@
 import { STATIONS } from '@/core/bench/stationIds';
-import { Hands } from '../../support/browser';
-import { serveInFront, type Front } from '../../support/front';
+import { Hands } from '../../support/page/browser';
+import { serveInFront, type Front } from '../../support/page/front';
 
 let server: Front;
 let hands: Hands;

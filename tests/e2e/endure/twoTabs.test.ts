@@ -1,6 +1,6 @@
 import { Key } from 'selenium-webdriver';
-import { address, hands, openBench } from '../../support/bench';
-import { fillDisk, freeDisk, storedJob } from '../../support/storage';
+import { address, hands, openBench } from '../../support/page/bench';
+import { fillDisk, freeDisk, storedJob } from '../../support/page/storage';
 
 /** By hand, `npm run endure` asks for 200 of each. */
 const TIMES = Number(process.env.ENDURE ?? 12);

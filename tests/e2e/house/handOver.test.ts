@@ -1,4 +1,4 @@
-import { Hands, serve } from '../../support/browser';
+import { Hands, serve } from '../../support/page/browser';
 
 const IN_ADDRESS = /\/\?take=[0-9a-f]{32}/;
 

@@ -1,8 +1,8 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { deflateSync } from 'node:zlib';
-import { address, hands, openBench } from '../../support/bench';
-import { beforeEachPage, fillDisk, freeDisk, storedJob } from '../../support/storage';
+import { address, hands, openBench } from '../../support/page/bench';
+import { beforeEachPage, fillDisk, freeDisk, storedJob } from '../../support/page/storage';
 
 openBench();
 

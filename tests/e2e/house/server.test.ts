@@ -4,7 +4,7 @@ import { connect } from 'node:net';
 import { networkInterfaces } from 'node:os';
 import { solveRig } from '@/core/bench/solveRig';
 import { readRig } from '@/core/rig/read';
-import { serve } from '../../support/browser';
+import { serve } from '../../support/page/browser';
 
 const { rig } = JSON.parse(readFileSync('src/store/demo/marigold.pellik.json', 'utf8')) as {
   rig: Record<string, unknown>;

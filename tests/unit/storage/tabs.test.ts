@@ -22,6 +22,7 @@ import {
 import { takeNotices } from '@/store/notices';
 import { settle, startAutosave } from '@/store/storage/autosave';
 import { db, putJob } from '@/store/storage/db';
+import { SEAT } from '@/store/storage/ids';
 import { merged, mergedJob, mergedWork, sameStored, type Version } from '@/store/merging/merge';
 import { partings } from '@/store/merging/partings';
 import { openJob } from '@/store/storage/shelf';
@@ -236,6 +237,35 @@ describe('an act and its undoing', () => {
     expect(job()).toMatchObject({ name: 'three', notes: 'since' });
     for (let i = 0; i < 3; i++) undo();
     expect(job()).toMatchObject({ name: 'start', notes: 'since' });
+  });
+
+  test('a page that went before it had kept its last acts leaves them as one; a state among those kept is found there', async () => {
+    for (const name of ['one', 'two']) edit((j) => ({ ...j, name }));
+    await settle();
+    const kept = (await db.acts.get(['a', SEAT]))!;
+    for (const name of ['three', 'four']) edit((j) => ({ ...j, name }));
+    await settle();
+    stop();
+    await db.acts.put(kept);
+    putOnBench(newJob('b', 'else', 'mm'), {});
+    await openJob('a');
+    expect(job().name).toBe('four');
+    undo();
+    expect(job().name).toBe('two');
+    undo();
+    expect(job().name).toBe('one');
+
+    // Undone, stored, and gone before that was kept.
+    await db.jobs.update('a', { job: kept.past[1]! });
+    await db.acts.put(kept);
+    putOnBench(newJob('b', 'else', 'mm'), {});
+    await openJob('a');
+    expect(job().name).toBe('one');
+    redo();
+    expect(job().name).toBe('two');
+    undo();
+    undo();
+    expect(job().name).toBe('start');
   });
 
   test('300 acts are kept, and on the disk they share what is alike in them', async () => {
