@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { cross as crossOf, dot as dotOf, matrix, multiply, norm } from 'mathjs';
 import { axleToChassis, chassisToAxle, type Attitude } from '@/core/kinematics/attitude';
-import { bumpSteer } from '@/core/kinematics/bumpSteer';
+import { bumpSteer, wheelSteer } from '@/core/kinematics/bumpSteer';
 import { assemble } from '@/core/kinematics/mechanism';
 import { misalignment } from '@/core/kinematics/misalignment';
 import { isReached } from '@/core/kinematics/pose';
@@ -177,6 +177,72 @@ describe('bump steer', () => {
     });
     expect(dragLinkMatch({ ...rig, steering: crossed })!.sameSide).toBe(false);
   });
+});
+
+// Two circles, as they are drawn on the garage wall: seen from behind, the track bar takes the axle along its arc and the drag
+// link’s end goes along its own; what they part by, over the length of the steering arm, is the steer (common practice, no
+// published source).
+test('bump steer of a front axle that goes straight up is what the two arcs part by over the steering arm', () => {
+  const side = fc.constantFrom(1, -1);
+  const near = (middle: number, spread: number) =>
+    fc.double({ min: middle - spread, max: middle + spread, noNaN: true });
+  const arc = (frame: Point, axle: Point, lift: number) => {
+    const length = Math.hypot(axle[1] - frame[1], axle[2] - frame[2]);
+    return (
+      frame[1] + Math.sign(axle[1] - frame[1]) * Math.sqrt(length ** 2 - (axle[2] + lift - frame[2]) ** 2)
+    );
+  };
+  fc.assert(
+    fc.property(
+      side,
+      near(400, 40),
+      near(380, 40),
+      near(350, 60),
+      near(360, 40),
+      near(170, 40),
+      near(0, 70),
+      (s, frameZ, axleZ, pitmanZ, knuckleZ, arm, lift) => {
+        const [frame, axle]: Point[] = [
+          [0, s * 450, frameZ],
+          [0, -s * 450, axleZ],
+        ];
+        const steering = {
+          pitman: [arm, s * 500, pitmanZ] as Point,
+          knuckle: [arm, -s * 480, knuckleZ] as Point,
+          kingpin: [0, -s * 480, RADIUS] as Point,
+        };
+        // Four bars so long that the axle goes straight up and neither turns nor noses over.
+        const bars = [
+          [-450, 260],
+          [450, 260],
+          [-450, 420],
+          [450, 420],
+        ].map(([y, z], i) => ({
+          type: 'link' as const,
+          id: `bar-${i}`,
+          chassis: [40_000, y!, z!] as Point,
+          axle: [0, y!, z!] as Point,
+        }));
+        const rig: Rig = {
+          format: 'pellik.rig',
+          version: 1,
+          end: 'front',
+          tireRadius: RADIUS,
+          track: 1470,
+          members: [...bars, { type: 'link', id: 'panhard', chassis: frame!, axle: axle! }],
+          steering,
+        };
+        const pose = assemble(rig).at({ left: lift, right: lift });
+        if (!isReached(pose)) throw new Error('out of reach');
+        const takenAlong = arc(frame!, axle!, lift) - axle![1];
+        const wanted = arc(steering.pitman, steering.knuckle, lift) - steering.knuckle[1];
+        const steer = (Math.asin((wanted - takenAlong) / arm) * 180) / Math.PI;
+        const worked = wheelSteer(pose.steerDeg, pose.bumpSteerDeg)!;
+        expect(Math.abs(worked - steer)).toBeLessThan(0.01 + 0.02 * Math.abs(steer));
+      },
+    ),
+    { numRuns: 200 },
+  );
 });
 
 // Definition: the angle between a bar and the plane that its bolt lets it swing in.

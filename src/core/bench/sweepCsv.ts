@@ -22,7 +22,7 @@ export const curveToCsv = (curve: CurvePoint[]): string =>
     ['roll_steer_deg_per_deg', (p) => p.rollSteer],
     ['steer_deg', (p) => p.steerDeg],
     ['pitch_nose_down_deg', (p) => p.pitchDeg],
-    ['bump_steer_deg', (p) => p.bumpSteer],
+    ['wheel_steer_deg', (p) => p.wheelSteer],
     ['plunge_mm', (p) => p.plunge],
     ['front_joint_deg', (p) => p.frontJoint],
     ['rear_joint_deg', (p) => p.rearJoint],

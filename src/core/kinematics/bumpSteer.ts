@@ -30,3 +30,10 @@ export function bumpSteer(
   const nearest = [middle + swing, middle - swing].map(wrapped).sort((p, q) => Math.abs(p) - Math.abs(q))[0]!;
   return toDegrees(nearest);
 }
+
+/**
+ * Turn of the road wheels of a front axle with the steering held, degrees, left positive: what its knuckles turn against the
+ * axle, and what the axle itself turns with them. Null where the drag link cannot follow.
+ */
+export const wheelSteer = (steerDeg: number, bumpSteerDeg: number | null | undefined): number | null =>
+  bumpSteerDeg == null ? null : steerDeg + bumpSteerDeg;

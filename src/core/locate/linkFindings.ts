@@ -1,15 +1,19 @@
 import { isReached, type Pose, type SweptPose } from '@/core/kinematics/pose';
 import { misalignment } from '@/core/kinematics/misalignment';
 import { DEFAULT_RATE } from '@/core/kinematics/solver/linkage';
+import { wheelSteer } from '@/core/kinematics/bumpSteer';
+import { LIMITS } from '@/core/materials/limits';
 import { JOINTS, jointsOf } from '@/core/materials/joints';
 import { kindOf, linksOf } from '@/core/rig/members/members';
 import type { Rig } from '@/core/rig/schema';
 import { dragLinkMatch } from './dragLinkMatch';
+import { steeringRemedy } from './steeringRemedy';
 import type {
   BindFinding,
   JointFinding,
   LinkFindings,
   LocateInput,
+  MostSteer,
   ShaftFindings,
   SteeringFindings,
 } from './types';
@@ -28,7 +32,7 @@ export function findLinks(input: LocateInput, ride: Pose, poses: SweptPose[]): L
     joint: worstJoint(input, reached),
     cocked: worstJoint(input, [ride]),
     shaft: shaftFindings(ride, reached),
-    steering: steeringFindings(rig, reached),
+    steering: steeringFindings(input, reached),
   };
 }
 
@@ -89,15 +93,24 @@ function shaftFindings(ride: Pose, poses: Pose[]): ShaftFindings | null {
   return found;
 }
 
-function steeringFindings(rig: Rig, poses: Pose[]): SteeringFindings | null {
+function steeringFindings(input: LocateInput, poses: Pose[]): SteeringFindings | null {
+  const { rig } = input;
   if (!rig.steering || rig.end !== 'front') return null;
-  const largest = (some: Pose[]) => Math.max(0, ...some.map((p) => Math.abs(p.bumpSteerDeg!)));
   const together = (p: Pose) => Math.abs(p.left - p.right) < 1e-6;
+  const most = (turned: (p: Pose) => number): MostSteer => {
+    const largest = (some: Pose[]) => Math.max(0, ...some.map((p) => Math.abs(turned(p))));
+    return { both: largest(poses.filter(together)), one: largest(poses.filter((p) => !together(p))) };
+  };
   const followed = poses.every((p) => p.bumpSteerDeg !== null);
+  const wheels = followed ? most((p) => wheelSteer(p.steerDeg, p.bumpSteerDeg)!) : null;
   return {
-    bumpSteer: followed
-      ? { both: largest(poses.filter(together)), one: largest(poses.filter((p) => !together(p))) }
-      : null,
+    wheels,
+    axle: most((p) => p.steerDeg),
     match: dragLinkMatch(rig),
+    remedy: isSteered(wheels) ? steeringRemedy(input) : null,
   };
 }
+
+/** Whether bumps steer the road wheels more than is allowed. */
+export const isSteered = (wheels: MostSteer | null): boolean =>
+  wheels === null || wheels.both > LIMITS.bumpSteer.both || wheels.one > LIMITS.bumpSteer.one;

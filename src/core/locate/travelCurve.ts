@@ -1,3 +1,4 @@
+import { wheelSteer } from '@/core/kinematics/bumpSteer';
 import { isReached, type Pose, type SweptPose } from '@/core/kinematics/pose';
 import type { CurvePoint, CurveValues } from './types';
 
@@ -10,7 +11,7 @@ export function curveValues(pose: Pose): CurveValues {
     rollSteer: pose.rollSteer,
     pitchDeg: pose.pitchDeg,
     steerDeg: pose.steerDeg,
-    bumpSteer: pose.bumpSteerDeg ?? null,
+    wheelSteer: wheelSteer(pose.steerDeg, pose.bumpSteerDeg),
     plunge: pose.driveshaft?.plunge ?? null,
     frontJoint: pose.driveshaft?.frontAngleDeg ?? null,
     rearJoint: pose.driveshaft?.rearAngleDeg ?? null,

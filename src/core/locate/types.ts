@@ -7,11 +7,14 @@ import type { Use } from '@/core/materials/uses';
 import type { LateralBar, LevelSchool } from '@/core/rig/lateralBar';
 import type { Rig, Travel } from '@/core/rig/schema';
 import type { LoadAnswer, LoadCase } from '@/core/statics/equilibrium';
+import type { Tape } from '@/core/units/tape';
 import type { DragLinkMatch } from './dragLinkMatch';
 import type { SchoolComparison } from './schools';
 
 export type LocateInput = {
   rig: Rig;
+  /** what remedies are rounded to */
+  tape: Tape;
   /** wheel travel from ride height to the stops, mm, both positive */
   bump: number;
   droop: number;
@@ -31,6 +34,7 @@ export type LocateInput = {
 
 export const locateInput = (job: Job, rocker: Travel): LocateInput => ({
   rig: job.rig,
+  tape: job.tape,
   ...travelOf(job),
   tireWidth: tireWidthOf(job),
   shiftLimit: job.locate.shiftLimit,
@@ -54,7 +58,8 @@ export type CurveValues = {
   rollSteer: number | null;
   pitchDeg: number;
   steerDeg: number;
-  bumpSteer: number | null;
+  /** of the road wheels, of a front axle */
+  wheelSteer: number | null;
   /** of the driveshaft: how far it has come out, mm, and the angles of its joints */
   plunge: number | null;
   frontJoint: number | null;
@@ -104,12 +109,22 @@ export type ShaftFindings = {
   out: number;
 };
 
+/** The most that something turns over the travel, degrees: with both wheels together, and with one up as the other drops. */
+export type MostSteer = { both: number; one: number };
+
 export type SteeringFindings = {
-  /** largest turn of the knuckles, degrees, with both wheels together and with one up; null out of the drag link’s reach */
-  bumpSteer: { both: number; one: number } | null;
+  /** of the road wheels; null out of the drag link’s reach */
+  wheels: MostSteer | null;
+  /** of the axle by itself, which takes its wheels along */
+  axle: MostSteer;
   /** drag link against lateral bar; null without one */
   match: DragLinkMatch | null;
+  /** where it steers too much: an end of the lateral bar put up or down, tried with the solver; null where none would mend it */
+  remedy: SteeringRemedy | null;
 };
+
+/** The end of the lateral bar to move, its height off the ground to come, mm, and what the wheels are then steered. */
+export type SteeringRemedy = { member: string; end: 'chassis' | 'axle'; z: number; wheels: MostSteer };
 
 /**
  * What would mend a lateral bar, tried with the solver. `length`, where the axle moves farther sideways than is allowed: level

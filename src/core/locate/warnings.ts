@@ -32,6 +32,7 @@ function plainInput(rig: Rig): LocateInput {
   }
   return {
     rig,
+    tape: 'mm',
     bump,
     droop,
     tireWidth: null,

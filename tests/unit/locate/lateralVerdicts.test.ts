@@ -227,7 +227,7 @@ describe('points that the axle reaches', () => {
           rollSteer: null,
           pitchDeg: 0,
           steerDeg: 0,
-          bumpSteer: null,
+          wheelSteer: null,
           plunge: null,
           frontJoint: null,
           rearJoint: null,

@@ -198,10 +198,13 @@ describe('bumps that steer', () => {
     both?: number;
     one?: number;
     lost?: true;
+    axle?: number;
     match?: Partial<NonNullable<NonNullable<LinkFindings['steering']>['match']>> | null;
   }) => ({
     steering: {
-      bumpSteer: change.lost ? null : { both: change.both ?? 0, one: change.one ?? 0 },
+      wheels: change.lost ? null : { both: change.both ?? 0, one: change.one ?? 0 },
+      axle: { both: 0, one: change.axle ?? 0 },
+      remedy: null,
       match:
         change.match === null
           ? null
@@ -233,6 +236,11 @@ describe('bumps that steer', () => {
       state: 'look',
       reason: expect.stringContaining('2.5° in angle'),
     });
+  });
+
+  test('what the axle itself turns is told, where it is worth a word', () => {
+    expect(verdict({ axle: 0.6 }).reason).toContain('The axle itself turns up to 0.6°');
+    expect(verdict({ axle: 0.05 }).reason).not.toContain('itself');
   });
 
   test('frame ends on opposite sides are told of whatever length and angle say, with the cure for that', () => {

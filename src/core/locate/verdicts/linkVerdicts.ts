@@ -6,8 +6,9 @@ import { armsOf } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
 import { formatDegrees, sayLength } from '@/core/units/length';
 import { division, type Tape } from '@/core/units/tape';
-import type { Verdict } from '@/core/verdict/verdict';
-import type { BindFinding, JointFinding, LinkFindings, LocateInput } from '../types';
+import type { Remedy, Verdict } from '@/core/verdict/verdict';
+import { isSteered } from '../linkFindings';
+import type { BindFinding, JointFinding, LinkFindings, LocateInput, SteeringRemedy } from '../types';
 import { sayTravel } from './words';
 
 /** Looks over the members that hold the axle lengthwise, in the whole travel. */
@@ -19,7 +20,7 @@ export function linkVerdicts(input: LocateInput, found: LinkFindings, tape: Tape
     bindVerdict(input, found, tape),
     jointVerdict(input, found, tape),
     cockedVerdict(found),
-    bumpSteerVerdict(found, tape),
+    bumpSteerVerdict(input, found, tape),
   ]
     .filter((v) => v !== null)
     .map((v) => ({ where: 'axle', ...v }));
@@ -207,12 +208,11 @@ function cockedVerdict({ cocked }: LinkFindings): Verdict | null {
   };
 }
 
-function bumpSteerVerdict({ steering }: LinkFindings, tape: Tape): Verdict | null {
+function bumpSteerVerdict({ rig }: LocateInput, { steering }: LinkFindings, tape: Tape): Verdict | null {
   if (!steering) return null;
-  const { bumpSteer, match } = steering;
-  const most = LIMITS.bumpSteer;
+  const { wheels, axle, match, remedy } = steering;
   const alike = LIMITS.dragLink;
-  const steers = bumpSteer === null || bumpSteer.both > most.both || bumpSteer.one > most.one;
+  const steers = isSteered(wheels);
   const crossed = match !== null && !match.sameSide;
   const unlike = match !== null && (crossed || match.length > alike.length || match.angle > alike.angle);
   const differ = !match
@@ -220,6 +220,7 @@ function bumpSteerVerdict({ steering }: LinkFindings, tape: Tape): Verdict | nul
     : crossed
       ? 'The track bar’s frame end and the drag link’s are on opposite sides: they swing against each other.'
       : `Track bar and drag link differ by ${sayLength(match.length, tape)} in length and ${formatDegrees(match.angle)} in angle.`;
+  const ofItself = Math.max(axle.both, axle.one);
   return {
     id: 'bump-steer',
     where: 'drag link',
@@ -228,12 +229,13 @@ function bumpSteerVerdict({ steering }: LinkFindings, tape: Tape): Verdict | nul
       ? unlike
         ? 'Drag link and track bar are not alike.'
         : 'Bumps do not steer it.'
-      : bumpSteer === null
+      : wheels === null
         ? 'The drag link cannot follow the axle.'
-        : `Bumps steer it ${formatDegrees(Math.max(bumpSteer.both, bumpSteer.one))}.`,
-    reason: differ,
-    remedies:
-      steers || unlike
+        : `Bumps steer it ${formatDegrees(Math.max(wheels.both, wheels.one))}.`,
+    reason: `${differ}${ofItself >= TOLD ? ` The axle itself turns up to ${formatDegrees(ofItself)} and takes the wheels along.` : ''}`,
+    remedies: [
+      ...(remedy ? [steeringRemedyInWords(rig, remedy, tape)] : []),
+      ...(steers || unlike
         ? [
             {
               text: crossed
@@ -243,7 +245,19 @@ function bumpSteerVerdict({ steering }: LinkFindings, tape: Tape): Verdict | nul
                   : 'Bar and link are alike: it is the caster that turns with the travel and takes the knuckle along. Longer arms turn it less.',
             },
           ]
-        : [],
+        : []),
+    ],
+  };
+}
+
+/** A turn of the axle that is worth a word, degrees. */
+const TOLD = 0.1;
+
+function steeringRemedyInWords(rig: Rig, { member, end, z, wheels }: SteeringRemedy, tape: Tape): Remedy {
+  const up = z - linksOf(rig).find((m) => m.id === member)![end][2];
+  return {
+    text: `Put the track bar’s ${end === 'chassis' ? 'frame' : 'axle'} end ${sayLength(Math.abs(up), tape)} ${up > 0 ? 'higher' : 'lower'}, at ${sayLength(z, tape)} off the floor: bumps then ${isSteered(wheels) ? 'still ' : ''}steer it ${formatDegrees(Math.max(wheels.both, wheels.one))}.`,
+    changes: [{ member, end, axis: 2, mm: z }],
   };
 }
 

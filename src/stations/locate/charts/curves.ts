@@ -47,10 +47,10 @@ export const CURVES = {
   caster: curve('Caster', 'pitchDeg', '°', ['more', 'less'], 'Turned from where it is at ride height.', -1),
   bumpSteer: curve(
     'Bump steer',
-    'bumpSteer',
+    'wheelSteer',
     '°',
     ['left', 'right'],
-    'Turn of the wheels with the steering held.',
+    'Turn of the road wheels with the steering held; what the axle itself turns is in it.',
   ),
   plunge: curve('Slip yoke', 'plunge', 'length', ['out', 'in'], 'From where it is at ride height.'),
   frontJoint: curve(

@@ -71,9 +71,9 @@ function LinkResults() {
         )}
         {links.steering && (
           <Readout name="Bumps steer it, at most" id="bumpSteer" term="bumpSteer">
-            {links.steering.bumpSteer === null
+            {links.steering.wheels === null
               ? 'out of reach'
-              : formatDegrees(Math.max(links.steering.bumpSteer.both, links.steering.bumpSteer.one))}
+              : formatDegrees(Math.max(links.steering.wheels.both, links.steering.wheels.one))}
           </Readout>
         )}
         <Readout

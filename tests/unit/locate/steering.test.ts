@@ -1,0 +1,120 @@
+import fc from 'fast-check';
+import type { Point } from '@/core/geometry/vector';
+import type { Job } from '@/core/job/jobSchema';
+import { withLayout } from '@/core/job/edits/layout';
+import { withMounts } from '@/core/job/edits/mounts';
+import { newJob } from '@/core/job/newJob';
+import { isSteered } from '@/core/locate/linkFindings';
+import { isLink } from '@/core/rig/members/members';
+import { snap, TAPES } from '@/core/units/tape';
+import type { State } from '@/core/verdict/verdict';
+import { located } from '../../support/locate';
+
+const about = (spread: number) => fc.double({ min: -spread, max: spread, noNaN: true });
+const nudge = fc.tuple(about(20), about(20), about(50)) as fc.Arbitrary<Point>;
+const moved = (p: Point, by: Point): Point => [p[0] + by[0], p[1] + by[1], p[2] + by[2]];
+
+/** A front axle whose drag link is not quite its track bar’s fellow. */
+const fronts: fc.Arbitrary<Job> = fc
+  .record({
+    layout: fc.constantFrom('front-four-link' as const, 'front-radius-arms' as const),
+    tape: fc.constantFrom(...TAPES),
+    pitman: nudge,
+    knuckle: nudge,
+    frame: about(70),
+    axle: about(30),
+  })
+  .map(({ layout, tape, pitman, knuckle, frame, axle }) => {
+    const job = withLayout(newJob('front', 'Front', tape), layout);
+    const steering = job.rig.steering!;
+    const bar = job.rig.members.filter(isLink).find((m) => m.id === 'panhard')!;
+    return withMounts(
+      {
+        ...job,
+        rig: {
+          ...job.rig,
+          steering: {
+            ...steering,
+            pitman: moved(steering.pitman, pitman),
+            knuckle: moved(steering.knuckle, knuckle),
+          },
+        },
+      },
+      [
+        { member: 'panhard', end: 'chassis', axis: 2, mm: bar.chassis[2] + frame },
+        { member: 'panhard', end: 'axle', axis: 2, mm: bar.axle[2] + axle },
+      ],
+    );
+  });
+
+const flip = <T>(value: T): T => {
+  const walk = (v: unknown): unknown =>
+    Array.isArray(v)
+      ? v.length === 3 && v.every((n) => typeof n === 'number')
+        ? [v[0], -(v[1] as number), v[2]]
+        : v.map(walk)
+      : typeof v === 'object' && v !== null
+        ? Object.fromEntries(Object.entries(v).map(([k, inner]) => [k, walk(inner)]))
+        : v;
+  return walk(value) as T;
+};
+
+const RANK: Record<State, number> = { ok: 0, look: 1, stop: 2 };
+
+test('an end put where the remedy says steers the wheels as little as it says, and spoils nothing that held across the car', () => {
+  let offered = 0;
+  fc.assert(
+    fc.property(fronts, (job) => {
+      const before = located(job);
+      const { remedy, wheels } = before.result.links.steering!;
+      if (!remedy) return;
+      offered++;
+      expect(isSteered(wheels)).toBe(true);
+      expect(remedy.z).toBeCloseTo(snap(remedy.z, job.tape), 9);
+      const { member, end, z } = remedy;
+      const after = located(withMounts(job, [{ member, end, axis: 2, mm: z }]));
+      const now = after.result.links.steering!.wheels!;
+      expect(Math.abs(now.both - remedy.wheels.both)).toBeLessThan(0.05);
+      expect(Math.abs(now.one - remedy.wheels.one)).toBeLessThan(0.005);
+      if (wheels)
+        expect(Math.max(now.both / 0.5, now.one)).toBeLessThan(Math.max(wheels.both / 0.5, wheels.one));
+      const state = (of: typeof before, id: string) => RANK[of.said.find((v) => v.id === id)?.state ?? 'ok'];
+      for (const id of ['sideways', 'travel'])
+        expect(state(after, id)).toBeLessThanOrEqual(state(before, id));
+      expect(state(after, 'bump-steer')).toBeLessThanOrEqual(state(before, 'bump-steer'));
+    }),
+    { numRuns: 150 },
+  );
+  expect(offered).toBeGreaterThan(20);
+});
+
+test('a mirrored car steers as much, and is mended by the same height', () => {
+  fc.assert(
+    fc.property(fronts, (job) => {
+      const one = located(job).result.links.steering!;
+      const other = located({ ...job, rig: flip(job.rig) }).result.links.steering!;
+      expect(other.wheels?.both ?? null).toEqual(one.wheels && expect.closeTo(one.wheels.both, 6));
+      expect(other.wheels?.one ?? null).toEqual(one.wheels && expect.closeTo(one.wheels.one, 6));
+      expect(other.axle.one).toBeCloseTo(one.axle.one, 6);
+      expect(other.remedy?.end).toBe(one.remedy?.end);
+      expect(other.remedy?.z ?? null).toEqual(one.remedy && expect.closeTo(one.remedy.z, 6));
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('what the road wheels do is what the axle turns and what its knuckles turn against it, together', () => {
+  fc.assert(
+    fc.property(fronts, (job) => {
+      const { links, ghosts } = located(job).result;
+      const turns = [ghosts.leftUp, ghosts.rightUp].map((pose) => {
+        if ('unreachable' in pose) throw new Error('out of reach');
+        return { axle: Math.abs(pose.steerDeg), wheels: Math.abs(pose.steerDeg + pose.bumpSteerDeg!) };
+      });
+      const { wheels, axle } = links.steering!;
+      expect(wheels!.one).toBeCloseTo(Math.max(...turns.map((t) => t.wheels)), 9);
+      expect(axle.one).toBeCloseTo(Math.max(...turns.map((t) => t.axle)), 9);
+    }),
+    { numRuns: 30 },
+  );
+});
