@@ -1,4 +1,5 @@
 import { memberName } from '@/core/rig/names';
+import { useJobPart } from '@/store/jobStore';
 import type { Tape } from '@/core/units/tape';
 import type { BayModel, Figure } from '@/bay/model/bayModel';
 import { Mount } from './Mount';
@@ -30,6 +31,7 @@ type Props = { sheet: Sheet; figure: Figure; tape: Tape; movable: Movable };
 
 /** The eyes of every member that the view shows by its own; those in the way of the work stay small and still. */
 export function Mounts({ sheet, figure, tape, movable }: Props) {
+  const end = useJobPart((j) => j.rig.end);
   const across = figure.bars.some((b) => b.id === PANHARD);
   return figure.mounts
     .filter((m) => sheet.view !== 'rear' || m.member === PANHARD || movable === 'links' || !across)
@@ -44,7 +46,7 @@ export function Mounts({ sheet, figure, tape, movable }: Props) {
         at={m.now}
         ride={m.point}
         tape={tape}
-        label={`${m.member === PANHARD ? '' : `${memberName(m.member)}: `}${m.name}${VIEW_WORDS[sheet.view]}`}
+        label={`${m.member === PANHARD ? '' : `${memberName(m.member, end)}: `}${m.name}${VIEW_WORDS[sheet.view]}`}
         movable={turnOf(m.member, movable)}
       />
     ));

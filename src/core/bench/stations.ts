@@ -46,7 +46,7 @@ export function stationBasis(job: Job, station: StationId): Basis | null {
       const bar = workBar(job);
       const made = makeBar(describeBar(bar).eyeToEye, barSpec(job));
       return {
-        bar: memberName(bar.id),
+        bar: memberName(bar.id, job.rig.end),
         'tube length': made.tubeLength,
         thread: job.cut.thread,
         'tube diameter': job.cut.tube.od,
@@ -152,7 +152,7 @@ function mountBasis({ rig }: Job): Basis {
     owners.flatMap((id) =>
       mountsOf(rig, id).flatMap(({ name, point }) =>
         point.map((mm, k) => [
-          `${id === PANHARD ? '' : `${memberName(id)}, `}${name.toLowerCase()}, ${PLACES[k]}`,
+          `${id === PANHARD ? '' : `${memberName(id, rig.end)}, `}${name.toLowerCase()}, ${PLACES[k]}`,
           mm,
         ]),
       ),

@@ -2,7 +2,7 @@ import { InputError, orRefusal, parseJson, validate } from '@/core/rig/read';
 import { linksOf } from '@/core/rig/members/members';
 import { applyReadings } from './applyReadings';
 import { withTrueTexts } from '@/core/survey/typed';
-import { upgraded, withTypedMarks } from './upgrade';
+import { upgraded, withTrackBars, withTypedMarks } from './upgrade';
 import { JOB_VERSION, jobSchema, type Job } from './jobSchema';
 
 /**
@@ -24,7 +24,7 @@ export function readJob(text: string): Job {
   }
   const job = validate(jobSchema, upgraded(value as Record<string, unknown>));
   if (linksOf(job.rig).length === 0) throw new InputError('rig.members', 'needs at least one link');
-  const told = { ...job, readings: withTrueTexts(job.readings) };
+  const told = withTrackBars({ ...job, readings: withTrueTexts(job.readings) });
   return applyReadings(version === JOB_VERSION ? told : withTypedMarks(told));
 }
 

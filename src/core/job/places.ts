@@ -1,3 +1,4 @@
+import { PANHARD } from '@/core/rig/roles';
 import { spotAt, spotName } from '@/core/survey/quantities/quantities';
 
 /** What the slices of a job file are called where they stand on the screen. */
@@ -12,7 +13,7 @@ const SLICES: Record<string, string> = {
 };
 
 /**
- * A place in a job file as a builder would name it, from its keys: `Axle, panhard chassis`, `Record, track`.
+ * A place in a job file as a builder would name it, from its keys: `Axle, bar across chassis`, `Record, track`.
  *
  * @param path keys of objects and lists, from the outside in
  */
@@ -33,4 +34,5 @@ export function sayPlace(path: readonly string[]): string {
 const NOISE = new Set(['members', 'value', 'typed', 'at']);
 
 /** `unsprungHeightFront` → `unsprung height front`. */
-const inWords = (key: string): string => key.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();
+const inWords = (key: string): string =>
+  key === PANHARD ? 'bar across' : key.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();

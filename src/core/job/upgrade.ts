@@ -1,3 +1,4 @@
+import { memberName } from '@/core/rig/names';
 import { PANHARD } from '@/core/rig/roles';
 import { found } from '@/core/survey/readings';
 import { usualBar } from '@/core/swaybar/swayBarDesign';
@@ -43,6 +44,24 @@ function fromThird(value: Loose): Loose {
     ...value,
     weld: { ...weld, joints: owned(joints), measured: owned(weld.measured), log },
     stripes,
+  };
+}
+
+/** Of a front axle the bar across the car was once called by its rear name in what a stripe rests on: that is no change of it. */
+export function withTrackBars(job: Job): Job {
+  if (job.rig.end === 'rear') return job;
+  const [was, is] = (['rear', 'front'] as const).map((end) => memberName(PANHARD, end)) as [string, string];
+  return {
+    ...job,
+    stripes: Object.fromEntries(
+      Object.entries(job.stripes).map(([key, stripe]) => [
+        key,
+        {
+          ...stripe,
+          basis: Object.fromEntries(Object.entries(stripe.basis).map(([k, v]) => [k, v === was ? is : v])),
+        },
+      ]),
+    ),
   };
 }
 

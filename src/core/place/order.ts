@@ -45,7 +45,7 @@ export function removalOrder(rig: Rig): Removal[] {
       const hold = kindOf(member).spring
         ? CARRIES
         : (HOLDS.find(([about]) => frees !== null && about.test(frees))?.[1] ?? STILL);
-      return { id: member.id, name: memberName(member.id), frees, hold };
+      return { id: member.id, name: memberName(member.id, rig.end), frees, hold };
     });
 }
 

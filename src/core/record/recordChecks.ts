@@ -8,6 +8,8 @@ import { floorOf, type Floor } from '@/core/survey/floor';
 import { mayDropLines, type Approach } from './plan';
 import { bothSides, measured, oddOneOut, squareness, type Readings } from '@/core/survey/readings';
 import { quantity, spotAt, spotName, SPOTS, type QuantityKey } from '@/core/survey/quantities/quantities';
+import { memberName } from '@/core/rig/names';
+import { PANHARD } from '@/core/rig/roles';
 import { COVERAGE } from '@/core/survey/uncertainty';
 
 /** What is said where left and right differ by more than they may. */
@@ -179,7 +181,7 @@ function axleChecks(readings: Readings, { end }: Approach, tape: Tape): Verdict[
       reason: `The wheelbase is ${sayLength(Math.abs(longer), tape)} longer on the ${longer > 0 ? 'left' : 'right'}. The car will run slightly crabwise.`,
       remedies: [
         {
-          text: 'Square the axle with its links before the panhard bar is laid out: the bar is set parallel to the axle.',
+          text: `Square the axle with its links before the ${memberName(PANHARD, end)} is laid out: the bar is set parallel to the axle.`,
         },
       ],
     });

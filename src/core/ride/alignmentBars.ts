@@ -81,7 +81,7 @@ function pinionBars(rig: Rig, bar: Make): AlignmentBar[] {
 }
 
 function alignmentBar(
-  { members }: Rig,
+  { members, end }: Rig,
   linkage: Linkage,
   member: Member,
   sign: 1 | -1,
@@ -90,7 +90,7 @@ function alignmentBar(
   const { by, constraint, part } = kindOf(member).adjustables[n]!;
   const before = members.indexOf(member);
   const row = linkage.rowsOfMember.slice(0, before).reduce((a, b) => a + b, 0) + constraint;
-  const name = memberName(member.id);
+  const name = memberName(member.id, end);
   return {
     id: part ? `${member.id}.${part}` : member.id,
     name: part ? `${part} link of the ${name}` : by === 'pin' ? `front mount of the ${name}` : name,

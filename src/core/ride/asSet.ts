@@ -132,7 +132,7 @@ function barLines(job: Job): AsSet[] {
     return [
       {
         id: `length.${link.id}`,
-        label: `${capital(memberName(link.id))}, eye to eye`,
+        label: `${capital(memberName(link.id, job.rig.end))}, eye to eye`,
         value: designed + turns * each,
         u: 0,
         unit: 'length',

@@ -1,4 +1,6 @@
 import type { LayoutId } from './layouts';
+import { PANHARD } from './roles';
+import type { AxleEnd } from './schema';
 
 /** What each layout is called and, in a line, what it is good for and what it costs. */
 export const LAYOUT_NAMES: Record<LayoutId, [name: string, what: string]> = {
@@ -49,8 +51,10 @@ export const LAYOUT_NAMES: Record<LayoutId, [name: string, what: string]> = {
   ],
 };
 
+/** The bar across the car, as the trade calls it at either end. */
+const BAR_ACROSS: Record<AxleEnd, string> = { rear: 'panhard bar', front: 'track bar' };
+
 const MEMBER_NAMES: Record<string, string> = {
-  panhard: 'panhard bar',
   upper: 'upper link',
   'torque-arm': 'torque arm',
   watts: 'crank',
@@ -58,8 +62,9 @@ const MEMBER_NAMES: Record<string, string> = {
   driveshaft: 'driveshaft',
 };
 
-/** A member by the words of the trade: `lower-left` is the left lower link. */
-export function memberName(id: string): string {
+/** A member by the words of the trade: `lower-left` is the left lower link; `panhard` of a front axle is its track bar. */
+export function memberName(id: string, end: AxleEnd): string {
+  if (id === PANHARD) return BAR_ACROSS[end];
   const known = MEMBER_NAMES[id];
   if (known) return known;
   const [, stem, side] = /^(.*)-(left|right)$/.exec(id) ?? [];

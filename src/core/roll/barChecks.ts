@@ -70,7 +70,7 @@ function roomChecks(
   tape: Tape,
 ): Verdict[] {
   const near = tooNear(input, gaps);
-  if (near.length) return near.slice(0, MOST_NAMED).map((gap) => nearness(input.bar, clearing, gap, tape));
+  if (near.length) return near.slice(0, MOST_NAMED).map((gap) => nearness(input, clearing, gap, tape));
   const nearest = gaps.find((gap) => !ownBody(input, gap));
   return nearest
     ? [
@@ -78,16 +78,21 @@ function roomChecks(
           id: 'barRoom',
           state: 'ok',
           title: 'Bar and links clear everything over the travel.',
-          reason: `Nearest: ${nearest.part} to ${memberName(nearest.body)}, ${sayLength(nearest.distance, tape)}, ${sayCorner(nearest.corner)}.`,
+          reason: `Nearest: ${nearest.part} to ${memberName(nearest.body, input.rig.end)}, ${sayLength(nearest.distance, tape)}, ${sayCorner(nearest.corner)}.`,
           remedies: [],
         },
       ]
     : [];
 }
 
-function nearness(bar: BarDesign, clearing: Dip | null, gap: Gap, tape: Tape): Verdict {
+function nearness(
+  { bar, rig }: RollInput & { bar: BarDesign },
+  clearing: Dip | null,
+  gap: Gap,
+  tape: Tape,
+): Verdict {
   const { part, distance } = gap;
-  const [thing, at] = [memberName(gap.body), sayCorner(gap.corner)];
+  const [thing, at] = [memberName(gap.body, rig.end), sayCorner(gap.corner)];
   const shaft = part === 'bar' && gap.body === DRIVESHAFT;
   return {
     id: shaft ? 'barShaft' : `barRoom ${part} ${thing}`,

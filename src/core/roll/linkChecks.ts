@@ -109,7 +109,7 @@ export function stowChecks(
         ? {
             id: 'stowRoom',
             state: 'stop',
-            title: `Stowed, the ${hit.part} ${hit.distance <= 0 ? 'hits' : 'comes too near to'} the ${memberName(hit.body)} ${sayCorner(hit.corner)}.`,
+            title: `Stowed, the ${hit.part} ${hit.distance <= 0 ? 'hits' : 'comes too near to'} the ${memberName(hit.body, input.rig.end)} ${sayCorner(hit.corner)}.`,
             reason: `With the links off the axle moves farther than ever: ${sayLength(LIMITS.clearance.least, tape)} is wanted.`,
             remedies: [{ text: 'Stow it higher, or farther inboard.' }],
           }

@@ -33,7 +33,7 @@ export function CutCard() {
   return (
     <>
       <div className="no-print">
-        <CardHead title={`Cut the ${memberName(member.id).replace(/^panhard /, '')}`}>
+        <CardHead title={`Cut the ${memberName(member.id, job.rig.end).replace(/^(panhard|track) /, '')}`}>
           Cut long, trim to fit: the tube is what is left between the two ends.
         </CardHead>
         <WhichBar value={member.id} />
@@ -150,6 +150,7 @@ export function CutCard() {
 /** Which of the bars is on the saw; ends and tube are those of the set. */
 function WhichBar({ value }: { value: string }) {
   const ids = useJobPart((j) => linksOf(j.rig).map((m) => m.id));
+  const end = useJobPart((j) => j.rig.end);
   if (ids.length < 2) return null;
   return (
     <label className="which-bar">
@@ -158,7 +159,7 @@ function WhichBar({ value }: { value: string }) {
         aria-label="Which bar"
         value={value}
         onChange={(id) => edit((j) => ({ ...j, cut: { ...j.cut, member: id } }))}
-        options={ids.map((id) => ({ value: id, label: memberName(id) }))}
+        options={ids.map((id) => ({ value: id, label: memberName(id, end) }))}
       />
     </label>
   );

@@ -33,7 +33,7 @@ export function CutSheet({ job, bar }: { job: Job; bar: BarResult }) {
   return (
     <PaperSheet
       label="Cut list"
-      title={`Cut list: ${memberName(workBar(job).id)}`}
+      title={`Cut list: ${memberName(workBar(job).id, job.rig.end)}`}
       drawing={<BarDrawing job={job} bar={bar} />}
       parts={rows}
       caution={CAUTION}

@@ -23,7 +23,7 @@ const usualFor = (job: Job): KitPart[] =>
   usualParts(
     linksOf(job.rig).map((bar) => ({
       id: bar.id,
-      name: memberName(bar.id),
+      name: memberName(bar.id, job.rig.end),
       tube: makeBar(describeBar(bar).eyeToEye, barSpec(job)).tubeLength,
     })),
   );

@@ -11,7 +11,7 @@ const sayTurned = (turns: number) =>
 
 /** What was read and turned so far. */
 export function Rounds() {
-  const { ride, tape } = useJob();
+  const { ride, tape, rig } = useJob();
   if (ride.rounds.length === 0) return null;
   return (
     <section className="section">
@@ -40,7 +40,7 @@ export function Rounds() {
                 {Object.entries(r.others ?? {}).map(([id, turns]) => (
                   <span key={id} className="hint">
                     {' '}
-                    {memberName(id)} {sayTurned(turns)};
+                    {memberName(id, rig.end)} {sayTurned(turns)};
                   </span>
                 ))}
               </td>

@@ -51,7 +51,7 @@ export function WeldCard() {
           </ul>
         </section>
       ))}
-      <WeldLog log={job.weld.log} />
+      <WeldLog log={job.weld.log} end={job.rig.end} />
     </>
   );
 }

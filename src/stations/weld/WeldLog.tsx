@@ -1,9 +1,10 @@
 import { sayMoment } from '@/ui/paper/dates';
 import { capital, memberName } from '@/core/rig/names';
+import type { AxleEnd } from '@/core/rig/schema';
 import type { WeldEvent } from '@/core/job/slices/weld';
 
 /** What was done to each bracket, when, and the reasons written where a hold was passed. */
-export function WeldLog({ log }: { log: WeldEvent[] }) {
+export function WeldLog({ log, end }: { log: WeldEvent[]; end: AxleEnd }) {
   if (log.length === 0) return null;
   return (
     <section className="section weld-log">
@@ -12,7 +13,8 @@ export function WeldLog({ log }: { log: WeldEvent[] }) {
         {[...log].reverse().map((e, i) => (
           <li key={e.at + i}>
             <b>
-              {capital(memberName(e.member))}, {e.bracket} bracket {e.to === 'scribed' ? 'cut loose' : e.to}
+              {capital(memberName(e.member, end))}, {e.bracket} bracket{' '}
+              {e.to === 'scribed' ? 'cut loose' : e.to}
             </b>{' '}
             <span className="hint">{sayMoment(e.at)}</span>
             {e.reason && <p>“{e.reason}”</p>}

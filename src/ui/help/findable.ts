@@ -1,5 +1,6 @@
 import { STATIONS, type StationId } from '@/core/bench/stationIds';
-import { capital } from '@/core/rig/names';
+import { capital, memberName } from '@/core/rig/names';
+import { PANHARD } from '@/core/rig/roles';
 import type { RollPart } from '@/core/roll/analyse';
 import { SPOTS, spotName } from '@/core/survey/quantities/quantities';
 import { redo, undo, useJobStore } from '@/store/jobStore';
@@ -11,16 +12,20 @@ import { goTo } from '@/ui/shell/route';
 /** A value or a command: its name, where it is, and what goes there or does it. */
 export type Find = { name: string; where: string; go: () => void };
 
+/** Places of the bar across the car, which is called after the end of the car it is at. */
+const ACROSS: [what: string, field: string][] = [
+  ['frame end, off the floor', 'chassis/2'],
+  ['frame end, from the centreline', 'chassis/1'],
+  ['frame end, behind the axle', 'chassis/0'],
+  ['axle end, off the floor', 'axle/2'],
+  ['axle end, from the centreline', 'axle/1'],
+  ['axle end, behind the axle', 'axle/0'],
+];
+
 /** Fields by the names a builder would look for, and where they are. */
 const FIELDS: [name: string, station: StationId, field: string][] = [
   ['Job name', 'job', 'job-name'],
   ['Car', 'job', 'job-car'],
-  ['Panhard frame end, off the floor', 'locate', 'field-panhard/chassis/2'],
-  ['Panhard frame end, from the centreline', 'locate', 'field-panhard/chassis/1'],
-  ['Panhard frame end, behind the axle', 'locate', 'field-panhard/chassis/0'],
-  ['Panhard axle end, off the floor', 'locate', 'field-panhard/axle/2'],
-  ['Panhard axle end, from the centreline', 'locate', 'field-panhard/axle/1'],
-  ['Panhard axle end, behind the axle', 'locate', 'field-panhard/axle/0'],
   ['Sideways movement allowed', 'locate', 'field-shiftLimit'],
   ['Tube diameter of the bar', 'cut', 'field-cut/od'],
   ['Thread showing, frame end', 'cut', 'field-cut/frame/showing'],
@@ -55,6 +60,11 @@ const ROLL: [name: string, part: RollPart, field?: string][] = [
   ['Stiffness of the other end', 'balance', 'field-other/rollRate'],
 ];
 
+function acrossTheCar(): typeof FIELDS {
+  const bar = capital(memberName(PANHARD, useJobStore.getState().job!.rig.end));
+  return ACROSS.map(([what, field]) => [`${bar}, ${what}`, 'locate', `field-${PANHARD}/${field}`]);
+}
+
 /** Every value and command that can be gone to, station by station. */
 export function findable(onGo: (station: StationId) => void): Find[] {
   return [
@@ -72,7 +82,7 @@ export function findable(onGo: (station: StationId) => void): Find[] {
         focusWhenThere(`field-reading/${spot.key}`);
       },
     })),
-    ...FIELDS.map(([name, station, id]) => ({
+    ...[...acrossTheCar(), ...FIELDS].map(([name, station, id]) => ({
       name,
       where: station,
       go: () => {

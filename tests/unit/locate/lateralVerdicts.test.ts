@@ -240,10 +240,10 @@ describe('points that the axle reaches', () => {
     expect(mostSideways(curve.slice(0, 4))).toBe(2);
     expect(rollCentreRange(curve)).toBe(6);
     expect(rollCentreRange([])).toBe(0);
-    const reach = reachVerdict(curve, 'mm')!;
+    const reach = reachVerdict(located(fresh()).input, curve, 'mm')!;
     expect(reach).toMatchObject({ state: 'stop', where: 'panhard' });
     expect(reach.reason).toContain('panhard bar runs out 2 mm above ride height');
-    expect(reachVerdict(curve.slice(0, 4), 'mm')).toBeNull();
+    expect(reachVerdict(located(fresh()).input, curve.slice(0, 4), 'mm')).toBeNull();
   });
 
   test('places in the travel in a builder’s words', () => {

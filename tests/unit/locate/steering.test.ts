@@ -3,7 +3,11 @@ import type { Point } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
 import { withLayout } from '@/core/job/edits/layout';
 import { withMounts } from '@/core/job/edits/mounts';
+import { readJob, writeJob } from '@/core/job/file';
 import { newJob } from '@/core/job/newJob';
+import { removalOrder } from '@/core/place/order';
+import { stationBasis, stationStripe, stationStripeKey } from '@/core/bench/stations';
+import { drawStripe } from '@/ui/stripe/stripeEdits';
 import { isSteered } from '@/core/locate/linkFindings';
 import { isLink } from '@/core/rig/members/members';
 import { snap, TAPES } from '@/core/units/tape';
@@ -117,4 +121,31 @@ test('what the road wheels do is what the axle turns and what its knuckles turn 
     }),
     { numRuns: 30 },
   );
+});
+
+test('on a steered axle nobody says panhard: not in a verdict, the order of removal, nor what a stripe rests on', () => {
+  fc.assert(
+    fc.property(fronts, (job) => {
+      const words = [
+        ...located(job).said.flatMap((v) => [v.title, v.reason, ...v.remedies.map((r) => r.text)]),
+        ...removalOrder(job.rig).map((r) => r.name),
+        JSON.stringify(stationBasis(job, 'cut')),
+        ...Object.keys(stationBasis(job, 'locate')!),
+      ];
+      expect(words.filter((text) => /panhard/i.test(text))).toEqual([]);
+    }),
+    { numRuns: 30 },
+  );
+  const rear = newJob('rear', 'Rear', 'mm');
+  expect(removalOrder(rear.rig).map((r) => r.name)).toContain('panhard bar');
+});
+
+test('a stripe that was drawn when a track bar was called a panhard is not broken by its right name', () => {
+  const job = withLayout(newJob('front', 'Front', 'mm'), 'front-four-link');
+  const drawn = drawStripe(job, stationStripeKey('cut'), {
+    ...stationBasis(job, 'cut')!,
+    bar: 'panhard bar',
+  });
+  expect(stationStripe(drawn, 'cut').kind).toBe('broken');
+  expect(stationStripe(readJob(writeJob(drawn)), 'cut').kind).toBe('whole');
 });

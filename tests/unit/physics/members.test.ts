@@ -42,7 +42,7 @@ describe.each(members)('%s', (_, rig, member) => {
   });
 
   test('has a name of the trade, and mounts with names of their own', () => {
-    expect(memberName(member.id)).not.toContain('-');
+    expect(memberName(member.id, 'rear')).not.toContain('-');
     const mounts = kind.mounts(member);
     expect(mounts.length).toBeGreaterThan(0);
     expect(new Set(mounts.map((m) => m.key)).size).toBe(mounts.length);
@@ -192,11 +192,12 @@ describe('names of pairs', () => {
   });
 
   test('the words: side first, then what it is', () => {
-    expect(memberName('lower-left')).toBe('left lower link');
-    expect(memberName('radius-arm-right')).toBe('right radius arm');
-    expect(memberName('tire-left')).toBe('left tyre');
-    expect(memberName('panhard')).toBe('panhard bar');
-    expect(memberName('my own bar')).toBe('my own bar');
+    expect(memberName('lower-left', 'rear')).toBe('left lower link');
+    expect(memberName('radius-arm-right', 'front')).toBe('right radius arm');
+    expect(memberName('tire-left', 'front')).toBe('left tyre');
+    expect(memberName('panhard', 'rear')).toBe('panhard bar');
+    expect(memberName('panhard', 'front')).toBe('track bar');
+    expect(memberName('my own bar', 'rear')).toBe('my own bar');
   });
 
   test('layouts with arms, leaves and cranks have them found', () => {

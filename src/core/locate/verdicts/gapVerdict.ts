@@ -15,7 +15,9 @@ export const MAKE_ROOM: Remedy = {
 export function gapVerdict(input: LocateInput, gap: ClosestApproach, tape: Tape, about?: string): Verdict {
   const least = LIMITS.clearance.least;
   const swapped = gap.obstacle === about;
-  const [one, other] = (swapped ? [gap.obstacle, gap.member] : [gap.member, gap.obstacle]).map(memberName);
+  const [one, other] = (swapped ? [gap.obstacle, gap.member] : [gap.member, gap.obstacle]).map((id) =>
+    memberName(id, input.rig.end),
+  );
   const place = sayTravel(gap.at, input, tape);
   const far = sayLength(gap.distance, tape);
   const shared = { id: 'clearance', where: `${gap.member} / ${gap.obstacle}, ${place}`, remedies: [] };

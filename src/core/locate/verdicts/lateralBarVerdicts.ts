@@ -21,7 +21,7 @@ export function lateralBarVerdicts(
   const shape = result.bar!;
   const { curve } = result;
   return [
-    reachVerdict(curve, tape),
+    reachVerdict(input, curve, tape),
     endsVerdict(input, bar, tape),
     crossingVerdict(bar),
     levelVerdict(input, shape, curve, bar, tape),

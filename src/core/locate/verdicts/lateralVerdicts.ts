@@ -16,7 +16,7 @@ import type { CurvePoint, LocateInput, LocateResult } from '../types';
 export function lateralVerdicts(input: LocateInput, { curve }: LocateResult, tape: Tape): Verdict[] {
   const cranks = input.rig.members.filter((m) => m.type === 'watts');
   return [
-    reachVerdict(curve, tape),
+    reachVerdict(input, curve, tape),
     shiftVerdict(input, curve, tape),
     migrationVerdict(curve, tape, 'axle') ?? steadyCentre(curve, tape),
     ...cranks.map((crank) => crankVerdict(crank, tape)),
@@ -24,7 +24,7 @@ export function lateralVerdicts(input: LocateInput, { curve }: LocateResult, tap
   ].filter((v) => v !== null);
 }
 
-export function reachVerdict(curve: CurvePoint[], tape: Tape): Verdict | null {
+export function reachVerdict({ rig }: LocateInput, curve: CurvePoint[], tape: Tape): Verdict | null {
   const end = curve.find((p) => p.limitingMember !== undefined);
   if (end?.limitingMember === undefined) return null;
   return {
@@ -32,7 +32,7 @@ export function reachVerdict(curve: CurvePoint[], tape: Tape): Verdict | null {
     where: end.limitingMember,
     state: 'stop',
     title: 'The axle cannot follow its whole travel.',
-    reason: `The ${memberName(end.limitingMember)} runs out ${sayLength(Math.abs(end.lift), tape)} ${end.lift > 0 ? 'above' : 'below'} ride height.`,
+    reason: `The ${memberName(end.limitingMember, rig.end)} runs out ${sayLength(Math.abs(end.lift), tape)} ${end.lift > 0 ? 'above' : 'below'} ride height.`,
     remedies: [{ text: 'Move its ends farther apart, or limit the travel.' }],
   };
 }
@@ -112,7 +112,7 @@ function spreadVerdict(rig: Rig): Verdict | null {
   if (!left) return null;
   const leaning = { id: left.id, angle: 2 * planAngle(left) };
   const ok = leaning.angle >= LIMITS.leastSpread;
-  const pair = memberName(leaning.id).replace(/^left /, '');
+  const pair = memberName(leaning.id, rig.end).replace(/^left /, '');
   return {
     id: 'spread',
     where: leaning.id,

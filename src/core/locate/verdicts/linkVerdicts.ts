@@ -19,7 +19,7 @@ export function linkVerdicts(input: LocateInput, found: LinkFindings, tape: Tape
     pinionVerdict(input, found),
     bindVerdict(input, found, tape),
     jointVerdict(input, found, tape),
-    cockedVerdict(found),
+    cockedVerdict(input, found),
     bumpSteerVerdict(input, found, tape),
   ]
     .filter((v) => v !== null)
@@ -106,7 +106,7 @@ function pinionVerdict({ rig }: LocateInput, { pinion }: LinkFindings): Verdict 
 
 function bindVerdict(input: LocateInput, { bind }: LinkFindings, tape: Tape): Verdict | null {
   if (!bind) return null;
-  const member = memberName(bind.member);
+  const member = memberName(bind.member, input.rig.end);
   const at = sayTravel(bind.at, input, tape);
   const give = `its bushings must give ${sayGive(bind.give, tape)}`;
   const where = `${member}, ${at}`;
@@ -167,7 +167,8 @@ export function sayGive(mm: number, tape: Tape): string {
 }
 
 const END = { chassis: 'frame', axle: 'axle' } as const;
-const sayEye = ({ member, end }: JointFinding) => `${memberName(member)}, ${END[end]} end`;
+const sayEye = ({ member, end }: JointFinding, { rig }: LocateInput) =>
+  `${memberName(member, rig.end)}, ${END[end]} end`;
 
 function jointVerdict(input: LocateInput, { joint }: LinkFindings, tape: Tape): Verdict | null {
   if (!joint) return null;
@@ -177,12 +178,12 @@ function jointVerdict(input: LocateInput, { joint }: LinkFindings, tape: Tape): 
   const kind = JOINTS[joint.joint].name.toLowerCase();
   return {
     id: 'joints',
-    where: `${sayEye(joint)}, ${at}`,
+    where: `${sayEye(joint, input)}, ${at}`,
     state: ok ? 'ok' : 'stop',
     title: ok
       ? 'Every joint stays within its swing.'
-      : `The joint of the ${sayEye(joint)}, is past its swing ${at}.`,
-    reason: `${ok ? `Most: ${sayEye(joint)}, ` : ''}${formatDegrees(degrees)}${ok ? ` ${at}` : ''}; a ${kind} allows about ${formatDegrees(swing)} each way${ok ? '' : ', past that it is bent or torn'}.`,
+      : `The joint of the ${sayEye(joint, input)}, is past its swing ${at}.`,
+    reason: `${ok ? `Most: ${sayEye(joint, input)}, ` : ''}${formatDegrees(degrees)}${ok ? ` ${at}` : ''}; a ${kind} allows about ${formatDegrees(swing)} each way${ok ? '' : ', past that it is bent or torn'}.`,
     remedies: ok
       ? []
       : [
@@ -196,13 +197,13 @@ function jointVerdict(input: LocateInput, { joint }: LinkFindings, tape: Tape): 
   };
 }
 
-function cockedVerdict({ cocked }: LinkFindings): Verdict | null {
+function cockedVerdict(input: LocateInput, { cocked }: LinkFindings): Verdict | null {
   if (!cocked || cocked.degrees <= LIMITS.cocked * cocked.swing) return null;
   return {
     id: 'cocked',
-    where: `${sayEye(cocked)}, at ride height`,
+    where: `${sayEye(cocked, input)}, at ride height`,
     state: cocked.degrees > cocked.swing ? 'stop' : 'look',
-    title: `The joint of the ${sayEye(cocked)}, is cocked at rest.`,
+    title: `The joint of the ${sayEye(cocked, input)}, is cocked at rest.`,
     reason: `It stands ${formatDegrees(cocked.degrees)} out of square of the ${formatDegrees(cocked.swing)} it has: little is left for the travel.`,
     remedies: [{ text: 'Turn its bracket to look along the member, so that it sits square at ride height.' }],
   };

@@ -49,6 +49,7 @@ export function ForcesPart() {
 
 /** Every case by its name; of the one picked, each member's force. */
 function Cases({ loads }: { loads: LocateResult['loads'] }) {
+  const end = useJobPart((j) => j.rig.end);
   const picked = usePreferences((s) => s.load);
   const tape = useJobPart((j) => j.tape);
   const chosen = loads.find((l) => l.load.name === picked) ?? loads[0];
@@ -77,7 +78,7 @@ function Cases({ loads }: { loads: LocateResult['loads'] }) {
           <tbody>
             {Object.entries(chosen.answer.members).map(([id, force]) => (
               <tr key={id} data-force={id}>
-                <td>{memberName(id)}</td>
+                <td>{memberName(id, end)}</td>
                 <td className="figure">{FORCE.say(Math.abs(force), tape)}</td>
                 <td>{Math.abs(force) < 5 ? '' : force > 0 ? 'pulled' : 'pushed'}</td>
               </tr>

@@ -15,6 +15,7 @@ const STAND: Record<MemberJoints['brackets'], string> = {
 /** What a link's eyes are made with: how far they swing, and how much they give. */
 export function Joints({ member }: { member: string }) {
   const { chassis, axle, brackets } = useJobPart((j) => jointsOf(j.joints, member));
+  const name = useJobPart((j) => memberName(member, j.rig.end));
   const alike = usePreferences((s) => s.alike);
   const set = (change: Partial<MemberJoints>) => edit((j) => withJoints(j, member, change, alike));
   const made = { chassis, axle };
@@ -24,7 +25,7 @@ export function Joints({ member }: { member: string }) {
         <label key={end}>
           <span>{ENDS[end]}</span>
           <Select<JointName>
-            aria-label={`${memberName(member)}, joint at the ${ENDS[end]}`}
+            aria-label={`${name}, joint at the ${ENDS[end]}`}
             value={made[end]}
             onChange={(joint) => set({ [end]: joint })}
             options={JOINT_NAMES.map((name) => ({ value: name, label: JOINTS[name].name }))}
@@ -34,7 +35,7 @@ export function Joints({ member }: { member: string }) {
       <label>
         <span>brackets</span>
         <Select<MemberJoints['brackets']>
-          aria-label={`${memberName(member)}, how its brackets stand`}
+          aria-label={`${name}, how its brackets stand`}
           value={brackets}
           onChange={(next) => set({ brackets: next })}
           options={(['turned', 'square'] as const).map((b) => ({ value: b, label: STAND[b] }))}

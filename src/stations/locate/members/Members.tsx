@@ -38,8 +38,9 @@ export function Members() {
 function Member({ id, alike }: { id: string; alike: boolean }) {
   const link = useJobPart((j) => isLink(j.rig.members.find((m) => m.id === id)!));
   const lastBar = useJobPart((j) => linksOf(j.rig).every((m) => pairOf(id).includes(m.id)));
+  const end = useJobPart((j) => j.rig.end);
   const partner = alike ? partnerOf(id) : null;
-  const name = partner ? `${memberName(id).replace(/^left /, '')}, left and right` : memberName(id);
+  const name = partner ? `${memberName(id, end).replace(/^left /, '')}, left and right` : memberName(id, end);
   return (
     <div className="link-block">
       <div className="link-head">

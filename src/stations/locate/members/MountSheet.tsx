@@ -41,7 +41,7 @@ export function MountSheet() {
             mountsOf(rig, id).map(({ key, name, point }) => (
               <tr key={`${id} ${key}`}>
                 <td>
-                  {memberName(id)}, {name.toLowerCase()}
+                  {memberName(id, rig.end)}, {name.toLowerCase()}
                 </td>
                 {COORDINATES.map((place) => (
                   <td key={place.axis}>{sayPlace(point, place, tape)}</td>
@@ -57,7 +57,7 @@ export function MountSheet() {
         <tbody>
           {lengths.map(([id, length, frame, axle]) => (
             <tr key={id}>
-              <td>{memberName(id)}</td>
+              <td>{memberName(id, rig.end)}</td>
               <td>{sayLength(length, tape)}</td>
               <td>
                 {frame === axle

@@ -6,13 +6,15 @@ import { LengthField } from '@/ui/fields/LengthField';
 import { BracketHoles } from './BracketHoles';
 import { COORDINATES, type Coordinate } from './places';
 import { mountsOf } from '@/core/rig/mounts';
+import { memberName } from '@/core/rig/names';
 import type { Mount, MountKey } from '@/core/rig/members/kind';
 
 /** Where a member, the drag link or the driveshaft is mounted, as it is measured on the car at ride height. */
 export function MountsTable({ memberId, holes = true }: { memberId: string; holes?: boolean }) {
+  const name = useJobPart((j) => memberName(memberId, j.rig.end));
   const keys = useJobPart((j) => mountsOf(j.rig, memberId).map((m) => m.key));
   return (
-    <div className="ends" role="group" aria-label={`Mounts of ${memberId}`}>
+    <div className="ends" role="group" aria-label={`Mounts of the ${name}`}>
       {keys.map((key) => (
         <MountRow key={key} memberId={memberId} mountKey={key} holes={holes} />
       ))}

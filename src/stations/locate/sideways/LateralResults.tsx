@@ -14,7 +14,7 @@ import { PlusMinus } from '@/stations/locate/PlusMinus';
 
 /** What holding the axle sideways comes to, in numbers, and what is to be said about it. */
 export function LateralResults() {
-  const tape = useJobPart((j) => j.tape);
+  const { tape, end } = useJobPart((j) => ({ tape: j.tape, end: j.rig.end }));
   const result = useLocateResult();
   const verdicts = useVerdicts();
   if (!result) return null;
@@ -68,7 +68,7 @@ export function LateralResults() {
         })}
         {closest && (
           <Readout
-            name={`Least gap, to the ${memberName(closest.member === bar.id ? closest.obstacle : closest.member)}`}
+            name={`Least gap, to the ${memberName(closest.member === bar.id ? closest.obstacle : closest.member, end)}`}
             id="clearance"
           >
             {closest.distance > 0 ? <Frac mm={closest.distance} tape={tape} unit /> : 'hits'}

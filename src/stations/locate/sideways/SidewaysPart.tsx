@@ -9,6 +9,7 @@ import { Members } from '@/stations/locate/members/Members';
 import { MountsTable } from '@/stations/locate/members/MountsTable';
 import { LateralResults } from './LateralResults';
 import { Schools } from './Schools';
+import { capital, memberName } from '@/core/rig/names';
 import { PANHARD } from '@/core/rig/roles';
 
 /** What holds the axle sideways: a bar across the car, or in some layouts a crank, or links that lean. */
@@ -17,7 +18,7 @@ export function SidewaysPart() {
   const hasBar = useJobPart((j) => lateralBarOf(j.rig) !== null);
   return hasBar ? (
     <>
-      <CardHead title={end === 'front' ? 'Track bar' : 'Panhard bar'}>
+      <CardHead title={capital(memberName(PANHARD, end))}>
         Level at ride height, as long as will fit, parallel to the axle, clear through the travel.
       </CardHead>
       <MountsTable memberId={PANHARD} />

@@ -136,6 +136,7 @@ function Results({ found, stale }: { found: Found; stale: boolean }) {
 
 function Row({ candidate: { design, stress, mass, nearest } }: { candidate: Candidate }) {
   const tape = useJobPart((j) => j.tape);
+  const end = useJobPart((j) => j.rig.end);
   const size = tape === 'mm' ? formatDecimal(design.od, tape) : formatLength(design.od, 'in32');
   return (
     <tr data-candidate={design.od.toFixed(2)}>
@@ -145,7 +146,7 @@ function Row({ candidate: { design, stress, mass, nearest } }: { candidate: Cand
       <td>{formatLength(design.arm, tape)}</td>
       <td>{Math.round(STRESS.shown(stress, tape))}</td>
       <td>{MASS.shown(mass, tape).toFixed(1)}</td>
-      <td>{nearest ? `${memberName(nearest.body)}, ${sayLength(nearest.distance, tape)}` : ''}</td>
+      <td>{nearest ? `${memberName(nearest.body, end)}, ${sayLength(nearest.distance, tape)}` : ''}</td>
       <td>
         <Button
           aria-label={`Take it: ${size} ${design.wall === null ? 'solid' : 'tube'}`}
