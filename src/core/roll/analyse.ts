@@ -9,7 +9,7 @@ import { redesigned } from '@/core/job/edits/roll';
 import { motionOf, type Motion } from '@/core/kinematics/smallMotions';
 import { farthestRoll } from '@/core/kinematics/travelCorners';
 import type { SpringAnswer } from '@/core/springs/springRates';
-import { rideOf, type RideAnswer } from '@/core/springs/springTravel';
+import { rideOf, shockOverTravel, type RideAnswer } from '@/core/springs/springTravel';
 import { standardCases } from '@/core/statics/standardCases';
 import { swayBarOverTravel, type BarAtRide, type BarResult } from '@/core/swaybar/swayBarOverTravel';
 import { launchIn, schoolsOf, type School } from './schools';
@@ -44,6 +44,8 @@ export type RollResult = {
   mostRoll: number;
   /** asked about the springs */
   ride: RideAnswer | null;
+  /** asked about the springs: length of the shock over the travel, mm; empty without one that is placed */
+  shock: { lift: number; length: number }[];
   /** asked about the bar */
   bar: BarResult | null;
   /** asked about the balance */
@@ -86,6 +88,7 @@ export function analyseRoll(input: RollInput, part: RollPart, whatIf: WhatIf = {
       part === 'springs' && input.springs
         ? rideOf({ ...input, springs: input.springs }, motion.mechanism)
         : null,
+    shock: part === 'springs' ? shockOverTravel(input, motion.mechanism) : [],
     bar: part === 'bar' && bar ? swayBarOverTravel(input, bar, motion, barAtRide(rig, end)) : null,
     tuning: part === 'balance' ? tuningOf(input, motion, setUp, whatIf) : null,
   };

@@ -11,6 +11,11 @@ import { FORCE, PRESSURE } from '@/core/units/unit';
 
 /** What is to be said of springs, shocks and stops. */
 export function springChecks(input: RollInput, result: RollResult, tape: Tape): Verdict[] {
+  return [...shockChecks(input, result, tape), ...sprungChecks(input, result, tape)];
+}
+
+/** What hangs on what the car weighs. */
+function sprungChecks(input: RollInput, result: RollResult, tape: Tape): Verdict[] {
   const { ride } = result;
   if (!input.springs) return [];
   if (!ride)
@@ -27,7 +32,6 @@ export function springChecks(input: RollInput, result: RollResult, tape: Tape): 
       : [];
   return [
     ...lengthChecks(input, ride, tape),
-    ...shockChecks(input, ride, tape),
     ...stopChecks(input, ride, tape),
     ...cornerChecks(input, result, tape),
     ...standChecks(input, ride, tape),
@@ -90,8 +94,8 @@ function lengthChecks({ springs }: RollInput, { rows }: RideAnswer, tape: Tape):
   return verdicts;
 }
 
-function shockChecks({ shock, stop }: RollInput, { rows }: RideAnswer, tape: Tape): Verdict[] {
-  const lengths = rows.flatMap((row) => (row.shock === null ? [] : [{ lift: row.lift, length: row.shock }]));
+/** A shock that bottoms or is pulled out does so whatever the car weighs. */
+function shockChecks({ shock, stop }: RollInput, { shock: lengths }: RollResult, tape: Tape): Verdict[] {
   if (!shock || lengths.length < 2) return [];
   const [droop, bump] = [lengths[0]!, lengths.at(-1)!];
   const verdicts: Verdict[] = [];

@@ -2,7 +2,7 @@ import { LIMITS } from '@/core/materials/limits';
 import { G } from '@/core/units/gravity';
 import type { Mechanism } from '@/core/kinematics/mechanism';
 import { axleToChassis } from '@/core/kinematics/attitude';
-import { isReached } from '@/core/kinematics/pose';
+import { isReached, type Pose } from '@/core/kinematics/pose';
 import type { Rig } from '@/core/rig/schema';
 import { distance, type Point } from '@/core/geometry/vector';
 import { airAt, airUnder, type AirState } from './airSpring';
@@ -151,14 +151,39 @@ function rateOver(law: Law, up: Span, at: Span, down: Span, step: number): numbe
 }
 
 /** The left spring's and shock's length with both wheels lifted; null where the members do not reach. */
-function spanAt({ rig, springs, shock }: RideInput, { at }: Mechanism, lift: number): Span | null {
+function spanAt(input: RideInput, { at }: Mechanism, lift: number): Span | null {
   const pose = at({ left: lift, right: lift });
   if (!isReached(pose)) return null;
-  const place = axleToChassis(pose, rig.tireRadius);
-  const apart = ([frame, axle]: [Point, Point]) => distance(frame, place(axle));
-  const length = apart(standsOf(springs, 'left', rig.tireRadius));
-  const ownStands = shock?.apart ?? (springs.kind === 'leaf' ? null : springs);
-  return { length, shock: shock && ownStands ? apart(shockStands(ownStands, 'left')) : null };
+  const { rig, springs } = input;
+  const apart = apartIn(pose, rig);
+  const shock = shockEnds(input);
+  return { length: apart(standsOf(springs, 'left', rig.tireRadius)), shock: shock && apart(shock) };
+}
+
+const apartIn = (pose: Pose, { tireRadius }: Rig) => {
+  const place = axleToChassis(pose, tireRadius);
+  return ([frame, axle]: [Point, Point]) => distance(frame, place(axle));
+};
+
+/** Where the left shock is mounted: by itself, or within a coil or beside a bag; null where that is not known. */
+function shockEnds({ springs, shock }: Pick<ShockInput, 'springs' | 'shock'>): [Point, Point] | null {
+  const stands = shock?.apart ?? (springs === null || springs.kind === 'leaf' ? null : springs);
+  return shock && stands ? shockStands(stands, 'left') : null;
+}
+
+export type ShockInput = Omit<RideInput, 'springs'> & { springs: SpringDesign | null };
+
+/** Length of the left shock, mm, with both wheels lifted alike: geometry, whatever the car weighs. Empty where it has none, or none that is placed. */
+export function shockOverTravel(input: ShockInput, { at }: Mechanism): { lift: number; length: number }[] {
+  const { rig, bump, droop } = input;
+  const ends = shockEnds(input);
+  if (!ends) return [];
+  return Array.from({ length: STEPS + 1 }, (_, i) => -droop + ((bump + droop) * i) / STEPS).flatMap(
+    (lift) => {
+      const pose = at({ left: lift, right: lift });
+      return isReached(pose) ? [{ lift, length: apartIn(pose, rig)(ends) }] : [];
+    },
+  );
 }
 
 /** Force and pressure of a spring by its length, so that it carries its load at ride height. */

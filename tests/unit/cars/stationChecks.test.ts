@@ -237,10 +237,30 @@ describe('springs, at the edge of what is said and past it', () => {
     expect(shock(shortest - 1, longest - 1)).toEqual(['shockTops']);
   });
 
-  test('without a weight nothing is judged, and without springs nothing is said', () => {
+  test('without a weight a shock is judged by its travel alone, and without springs and shock nothing is said', () => {
+    const light = { ...input, rig: { ...input.rig, masses: undefined } };
+    const weightless = (change: Partial<typeof input>) => {
+      const asked = { ...light, ...change };
+      return springChecks(asked, analyseRoll(asked, 'springs'), 'mm').map((v) => v.id);
+    };
+    const lengths = result.shock.map((row) => row.length);
+    const [shortest, longest] = [Math.min(...lengths), Math.max(...lengths)];
+    expect(result.shock.map((row) => row.length)).toEqual(
+      ride.rows.map((row) => expect.closeTo(row.shock!, 9)),
+    );
+    const closed = (mm: number, open = longest + 1) => ({ shock: { ...usualShock, closed: mm, open } });
+    expect(weightless(closed(shortest - 1))).toEqual(['shockFits']);
+    expect(weightless(closed(shortest + 1))).toEqual(['shockBottoms']);
+    expect(weightless(closed(shortest - 1, longest - 1))).toEqual(['shockTops']);
+    expect(weightless({ shock: null })).toEqual([]);
+    // Mounted by itself it needs no spring to be placed; within the spring it does.
+    const apart = {
+      frame: { ahead: -60, out: 480, height: 640 },
+      axle: { ahead: -60, out: 520, height: 300 },
+    };
     expect(
-      springChecks({ ...input, rig: { ...input.rig, masses: undefined } }, { ...result, ride: null }, 'mm'),
-    ).toEqual([]);
-    expect(springChecks({ ...input, springs: null }, result, 'mm')).toEqual([]);
+      weightless({ springs: null, shock: { closed: 10, open: 2000, apart } as typeof input.shock }),
+    ).toEqual(['shockFits']);
+    expect(weightless({ springs: null })).toEqual([]);
   });
 });

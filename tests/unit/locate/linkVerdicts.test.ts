@@ -230,11 +230,11 @@ describe('bumps that steer', () => {
     expect(verdict({ match: { length, angle } }).state).toBe('ok');
     expect(verdict({ match: { length: length + 1 } })).toMatchObject({
       state: 'look',
-      reason: expect.stringContaining(`${length + 1} mm in length`),
+      reason: expect.stringContaining(`in length by ${length + 1} mm`),
     });
     expect(verdict({ match: { angle: angle + 0.5 } })).toMatchObject({
       state: 'look',
-      reason: expect.stringContaining('2.5° in angle'),
+      reason: expect.stringContaining('in angle by 2.5°'),
     });
   });
 

@@ -220,7 +220,7 @@ function bumpSteerVerdict({ rig }: LocateInput, { steering }: LinkFindings, tape
     ? 'There is no track bar to match the drag link to.'
     : crossed
       ? 'The track bar’s frame end and the drag link’s are on opposite sides: they swing against each other.'
-      : `Track bar and drag link differ by ${sayLength(match.length, tape)} in length and ${formatDegrees(match.angle)} in angle.`;
+      : `Track bar and drag link differ in length by ${sayLength(match.length, tape)}, in angle by ${formatDegrees(match.angle)}.`;
   const ofItself = Math.max(axle.both, axle.one);
   return {
     id: 'bump-steer',
