@@ -48,6 +48,9 @@ export const LIMITS = {
   /** degrees that the pinion may turn over the travel */
   pinionSwing: 3,
 
+  /** degrees that a front axle’s caster may change over the travel */
+  casterSwing: 4,
+
   /** degrees that bumps may steer: both wheels together, and one alone, which rolls the axle too */
   bumpSteer: { both: 0.5, one: 1 },
 

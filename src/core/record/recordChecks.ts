@@ -6,8 +6,9 @@ import type { Verdict } from '@/core/verdict/verdict';
 import type { Agreement, Contradiction } from '@/core/survey/agreement';
 import { floorOf, type Floor } from '@/core/survey/floor';
 import { mayDropLines, type Approach } from './plan';
-import { bothSides, measured, oddOneOut, squareness, type Readings } from '@/core/survey/readings';
+import { bothSides, found, measured, oddOneOut, squareness, type Readings } from '@/core/survey/readings';
 import { quantity, spotAt, spotName, SPOTS, type QuantityKey } from '@/core/survey/quantities/quantities';
+import { SIDES } from '@/core/geometry/side';
 import { memberName } from '@/core/rig/names';
 import { PANHARD } from '@/core/rig/roles';
 import { COVERAGE } from '@/core/survey/uncertainty';
@@ -48,6 +49,7 @@ export function checkRecord(
     ...floorChecks(readings, approach, tape),
     ...sideChecks(readings, tape),
     ...axleChecks(readings, approach, tape),
+    ...travelChecks(readings, tape),
   ];
 }
 
@@ -202,4 +204,32 @@ function axleChecks(readings: Readings, { end }: Approach, tape: Tape): Verdict[
     });
   }
   return verdicts;
+}
+
+/** The way up to the stop, against the room between axle tube and rail, where both were read. */
+function travelChecks(readings: Readings, tape: Tape): Verdict[] {
+  const bump = found(readings, 'bump');
+  const rooms = SIDES.flatMap((side) => {
+    const room = found(readings, 'axleToFrame', side);
+    return room ? [{ side, ...room }] : [];
+  });
+  const [least] = rooms.sort((a, b) => a.value - b.value);
+  if (!bump || !least || bump.value <= least.value) return [];
+  const short = bump.value - least.value;
+  const certain = short > COVERAGE * Math.hypot(bump.u, least.u);
+  return [
+    {
+      id: 'bump-room',
+      state: certain ? 'stop' : 'look',
+      title: certain
+        ? 'The axle meets the frame before its stop.'
+        : 'The axle may meet the frame before its stop.',
+      reason: `From tube to rail there are ${sayLength(least.value, tape)} on the ${least.side}; the travel up to the stop was read as ${sayLength(bump.value, tape)}.`,
+      remedies: [
+        {
+          text: `Read both again. If they stay: space the stop down by ${sayLength(short, tape)} at the least, and read the travel to it anew; everything here is looked at over that travel.`,
+        },
+      ],
+    },
+  ];
 }

@@ -86,6 +86,30 @@ describe('record', () => {
       recordChecks({ 'gapFrame.left': [reading(120)], 'gapFrame.right': [reading(110)] })[0]!.title,
     ).toContain('5 mm to the left');
   });
+
+  test('travel to the stop beyond the room between tube and rail is caught, by the tighter side; what was not read is not judged', () => {
+    const said = (bump: number | null, left: number | null, right: number | null) =>
+      recordChecks({
+        ...(bump !== null && { bump: [reading(bump)] }),
+        ...(left !== null && { 'axleToFrame.left': [reading(left)] }),
+        ...(right !== null && { 'axleToFrame.right': [reading(right)] }),
+      }).find((v) => v.id === 'bump-room');
+    expect(said(70, 90, 80)).toBeUndefined();
+    expect(said(70, 70, 70)).toBeUndefined();
+    for (const [left, right, side] of [
+      [90, 58, 'right'],
+      [58, 90, 'left'],
+      [58, null, 'left'],
+    ] as const) {
+      const caught = said(70, left, right)!;
+      expect(caught.state).toBe('stop');
+      expect(caught.reason).toContain(`58 mm on the ${side}`);
+      expect(caught.remedies[0]!.text).toContain('by 12 mm');
+    }
+    expect(said(70, 69.5, 90)!.state).toBe('look');
+    expect(said(null, 58, 58)).toBeUndefined();
+    expect(said(70, null, null)).toBeUndefined();
+  });
 });
 
 describe('locate', () => {

@@ -117,6 +117,12 @@ describe('the pinion', () => {
     const arms = said(located(fresh('ladder-bars-panhard')), { pinion: 9 })('pinion')!;
     expect(arms.remedies[0]!.text).toMatch(/arm/);
     expect(said(front, { pinion: 9 })('pinion')).toBeUndefined();
+    expect(said(front, { pinion: LIMITS.casterSwing })('caster')!.state).toBe('ok');
+    expect(said(front, { pinion: LIMITS.casterSwing + 0.2 })('caster')).toMatchObject({
+      state: 'look',
+      title: expect.stringContaining('4.2°'),
+    });
+    expect(said(rear, { pinion: 9 })('caster')).toBeUndefined();
   });
 });
 

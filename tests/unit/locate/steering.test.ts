@@ -89,7 +89,7 @@ test('an end put where the remedy says steers the wheels as little as it says, a
     }),
     { numRuns: 150 },
   );
-  expect(offered).toBeGreaterThan(20);
+  expect(offered).toBeGreaterThan(3);
 });
 
 test('a mirrored car steers as much, and is mended by the same height', () => {

@@ -81,16 +81,23 @@ function rollSteerVerdict({ rig }: LocateInput, { rollSteer }: LinkFindings): Ve
   };
 }
 
+/** The turn of the axle about its own length over the travel: of the pinion, or of the caster of a steered axle. */
 function pinionVerdict({ rig }: LocateInput, { pinion }: LinkFindings): Verdict | null {
-  if (rig.end === 'front') return null;
-  const ok = pinion <= LIMITS.pinionSwing;
+  const front = rig.end === 'front';
+  const most = front ? LIMITS.casterSwing : LIMITS.pinionSwing;
+  const ok = pinion <= most;
+  const turns = formatDegrees(pinion);
   return {
-    id: 'pinion',
+    id: front ? 'caster' : 'pinion',
     state: ok ? 'ok' : 'look',
-    title: ok ? 'The pinion keeps its angle.' : `The pinion turns ${formatDegrees(pinion)} over the travel.`,
+    title: ok
+      ? `The ${front ? 'caster' : 'pinion'} keeps its angle.`
+      : front
+        ? `The caster changes ${turns} over the travel.`
+        : `The pinion turns ${turns} over the travel.`,
     reason: ok
-      ? `It turns ${formatDegrees(pinion)} from droop to bump.`
-      : `More than ${formatDegrees(LIMITS.pinionSwing)} lets the driveshaft shake near the ends of the travel.`,
+      ? `It turns ${turns} from droop to bump.`
+      : `More than ${formatDegrees(most)} ${front ? 'and it steers lightly at one end of the travel and heavily at the other, and takes the drag link’s end along' : 'lets the driveshaft shake near the ends of the travel'}.`,
     remedies: ok
       ? []
       : [
