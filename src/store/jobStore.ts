@@ -110,7 +110,10 @@ export function useJob(): Job {
   return useJobStore((s) => s.job)!;
 }
 
-/** A part of the job: what uses it is drawn again only when that part changes, which keeps a drag smooth. */
+/**
+ * A part of the job: what uses it is drawn again only when that part changes, which keeps a drag smooth. A part that is made anew
+ * at every asking must be alike in each of its keys; one with a list made anew within it would be drawn for ever.
+ */
 export function useJobPart<T>(part: (job: Job) => T): T {
   return useJobStore(useShallow((s) => part(s.job!)));
 }

@@ -36,7 +36,7 @@ export type RollResult = {
   offStops: { touches: number; frontShare: number } | null;
   /** with the sway bar off; null where there is none, or it is off */
   without: Leaning | null;
-  /** how much more of it at this end makes the car even, N·mm for a degree; negative: so much less */
+  /** how much more of it at this end makes the car even, N·mm for a degree; negative: so much less; not finite where no stiffness here does */
   neutralRollRate: number | null;
   /** against roll, N·mm for a degree: what springs and bar give, and what members that are too many for the axle's motions give by their bind */
   stiffness: { sprung: number; bind: number };

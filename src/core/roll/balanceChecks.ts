@@ -52,7 +52,7 @@ export function balanceChecks(input: RollInput, result: RollResult, tape: Tape):
     ...bindCheck(result, tape),
     ...lift(input, result),
     leanCheck(input.use, balance.rollGradientDegPerG),
-    balanceCheck(input.use, corner.frontShare, weight),
+    balanceCheck(input, result, corner.frontShare, weight),
     ...launchCheck(input, result, tape),
   ];
 }
@@ -73,7 +73,12 @@ function leanCheck(use: Use, roll: number): Verdict {
   };
 }
 
-function balanceCheck(use: Use, frontShare: number, weight: number): Verdict {
+function balanceCheck(
+  { use, rig }: RollInput,
+  { neutralRollRate: even }: RollResult,
+  frontShare: number,
+  weight: number,
+): Verdict {
   const way = leaning(frontShare, weight);
   const titles = {
     even: 'Neither tight nor loose.',
@@ -88,7 +93,8 @@ function balanceCheck(use: Use, frontShare: number, weight: number): Verdict {
         ? 'On the strip that is the price of even tyres; on the road drive it so.'
         : 'Less roll stiffness behind, or a lower roll centre there; more in front.',
   };
-  const cure = cures[way];
+  const never = even !== null && !Number.isFinite(even) && way !== 'even' && use !== 'drag';
+  const cure = never ? beyondHere(rig.end, even) : cures[way];
   return {
     id: 'balance',
     state: way === 'even' ? 'ok' : 'look',
@@ -96,6 +102,13 @@ function balanceCheck(use: Use, frontShare: number, weight: number): Verdict {
     reason: `The front takes ${say(frontShare)} of the load transfer and carries ${say(weight)} of the weight; about ${say(LIMITS.balance.neutral)} over is even, with the same tyres all round and nobody on the throttle.`,
     remedies: cure === null ? [] : [{ text: cure }],
   };
+}
+
+/** Where no stiffness of the end that is built makes the car even: it takes the other end, or the heights of the roll centres. */
+function beyondHere(end: RollInput['rig']['end'], even: number): string {
+  const [here, there] = end === 'rear' ? ['behind', 'in front'] : ['in front', 'behind'];
+  const more = even > 0;
+  return `No stiffness ${here} evens it out, be it ever so ${more ? 'hard' : 'soft'}: ${more ? 'less' : 'more'} stiffness ${there}, or the heights of the roll centres.`;
 }
 
 /** A rear bar that makes the car loose, or lifts its driven wheel, is worse than none; said only where taking it off mends that. */
@@ -135,7 +148,8 @@ export function barNeeded(
   if (bar || !corner || weight === undefined) return [];
   const way = leaning(corner.frontShare, weight);
   // A bar here helps where the other end does too little: a pushing car wants one behind, a loose one in front.
-  const helps = way === (rig.end === 'rear' ? 'tight' : 'loose') && even !== null && even > 0;
+  const wanted = way === (rig.end === 'rear' ? 'tight' : 'loose');
+  const helps = wanted && even !== null && even > 0;
   const here = rig.end === 'rear' ? 'behind' : 'in front';
   const reason = `It leans ${corner.rollDeg.toFixed(1)}° at ${corner.g} g and the front takes ${say(corner.frontShare)} of the load transfer.`;
   if (use === 'drag' && rig.end === 'rear')
@@ -153,12 +167,20 @@ export function barNeeded(
       id: 'barNeeded',
       state: helps ? 'look' : 'ok',
       title: helps
-        ? `A bar ${here} of about ${ROLL_RATE.say(even, tape)} would make it even.`
+        ? Number.isFinite(even)
+          ? `A bar ${here} of about ${ROLL_RATE.say(even, tape)} would make it even.`
+          : `No bar ${here} is stiff enough to make it even.`
         : way === 'even'
           ? 'It needs no bar at this end.'
-          : `A bar ${here} would make it worse.`,
-      reason: `${reason} ${helps ? `It is ${way} as it stands.` : way === 'even' ? 'That is neither tight nor loose.' : `It is ${way} already.`}`,
-      remedies: helps ? [{ text: 'Fit one below, and look through the stock sizes for it.' }] : [],
+          : wanted
+            ? `What a bar ${here} would do is not known.`
+            : `A bar ${here} would make it worse.`,
+      reason: `${reason} ${wanted ? `It is ${way} as it stands.` : way === 'even' ? 'That is neither tight nor loose.' : `It is ${way} already.`}`,
+      remedies: !helps
+        ? []
+        : Number.isFinite(even)
+          ? [{ text: 'Fit one below, and look through the stock sizes for it.' }]
+          : [{ text: beyondHere(rig.end, even) }],
     },
   ];
 }

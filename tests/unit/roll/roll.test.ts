@@ -652,6 +652,22 @@ describe('the balance', () => {
     expect(candidates.length).toBeGreaterThan(0);
   });
 
+  test('where no stiffness at this end evens it out, no size is named and none is called worse', () => {
+    const tight = car({ springs: { ...usualSprings(car().rig, 'coil'), rate: 8 } as Coil, bar: null });
+    const said = (part: RollPart, neutralRollRate: number | null) =>
+      rollVerdicts(input(tight), part, { ...asked(tight, part), neutralRollRate }, 'mm').find((v) =>
+        ['barNeeded', 'balance'].includes(v.id),
+      )!;
+    expect(said('bar', Infinity)).toMatchObject({
+      state: 'look',
+      title: 'No bar behind is stiff enough to make it even.',
+    });
+    for (const part of ['bar', 'balance'] as const)
+      expect(said(part, Infinity).remedies[0]!.text).toContain('be it ever so hard: less stiffness in front');
+    expect(said('bar', null).title).toBe('What a bar behind would do is not known.');
+    expect(said('balance', 1000).remedies[0]!.text).toContain('More roll stiffness behind');
+  });
+
   test('links that bind hold the car against roll by themselves, and that is said', () => {
     const bound = withLayout(car(), 'ladder-bars-panhard');
     const job = { ...bound, rig: { ...bound.rig, masses: MASSES, otherEnd: car().rig.otherEnd } };

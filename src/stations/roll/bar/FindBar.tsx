@@ -34,7 +34,10 @@ const Search = memo(function Search({ bar, rollRate, even }: Props) {
   const [arms, setArms] = useState({ least: 150, most: 350 });
   const [search, setSearch] = useState<Looked>(null);
   const aim = wanted ?? rollRate;
-  const evenRate = rollRate !== null && even !== null && rollRate + even > 0 ? rollRate + even : null;
+  const evenRate =
+    rollRate !== null && even !== null && Number.isFinite(even) && rollRate + even > 0
+      ? rollRate + even
+      : null;
   async function look() {
     const { job } = useJobStore.getState();
     if (aim === null || !job) return;
