@@ -2,11 +2,11 @@ import { isReached, type Pose, type SweptPose } from '@/core/kinematics/pose';
 import { misalignment } from '@/core/kinematics/misalignment';
 import { DEFAULT_RATE } from '@/core/kinematics/solver/linkage';
 import { wheelSteer } from '@/core/kinematics/bumpSteer';
-import { LIMITS } from '@/core/materials/limits';
 import { JOINTS, jointsOf } from '@/core/materials/joints';
 import { kindOf, linksOf } from '@/core/rig/members/members';
 import type { Rig } from '@/core/rig/schema';
 import { dragLinkMatch } from './dragLinkMatch';
+import { isSteered } from './steered';
 import { steeringRemedy } from './steeringRemedy';
 import type {
   BindFinding,
@@ -110,7 +110,3 @@ function steeringFindings(input: LocateInput, poses: Pose[]): SteeringFindings |
     remedy: isSteered(wheels) ? steeringRemedy(input) : null,
   };
 }
-
-/** Whether bumps steer the road wheels more than is allowed. */
-export const isSteered = (wheels: MostSteer | null): boolean =>
-  wheels === null || wheels.both > LIMITS.bumpSteer.both || wheels.one > LIMITS.bumpSteer.one;

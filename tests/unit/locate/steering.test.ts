@@ -8,7 +8,7 @@ import { newJob } from '@/core/job/newJob';
 import { removalOrder } from '@/core/place/order';
 import { stationBasis, stationStripe, stationStripeKey } from '@/core/bench/stations';
 import { drawStripe } from '@/ui/stripe/stripeEdits';
-import { isSteered } from '@/core/locate/linkFindings';
+import { isSteered } from '@/core/locate/steered';
 import { isLink } from '@/core/rig/members/members';
 import { snap, TAPES } from '@/core/units/tape';
 import type { State } from '@/core/verdict/verdict';
