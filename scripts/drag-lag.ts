@@ -3,11 +3,9 @@
  * the drawing, the curve and the verdicts all brought up to it: `npx tsx scripts/drag-lag.ts`, after a build.
  */
 import { Hands, serve } from '../tests/support/page/browser';
+import { SETTLED, sayTimes } from './times';
 
 const MOVES = 600;
-
-/** After a first visit the rest of the application is fetched for working offline; no builder drags in that moment, ms. */
-const SETTLED = 8000;
 
 /** Runs in the page: moves a captured pointer step by step, each time waiting until what is worked out has followed and was painted. */
 const measure = `
@@ -45,12 +43,8 @@ const measure = `
 async function time(hands: Hands, what: string, held: string, follower: string): Promise<void> {
   await hands.find(held);
   await hands.find(follower);
-  const measured = await hands.driver.executeAsyncScript<number[]>(measure, MOVES, held, follower);
-  const times = measured.sort((a, b) => a - b);
-  const at = (share: number) => times[Math.floor(share * (times.length - 1))]!.toFixed(1);
-  console.log(
-    `${what} to painted frame: median ${at(0.5)} ms, 95th percentile ${at(0.95)} ms, worst ${at(1)} ms (${times.length} moves)`,
-  );
+  const times = await hands.driver.executeAsyncScript<number[]>(measure, MOVES, held, follower);
+  console.log(`${what} to painted frame: ${sayTimes(times)} (${times.length} moves)`);
 }
 
 async function main(): Promise<void> {

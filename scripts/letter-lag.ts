@@ -4,14 +4,12 @@
  */
 import { Key } from 'selenium-webdriver';
 import { Hands, serve } from '../tests/support/page/browser';
+import { SETTLED, sayTimes } from './times';
 
 const JOBS = 500;
 const LETTERS = 60;
 /** About as fast as anybody types, ms. */
 const BETWEEN = 120;
-/** What is fetched and tidied after a first visit is over by then, ms. */
-const SETTLED = 8000;
-
 /** Runs in the page: puts as many more jobs on the shelf, all like its first. */
 const fillShelf = `
   const [many, done] = arguments;
@@ -50,12 +48,6 @@ const watch = `
   };
 `;
 
-function say(times: number[]): string {
-  const sorted = times.sort((a, b) => a - b);
-  const at = (share: number) => sorted[Math.floor(share * (sorted.length - 1))]!.toFixed(1);
-  return `median ${at(0.5)} ms, 95th percentile ${at(0.95)} ms, worst ${at(1)} ms`;
-}
-
 async function main(): Promise<void> {
   const server = await serve();
   const hands = await Hands.open(server.address);
@@ -75,8 +67,8 @@ async function main(): Promise<void> {
     await hands.saved();
     const { worked, stored } =
       await hands.driver.executeScript<Record<'worked' | 'stored', number[]>>('return { worked, stored }');
-    console.log(`a letter with ${more} more jobs on the shelf: worked on for ${say(worked)}`);
-    console.log(`a letter with ${more} more jobs on the shelf: on the disk after ${say(stored)}`);
+    console.log(`a letter with ${more} more jobs on the shelf: worked on for ${sayTimes(worked)}`);
+    console.log(`a letter with ${more} more jobs on the shelf: on the disk after ${sayTimes(stored)}`);
   }
   await hands.close();
   server.stop();

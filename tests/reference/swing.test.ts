@@ -5,7 +5,7 @@ import { bumpSteer, wheelSteer } from '@/core/kinematics/bumpSteer';
 import { assemble } from '@/core/kinematics/mechanism';
 import { misalignment } from '@/core/kinematics/misalignment';
 import { isReached } from '@/core/kinematics/pose';
-import { dragLinkMatch } from '@/core/locate/dragLinkMatch';
+import { dragLinkMatch } from '@/core/locate/steering/dragLinkMatch';
 import { jointsOf } from '@/core/materials/joints';
 import { linksOf } from '@/core/rig/members/members';
 import type { LinkMember } from '@/core/rig/members/link';

@@ -22,6 +22,19 @@ export function threeLink(change: Partial<Rig> = {}): Rig {
   };
 }
 
+/** The rig with every point of it carried somewhere. */
+export function carried(rig: Rig, to: (p: Point) => Point): Rig {
+  const walk = (value: unknown): unknown => {
+    if (Array.isArray(value)) {
+      const point = value.length === 3 && value.every((v) => typeof v === 'number');
+      return point ? to(value as Point) : value.map(walk);
+    }
+    if (typeof value !== 'object' || value === null) return value;
+    return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, k === 'axis' ? v : walk(v)]));
+  };
+  return walk(rig) as Rig;
+}
+
 /** The same with one member's ends elsewhere. */
 export function withEnds(
   rig: Rig,

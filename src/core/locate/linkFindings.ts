@@ -5,9 +5,9 @@ import { wheelSteer } from '@/core/kinematics/bumpSteer';
 import { JOINTS, jointsOf } from '@/core/materials/joints';
 import { kindOf, linksOf } from '@/core/rig/members/members';
 import type { Rig } from '@/core/rig/schema';
-import { dragLinkMatch } from './dragLinkMatch';
-import { isSteered } from './steered';
-import { steeringRemedy } from './steeringRemedy';
+import { dragLinkMatch } from './steering/dragLinkMatch';
+import { isSteered } from './steering/steered';
+import { steeringRemedy } from './steering/steeringRemedy';
 import type {
   BindFinding,
   JointFinding,

@@ -8,7 +8,7 @@ import type { LateralBar, LevelSchool } from '@/core/rig/lateralBar';
 import type { Rig, Travel } from '@/core/rig/schema';
 import type { LoadAnswer, LoadCase } from '@/core/statics/equilibrium';
 import type { Tape } from '@/core/units/tape';
-import type { DragLinkMatch } from './dragLinkMatch';
+import type { DragLinkMatch } from './steering/dragLinkMatch';
 import type { SchoolComparison } from './schools';
 
 export type LocateInput = {

@@ -1,6 +1,6 @@
 'use client';
 import { wantedToe } from '@/core/ride/asSet';
-import { dragLinkMatch } from '@/core/locate/dragLinkMatch';
+import { dragLinkMatch } from '@/core/locate/steering/dragLinkMatch';
 import { onGround, toeAngle } from '@/core/ride/onGround';
 import { formatDegrees } from '@/core/units/length';
 import { without } from '@/core/job/edits/omit';

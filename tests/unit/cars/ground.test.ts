@@ -10,7 +10,7 @@ import { outOfPlace, placeChecks } from '@/core/place/placeChecks';
 import { restFor } from '@/core/place/stands';
 import { stepOf } from '@/core/ride/adjusters';
 import { asSet } from '@/core/ride/asSet';
-import { dragLinkMatch } from '@/core/locate/dragLinkMatch';
+import { dragLinkMatch } from '@/core/locate/steering/dragLinkMatch';
 import { alignmentBars } from '@/core/ride/alignmentBars';
 import { disagree, onGround } from '@/core/ride/onGround';
 import { preloadOf } from '@/core/ride/preload';

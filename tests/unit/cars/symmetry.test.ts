@@ -5,23 +5,11 @@ import { InputError, readRig } from '@/core/rig/read';
 import type { Rig } from '@/core/rig/schema';
 import { solveRig } from '@/core/bench/solveRig';
 import { everyLayout } from '../../support/layouts';
+import { carried } from '../../support/rigs';
 import type { Point } from '@/core/geometry/vector';
 import type { Member } from '@/core/rig/members/members';
 
 const LIFT = { left: 41, right: -17 };
-
-/** The rig with every point of it carried somewhere. */
-function carried(rig: Rig, to: (p: Point) => Point): Rig {
-  const walk = (value: unknown): unknown => {
-    if (Array.isArray(value)) {
-      const point = value.length === 3 && value.every((v) => typeof v === 'number');
-      return point ? to(value as Point) : value.map(walk);
-    }
-    if (typeof value !== 'object' || value === null) return value;
-    return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, k === 'axis' ? v : walk(v)]));
-  };
-  return walk(rig) as Rig;
-}
 
 function poseOf(rig: Rig, travel = LIFT): Pose {
   const pose = assemble(rig).at(travel);

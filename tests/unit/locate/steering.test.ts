@@ -8,11 +8,12 @@ import { newJob } from '@/core/job/newJob';
 import { removalOrder } from '@/core/place/order';
 import { stationBasis, stationStripe, stationStripeKey } from '@/core/bench/stations';
 import { drawStripe } from '@/ui/stripe/stripeEdits';
-import { isSteered } from '@/core/locate/steered';
+import { isSteered } from '@/core/locate/steering/steered';
 import { isLink } from '@/core/rig/members/members';
 import { snap, TAPES } from '@/core/units/tape';
 import type { State } from '@/core/verdict/verdict';
 import { located } from '../../support/locate';
+import { carried } from '../../support/rigs';
 
 const about = (spread: number) => fc.double({ min: -spread, max: spread, noNaN: true });
 const nudge = fc.tuple(about(20), about(20), about(50)) as fc.Arbitrary<Point>;
@@ -51,18 +52,6 @@ const fronts: fc.Arbitrary<Job> = fc
     );
   });
 
-const flip = <T>(value: T): T => {
-  const walk = (v: unknown): unknown =>
-    Array.isArray(v)
-      ? v.length === 3 && v.every((n) => typeof n === 'number')
-        ? [v[0], -(v[1] as number), v[2]]
-        : v.map(walk)
-      : typeof v === 'object' && v !== null
-        ? Object.fromEntries(Object.entries(v).map(([k, inner]) => [k, walk(inner)]))
-        : v;
-  return walk(value) as T;
-};
-
 const RANK: Record<State, number> = { ok: 0, look: 1, stop: 2 };
 
 test('an end put where the remedy says steers the wheels as little as it says, and spoils nothing that held across the car', () => {
@@ -96,7 +85,8 @@ test('a mirrored car steers as much, and is mended by the same height', () => {
   fc.assert(
     fc.property(fronts, (job) => {
       const one = located(job).result.links.steering!;
-      const other = located({ ...job, rig: flip(job.rig) }).result.links.steering!;
+      const other = located({ ...job, rig: carried(job.rig, ([x, y, z]) => [x, -y, z]) }).result.links
+        .steering!;
       expect(other.wheels?.both ?? null).toEqual(one.wheels && expect.closeTo(one.wheels.both, 6));
       expect(other.wheels?.one ?? null).toEqual(one.wheels && expect.closeTo(one.wheels.one, 6));
       expect(other.axle.one).toBeCloseTo(one.axle.one, 6);

@@ -7,7 +7,7 @@ import type { Rig } from '@/core/rig/schema';
 import { formatDegrees, sayLength } from '@/core/units/length';
 import { division, type Tape } from '@/core/units/tape';
 import type { Remedy, Verdict } from '@/core/verdict/verdict';
-import { isSteered } from '../steered';
+import { isSteered } from '../steering/steered';
 import type { BindFinding, JointFinding, LinkFindings, LocateInput, SteeringRemedy } from '../types';
 import { sayTravel } from './words';
 

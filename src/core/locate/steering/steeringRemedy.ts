@@ -2,17 +2,18 @@ import { closestApproaches } from '@/core/clearance/closestOverTravel';
 import { bumpSteer, wheelSteer } from '@/core/kinematics/bumpSteer';
 import { assemble } from '@/core/kinematics/mechanism';
 import { compileLinkage } from '@/core/kinematics/solver/linkage';
+import { cornerPoses } from '@/core/kinematics/travelCorners';
 import { PoseSolver } from '@/core/kinematics/solver/poseSolver';
 import { toDegrees } from '@/core/geometry/angle';
 import { LIMITS } from '@/core/materials/limits';
 import { minimumOn } from '@/core/numerics/rootFinding';
 import type { LinkMember } from '@/core/rig/members/link';
 import { lateralBarOf } from '@/core/rig/roles';
-import type { Rig, Travel } from '@/core/rig/schema';
+import type { Rig } from '@/core/rig/schema';
 import { withMount } from '@/core/rig/mounts';
 import { snap } from '@/core/units/tape';
-import { sidewaysOverTravel } from './schools';
-import type { LocateInput, MostSteer, SteeringRemedy } from './types';
+import { sidewaysOverTravel } from '../schools';
+import type { LocateInput, MostSteer, SteeringRemedy } from '../types';
 
 /** How far an end may go up or down and still be the same bracket made taller or shorter, mm: three inches. */
 const REACH = 76.2;
@@ -114,16 +115,9 @@ function costsNothingElse(input: LocateInput, bar: LinkMember, changed: Rig): bo
   const { rig, bump, droop, shiftLimit } = input;
   const sideways = (of: Rig) => sidewaysOverTravel(of, bump, droop).most;
   if (sideways(changed) > Math.max(shiftLimit, sideways(rig)) + 1e-6) return false;
-  const ends: Travel[] = [
-    { left: 0, right: 0 },
-    { left: bump, right: bump },
-    { left: -droop, right: -droop },
-    { left: bump, right: -droop },
-    { left: -droop, right: bump },
-  ];
   const room = (of: Rig) => {
-    const { at } = assemble(of);
-    const gaps = closestApproaches(of, ends.map(at)).filter(
+    const poses = cornerPoses(assemble(of), bump, droop).map(({ pose }) => pose);
+    const gaps = closestApproaches(of, poses).filter(
       ({ member, obstacle }) => member === bar.id || obstacle === bar.id,
     );
     return Math.min(Infinity, ...gaps.map((g) => g.distance));
