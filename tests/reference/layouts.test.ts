@@ -1,3 +1,4 @@
+import { toRadians } from '@/core/geometry/angle';
 import { assemble } from '@/core/kinematics/mechanism';
 import { axleToChassis } from '@/core/kinematics/attitude';
 import { isReached, type Pose } from '@/core/kinematics/pose';
@@ -50,6 +51,37 @@ describe.each(everyLayout)('%s against an independent solution', (_id, rig) => {
     const tilt = Math.cos((ours.rollDeg * Math.PI) / 180);
     const centre = rig.tireRadius + (up.position[1] - down.position[1]) / (roll / tilt);
     expect(ours.rollCentreHeight! / centre).toBeCloseTo(1, 2);
+  });
+});
+
+/** Arms that give by three rates, a tube that twists, leaves that do, off the middle: what only version 2 of a rig file can say. */
+const giving = everyLayout.flatMap(([id, rig]): [string, Rig][] => {
+  const members = rig.members.map((m) =>
+    m.type === 'rigid-arm' ? { ...m, rate: [2700, 190, 740] as [number, number, number] } : m,
+  );
+  const twisting: Rig = { ...rig, version: 2, axleTorsion: 5.6e7, members };
+  const bare = members.filter((m) => m.id !== 'panhard');
+  return [
+    [`${id}, twisting`, twisting],
+    ...(id.startsWith('leaf') ? [['leaves alone', { ...twisting, members: bare }] as [string, Rig]] : []),
+  ];
+});
+
+// The same engine, with the tube's twist as one more unknown.
+describe.each(giving)('%s against an independent solution', (_id, rig) => {
+  test.each(TRAVELS)('at $left / $right', (travel) => {
+    const ours = reached(rig, travel);
+    const theirs = solveIndependently(rig, travel.left, travel.right);
+    theirs.position.forEach((v, k) => expect([ours.x, ours.y, ours.z][k]).toBeCloseTo(v, 4));
+    const place = axleToChassis(ours, rig.tireRadius);
+    const far: Point = [400, 300, rig.tireRadius + 200];
+    theirs
+      .turn([400, 300, 200])
+      .forEach((v, k) => expect(place(far)[k]).toBeCloseTo(v + theirs.position[k]!, 3));
+    expect(Math.abs(toRadians(ours.twistDeg!) - theirs.twist)).toBeLessThan(1e-7);
+    expect(Math.abs(ours.energy - theirs.energy)).toBeLessThan(1e-4 * theirs.energy + 1e-3);
+    for (const [id, force] of Object.entries(theirs.bind))
+      expect(Math.abs(ours.bind[id]! - force)).toBeLessThan(1e-3 * Math.abs(force) + 0.5);
   });
 });
 

@@ -167,6 +167,7 @@ describe('wheel rate and frequency', () => {
   const coil = (lean: number): Coil => ({
     kind: 'coil',
     rate: 30,
+    od: 124,
     frame: { out: 450 - 300 * Math.tan(lean), ahead: 0, height: rig.tireRadius + 300 },
     axle: { out: 450, ahead: 0, height: rig.tireRadius },
     free: null,

@@ -5,13 +5,14 @@ import type { Member } from '@/core/rig/members/members';
 
 const math = create(all!);
 
-/** The axle as this engine knows it: position, rotation vector, then the turn of each crank. */
+/** The axle as this engine knows it: position, rotation vector, the turn of each crank, then the twist of its tube where it twists. */
 type State = number[];
 export type Solution = {
   position: Point;
   turn: (p: number[]) => number[];
   bind: Record<string, number>;
   energy: number;
+  twist: number;
 };
 
 /**
@@ -21,7 +22,16 @@ export type Solution = {
  */
 export function solveIndependently(rig: Rig, left: number, right: number): Solution {
   const cranks = rig.members.filter((m) => m.type === 'watts').map((m) => m.id);
-  let u: State = [0, 0, rig.tireRadius, 0, 0, 0, ...cranks.map(() => 0)];
+  let u: State = [
+    0,
+    0,
+    rig.tireRadius,
+    0,
+    0,
+    0,
+    ...cranks.map(() => 0),
+    ...(rig.axleTorsion === undefined ? [] : [0]),
+  ];
   const strides = 4;
   for (let s = 1; s <= strides; s++) u = descend(rig, cranks, u, (left * s) / strides, (right * s) / strides);
   const r = residuals(rig, cranks, u);
@@ -39,6 +49,7 @@ export function solveIndependently(rig: Rig, left: number, right: number): Solut
     turn: rotate(u.slice(3, 6)),
     bind,
     energy: r.reduce((e, x) => e + 0.5 * x.rate * x.value ** 2, 0),
+    twist: twistOf(rig, u),
   };
 }
 
@@ -82,6 +93,8 @@ function columns(of: (s: State) => number[], u: State): number[][] {
   });
 }
 
+const twistOf = (rig: Rig, u: State): number => (rig.axleTorsion === undefined ? 0 : u.at(-1)!);
+
 type Residual = { member: string; rate: number; value: number };
 
 /** What every member asks, straight from its definition. */
@@ -90,9 +103,14 @@ function residuals(rig: Rig, cranks: string[], u: State): Residual[] {
   const back = rotate(u.slice(3, 6).map((v) => -v));
   const c = u.slice(0, 3);
   const c0 = [0, 0, rig.tireRadius];
-  const place = (p: number[]) => plus(turn(minus(p, c0)), c);
-  return rig.members.flatMap((m): Residual[] => {
-    const rate = m.rate ?? 20000;
+  const twist = twistOf(rig, u);
+  const share = (y: number) => (twist * y) / rig.track;
+  const twisted = (p: number[]) => rotate([0, share(p[1]!), 0])(minus(p, c0));
+  const place = (p: number[]) => plus(turn(twisted(p)), c);
+  const tube: Residual[] =
+    rig.axleTorsion === undefined ? [] : [{ member: 'axle tube', rate: rig.axleTorsion, value: twist }];
+  const members = rig.members.flatMap((m): Residual[] => {
+    const rate = typeof m.rate === 'number' ? m.rate : 20000;
     const one = (value: number, k = rate): Residual => ({ member: m.id, rate: k, value });
     switch (m.type) {
       case 'link':
@@ -100,10 +118,12 @@ function residuals(rig: Rig, cranks: string[], u: State): Residual[] {
       case 'slider-arm': {
         const across = math.cross(m.axis ?? [1, 0, 0], [0, 1, 0]) as number[];
         const n = across.map((v) => v / Math.hypot(...across));
-        return [one(math.dot(n, minus(back(minus(m.chassis, c)), minus(m.chassis, c0))))];
+        return [one(math.dot(n, minus(back(minus(m.chassis, c)), twisted(m.chassis))))];
       }
       case 'rigid-arm':
-        return minus(place(m.chassis), m.chassis).map((v) => one(v));
+        return minus(place(m.chassis), m.chassis).map((v, k) =>
+          one(v, Array.isArray(m.rate) ? m.rate[k] : rate),
+        );
       case 'watts': {
         const axis = m.axis ?? [1, 0, 0];
         const beta = u[6 + cranks.indexOf(m.id)]!;
@@ -123,11 +143,12 @@ function residuals(rig: Rig, cranks: string[], u: State): Residual[] {
         return [
           one(far(place(m.seat), hanger) - far(m.seat, hanger)),
           one(place(m.seat)[1]! - m.seat[1], m.lateralRate),
-          one(Math.asin(-x[2]!), m.windupRate),
+          one(Math.asin(-x[2]!) + share(m.seat[1]), m.windupRate),
         ];
       }
     }
   });
+  return [...members, ...tube];
 }
 
 function resultant(m: Member, f: number[]): number {

@@ -7,7 +7,7 @@ const SIZE = { tireRadius: 330, track: 1470, cover: 160, tubeOd: 32 };
 export function patternRig(layout: LayoutId): Rig {
   return {
     format: 'pellik.rig',
-    version: 1,
+    version: 2,
     end: layoutEnd(layout),
     tireRadius: SIZE.tireRadius,
     track: SIZE.track,

@@ -30,7 +30,9 @@ export function carried(rig: Rig, to: (p: Point) => Point): Rig {
       return point ? to(value as Point) : value.map(walk);
     }
     if (typeof value !== 'object' || value === null) return value;
-    return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, k === 'axis' ? v : walk(v)]));
+    return Object.fromEntries(
+      Object.entries(value).map(([k, v]) => [k, k === 'axis' || k === 'rate' ? v : walk(v)]),
+    );
   };
   return walk(rig) as Rig;
 }

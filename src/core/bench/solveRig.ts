@@ -1,5 +1,5 @@
 import { rollAnswer, type RollAnswer } from '@/core/balance/rollStiffness';
-import { clearances, hasClearances, type Clearance } from '@/core/clearance/clearance';
+import { clearancesOf, hasClearances, type Clearance } from '@/core/clearance/clearance';
 import { assemble } from '@/core/kinematics/mechanism';
 import { isReached, type Pose, type SweptPose } from '@/core/kinematics/pose';
 import { findWarnings, type Warning } from '@/core/locate/warnings';
@@ -7,7 +7,9 @@ import { InputError } from '@/core/rig/read';
 import type { Rig } from '@/core/rig/schema';
 import { solveLoad, type LoadAnswer } from '@/core/statics/equilibrium';
 
-type WithClearance = { clearance?: Clearance[] };
+/** As version 1 called the two bodies. */
+type FirstClearance = { member: string; obstacle: string; distance: number };
+type WithClearance = { clearance?: Clearance[] | FirstClearance[] };
 
 export type Answer = RollAnswer & {
   ride: Pose & WithClearance;
@@ -23,10 +25,11 @@ export type Answer = RollAnswer & {
  */
 export function solveRig(rig: Rig): Answer {
   const mechanism = assemble(rig);
-  const measured = hasClearances(rig);
+  const gapsIn = hasClearances(rig) ? clearancesOf(rig) : null;
+  const told = (gaps: Clearance[]) => (rig.version === 1 ? gaps.map(asFirst) : gaps);
   // Set on the pose itself, which was made for this answer: a long sweep is not copied.
   const withGaps = <P extends SweptPose>(pose: P): P & WithClearance =>
-    measured && isReached(pose) ? Object.assign(pose, { clearance: clearances(rig, pose) }) : pose;
+    gapsIn && isReached(pose) ? Object.assign(pose, { clearance: told(gapsIn(pose)) }) : pose;
   const answer: Answer = {
     ride: withGaps(mechanism.ride),
     sweep: (rig.sweep ?? []).map((travel) => withGaps(mechanism.at(travel))),
@@ -36,6 +39,8 @@ export function solveRig(rig: Rig): Answer {
   if (rig.loads) answer.loads = rig.loads.map((load, i) => carried(solveLoad(mechanism, load), i));
   return answer;
 }
+
+const asFirst = ({ a, b, distance }: Clearance): FirstClearance => ({ member: a, obstacle: b, distance });
 
 function carried(answer: LoadAnswer | null, index: number): LoadAnswer {
   if (answer) return answer;

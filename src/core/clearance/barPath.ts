@@ -1,17 +1,31 @@
 import { cross, dot, minus, plus, unit, type Point } from '@/core/geometry/vector';
+import { onAxle, onChassis, type OutlinePoint } from '@/core/rig/members/kind';
 import type { LinkMember } from '@/core/rig/members/link';
 
 /**
- * The centreline of a bar in a pose, eye to eye, chassis axes. A bent bar keeps its shape and is carried by the smallest
- * turn that takes its eyes from where they were to where they are: its joints leave its own twist to friction.
+ * The centreline of a bar in a pose, eye to eye, chassis axes.
  *
  * @param axleEye where the axle end now is, chassis axes
  */
 export function pathAt(bar: LinkMember, axleEye: Point): Point[] {
+  const ends = [bar.chassis, axleEye];
   const bends = bar.path?.chassis ?? [];
-  if (bends.length === 0) return [bar.chassis, axleEye];
-  const turn = shortestTurn(minus(bar.axle, bar.chassis), minus(axleEye, bar.chassis));
-  return [bar.chassis, ...bends.map((p) => plus(bar.chassis, turn(minus(p, bar.chassis)))), axleEye];
+  return bends.length ? bentLine([onChassis(bar.chassis), onAxle(bar.axle)], bends, ends) : ends;
+}
+
+/**
+ * A bent bar in a pose. It keeps its shape and is carried by the smallest turn that takes its eyes from where they were to where
+ * they are: its joints leave its own twist to friction.
+ *
+ * @param line its two eyes at ride height
+ * @param bends the points between them at ride height
+ * @param eyes where the eyes now are
+ */
+export function bentLine(line: OutlinePoint[], bends: Point[], eyes: Point[]): Point[] {
+  const [first, last] = [line[0]!.point, line.at(-1)!.point];
+  const [eye, far] = [eyes[0]!, eyes.at(-1)!];
+  const turn = shortestTurn(minus(last, first), minus(far, eye));
+  return [eye, ...bends.map((p) => plus(eye, turn(minus(p, first)))), far];
 }
 
 /** The rotation that takes the direction of a to that of b without twist about either (Rodrigues). */

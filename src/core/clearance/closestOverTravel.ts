@@ -1,25 +1,82 @@
-import { clearances, type Clearance } from './clearance';
+import { clearancesOf, type Clearance, type Looking } from './clearance';
+import type { Mechanism } from '@/core/kinematics/mechanism';
+import { bisect } from '@/core/numerics/rootFinding';
 import { isReached, type Pose, type SweptPose } from '@/core/kinematics/pose';
 import type { Rig, Travel } from '@/core/rig/schema';
 
-/** Where in the travel two bodies come nearest, and how near, mm. */
-export type ClosestApproach = Clearance & { at: Travel };
+/**
+ * Where in the travel two bodies come nearest, and how near, mm; `lockDeg` where the front wheels are steered there, left positive.
+ */
+export type ClosestApproach = Clearance & { at: Travel; lockDeg?: number };
 
 /** The last of a bar before its eye is its bracket's business, mm: three inches. */
 const BRACKET = 76;
 
 /** Where in a set of poses each pair of things comes nearest; the tightest pair first. */
-export function closestApproaches(rig: Rig, poses: SweptPose[]): ClosestApproach[] {
+export function closestApproaches(
+  rig: Rig,
+  poses: SweptPose[],
+  looking: Pick<Looking, 'lockDeg' | 'only'> = {},
+): ClosestApproach[] {
+  const gapsIn = clearancesOf(rig, { ...looking, bracket: BRACKET, deep: true });
   const nearest: { gap: Clearance; pose: Pose }[] = [];
   for (const pose of poses) {
     if (!isReached(pose)) continue;
     // Every pose lists the same pairs in the same order.
-    clearances(rig, pose, BRACKET).forEach((gap, pair) => {
+    gapsIn(pose).forEach((gap, pair) => {
       const known = nearest[pair];
       if (!known || gap.distance < known.gap.distance) nearest[pair] = { gap, pose };
     });
   }
+  const { lockDeg } = looking;
   return nearest
-    .map(({ gap, pose: { left, right } }) => ({ ...gap, at: { left, right } }))
+    .map(({ gap, pose: { left, right } }) => ({ ...gap, at: { left, right }, ...(lockDeg && { lockDeg }) }))
     .sort((a, b) => a.distance - b.distance);
+}
+
+/** Places of each wheel from droop to bump, all against all, in which a pair is looked at. */
+const SHARES = [-1, -0.5, 0, 0.5, 1];
+const STEPS = 24;
+/** How finely the end of a travel is found: a 256th of it. */
+const HALVINGS = 8;
+/** Less of the travel than this is none: nobody drives a car that stops at once. */
+const LEAST_WAY = 0.1;
+
+/**
+ * How far two bodies stay clear of each other. `touch`: the travel, on the way from ride height to where they come nearest, at which
+ * they do. `stop`: the bump or droop, mm, at which the travel would have to end for a margin to be left everywhere in it. Null
+ * where there is none.
+ */
+export type ClearUntil = { touch: Travel | null; stop: { end: 'bump' | 'droop'; mm: number } | null };
+
+/** @param margin that is to be kept, mm */
+export function clearUntil(
+  rig: Rig,
+  { at }: Mechanism,
+  { a, b, at: worst, lockDeg }: ClosestApproach,
+  travel: { bump: number; droop: number },
+  margin: number,
+): ClearUntil {
+  const only = (p: string, q: string) => p === a && q === b;
+  const gapsIn = clearancesOf(rig, { bracket: BRACKET, lockDeg, only });
+  const gap = (left: number, right: number): number => {
+    const pose = at({ left, right });
+    return isReached(pose) ? gapsIn(pose)[0]!.distance : Infinity;
+  };
+  const onTheWay = (share: number) => gap(share * worst.left, share * worst.right);
+  const end = Math.max(worst.left, worst.right) > 0 ? 'bump' : 'droop';
+  const clears = (mm: number): boolean => {
+    const bump = end === 'bump' ? mm : travel.bump;
+    const droop = end === 'droop' ? mm : travel.droop;
+    const lifts = SHARES.map((share) => share * (share > 0 ? bump : droop));
+    return lifts.every((left) => lifts.every((right) => gap(left, right) >= margin));
+  };
+  const step = Array.from({ length: STEPS + 1 }, (_, i) => onTheWay(i / STEPS)).findIndex((d) => d < 0);
+  const share =
+    step > 0 ? bisect((s) => onTheWay(s) >= 0, step / STEPS, (step - 1) / STEPS, 2 * HALVINGS) : 0;
+  const stop = clears(0) ? bisect(clears, travel[end], 0, HALVINGS) : 0;
+  return {
+    touch: share > LEAST_WAY ? { left: share * worst.left, right: share * worst.right } : null,
+    stop: stop > LEAST_WAY * travel[end] ? { end, mm: stop } : null,
+  };
 }

@@ -45,45 +45,95 @@ export function segmentToSegment(p1: Point, q1: Point, p2: Point, q2: Point): nu
   return Math.sqrt(dx * dx + dy * dy + dz * dz);
 }
 
+/** A bracket halved so often is narrower than a number's last digit; a slope this small, mm² over the whole segment, is level. */
+const MOST_STEPS = 60;
+const LEVEL = 1e-10;
+
 /**
  * Least distance from a segment to an axis-aligned box, mm; 0 where they meet.
  *
- * The square of the distance along the segment is a chain of parabolas that join where the segment passes a plane of the
- * box; each is looked at where it is least.
+ * The square of the distance along the segment is convex, a chain of parabolas that join where the segment passes a plane of the
+ * box: its ends are looked at, then Newton's method goes from parabola to parabola within a bracket that keeps the least place.
  */
 export function segmentToBox(p: Point, q: Point, low: Point, high: Point): number {
-  const joins = [0, 1];
-  for (let k = 0; k < 3; k++) {
-    const run = q[k]! - p[k]!;
-    if (run === 0) continue;
-    for (const plane of [low[k]!, high[k]!]) {
-      const t = (plane - p[k]!) / run;
-      if (t > 0 && t < 1) joins.push(t);
-    }
+  const ux = q[0] - p[0];
+  const uy = q[1] - p[1];
+  const uz = q[2] - p[2];
+  let from = 0;
+  let to = 1;
+  /** whether the far end has been looked at */
+  let beyond = false;
+  let t = 0;
+  let square = 0;
+  for (let n = 0; n < MOST_STEPS; n++) {
+    const x = p[0] + t * ux;
+    const y = p[1] + t * uy;
+    const z = p[2] + t * uz;
+    const dx = x < low[0] ? x - low[0] : x > high[0] ? x - high[0] : 0;
+    const dy = y < low[1] ? y - low[1] : y > high[1] ? y - high[1] : 0;
+    const dz = z < low[2] ? z - low[2] : z > high[2] ? z - high[2] : 0;
+    square = dx * dx + dy * dy + dz * dz;
+    // Half of the slope over the segment, and half of the slope's own.
+    const slope = dx * ux + dy * uy + dz * uz;
+    if (n === 0 ? slope >= 0 : t === 1 ? slope <= 0 : Math.abs(slope) <= LEVEL) break;
+    if (slope > 0) to = t;
+    else from = t;
+    beyond ||= t === 1;
+    const bend = (dx === 0 ? 0 : ux * ux) + (dy === 0 ? 0 : uy * uy) + (dz === 0 ? 0 : uz * uz);
+    t -= slope / bend;
+    if (t >= 1 && !beyond) t = 1;
+    else if (!(t > from && t < to)) t = (from + to) / 2;
   }
-  joins.sort((a, b) => a - b);
-  let best = Infinity;
-  for (let i = 1; i < joins.length; i++) {
-    best = Math.min(best, leastSquare(p, q, low, high, joins[i - 1]!, joins[i]!));
-  }
-  return Math.sqrt(best);
+  return Math.sqrt(square);
 }
 
-/** Least square of the distance on a piece of the segment that passes no plane of the box. */
-function leastSquare(p: Point, q: Point, low: Point, high: Point, from: number, to: number): number {
-  const middle = (from + to) / 2;
-  let [a, b, c] = [0, 0, 0];
-  for (let k = 0; k < 3; k++) {
-    const run = q[k]! - p[k]!;
-    const v = p[k]! + middle * run;
-    const off = v < low[k]! ? p[k]! - low[k]! : v > high[k]! ? p[k]! - high[k]! : null;
-    if (off === null) continue;
-    a += run * run;
-    b += 2 * run * off;
-    c += off * off;
+/** A solid cylinder with flat ends: its middle, its axis (unit), half its length and its radius, mm. */
+export type Cylinder = { centre: Point; axis: Point; half: number; radius: number };
+
+/** Least distance from a segment to a cylinder with flat ends, mm; 0 where they meet. Convex along the segment, as for a box. */
+export function segmentToCylinder(p: Point, q: Point, { centre, axis, half, radius }: Cylinder): number {
+  const ux = q[0] - p[0];
+  const uy = q[1] - p[1];
+  const uz = q[2] - p[2];
+  const wx = p[0] - centre[0];
+  const wy = p[1] - centre[1];
+  const wz = p[2] - centre[2];
+  const run = ux * axis[0] + uy * axis[1] + uz * axis[2];
+  const start = wx * axis[0] + wy * axis[1] + wz * axis[2];
+  // Square of the distance from the axis: a·t² + 2b·t + c.
+  const a = ux * ux + uy * uy + uz * uz - run * run;
+  const b = ux * wx + uy * wy + uz * wz - run * start;
+  const c = wx * wx + wy * wy + wz * wz - start * start;
+  let from = 0;
+  let to = 1;
+  /** whether the far end has been looked at */
+  let beyond = false;
+  let t = 0;
+  let square = 0;
+  for (let n = 0; n < MOST_STEPS; n++) {
+    const s = start + t * run;
+    const past = s > half ? s - half : s < -half ? s + half : 0;
+    square = past * past;
+    let slope = past * run;
+    let bend = past === 0 ? 0 : run * run;
+    const round = (a * t + 2 * b) * t + c;
+    if (round > radius * radius) {
+      const rho = Math.sqrt(round);
+      const out = rho - radius;
+      const rate = (a * t + b) / rho;
+      square += out * out;
+      slope += out * rate;
+      bend += rate * rate + (out * (a - rate * rate)) / rho;
+    }
+    if (n === 0 ? slope >= 0 : t === 1 ? slope <= 0 : Math.abs(slope) <= LEVEL) break;
+    if (slope > 0) to = t;
+    else from = t;
+    beyond ||= t === 1;
+    t -= slope / bend;
+    if (t >= 1 && !beyond) t = 1;
+    else if (!(t > from && t < to)) t = (from + to) / 2;
   }
-  const t = a > 0 ? Math.min(to, Math.max(from, -b / (2 * a))) : from;
-  return Math.max(0, (a * t + b) * t + c);
+  return Math.sqrt(square);
 }
 
 const clamp = (t: number): number => Math.min(1, Math.max(0, t));

@@ -1,5 +1,5 @@
 import type { Rig } from '@/core/rig/schema';
-import { bumpSteer } from './bumpSteer';
+import { bumpSteer, wheelSteer } from './bumpSteer';
 import { describeDriveshaft, type Driveshaft } from './driveshaft';
 import { Kind } from '@/core/kinematics/solver/linkage';
 import { memberForces } from './memberForces';
@@ -22,6 +22,8 @@ export type Pose = {
   /** degrees of steer per degree of body roll; positive is rear roll understeer */
   rollSteer: number | null;
   antiSquatPct?: number | null;
+  /** of a rear axle with its brakes on it: what the rear's share of the braking makes of it */
+  antiLiftPct?: number | null;
   /** side-view instant centre [x, z], or null when the axle moves without pitching */
   instantCentre: [number, number] | null;
   /** force that each member stores because it is asked for more than it can give, N */
@@ -29,10 +31,14 @@ export type Pose = {
   /** wind-up moments of leaves, N·mm */
   bindMoment?: Record<string, number>;
   energy: number;
+  /** how far the axle's tube is twisted from wheel to wheel, nose down on the left positive, where it twists */
+  twistDeg?: number;
   members: Record<string, { length: number; angles: { chassis: number; axle: number } }>;
   driveshaft?: Driveshaft;
   /** turn of a front knuckle, left positive; null where the drag link cannot follow */
   bumpSteerDeg?: number | null;
+  /** turn of the road wheels, left positive: the axle’s and the knuckles’ together */
+  wheelSteerDeg?: number | null;
 };
 type Unreachable = { left: number; right: number; unreachable: { member: string; message: string } };
 export type SweptPose = Pose | Unreachable;
@@ -85,13 +91,19 @@ export function describePose(rig: Rig, solver: PoseSolver, ride: RideAttitude): 
     energy: solver.energy(),
     members,
   };
+  if (linkage.twists) pose.twistDeg = toDegrees(q[solver.n - 1]!);
   if (Object.keys(stored.moments).length) pose.bindMoment = stored.moments;
   if (rig.wheelbase !== undefined && rig.cgHeight !== undefined) {
     pose.antiSquatPct =
       heave && (-100 * (heave.vx - heave.wy * linkage.tireRadius) * rig.wheelbase) / rig.cgHeight;
+    if (rig.brakes && rig.end === 'rear')
+      pose.antiLiftPct = pose.antiSquatPct === null ? null : rig.brakes.rearShare * pose.antiSquatPct;
   }
   if (rig.driveshaft) pose.driveshaft = describeDriveshaft(rig.driveshaft, pose, rig.tireRadius);
-  if (rig.steering && rig.end === 'front') pose.bumpSteerDeg = bumpSteer(rig.steering, pose, rig.tireRadius);
+  if (rig.steering && rig.end === 'front') {
+    pose.bumpSteerDeg = bumpSteer(rig.steering, pose, rig.tireRadius);
+    if (rig.version > 1) pose.wheelSteerDeg = wheelSteer(pose.steerDeg, pose.bumpSteerDeg);
+  }
   return pose;
 }
 

@@ -46,7 +46,7 @@ const ofTube = (pattern: Pattern, od: number): Pattern => ({
 
 /** Level, just above the axle's centre, behind the cover, as long as fits inside the tyres. */
 function panhardBar(at: Pen, size: PatternSize): LinkMember {
-  const behind = -(size.cover + size.tubeOd / 2 + 19);
+  const behind = -(size.cover + size.tubeOd / 2 + 24);
   return link(PANHARD, at(behind, 0.33, 30), at(behind, -0.33, 30));
 }
 
@@ -80,7 +80,7 @@ function threeLinkWatts(size: PatternSize): Pattern {
 
 function triangulatedFourLink(size: PatternSize): Pattern {
   const at = penFor(size);
-  return { members: [...lowerLinks(at), ...pair('upper', at, [430, 0.28, 142], [20, 0.05, 162])] };
+  return { members: [...lowerLinks(at), ...pair('upper', at, [430, 0.28, 146], [20, 0.05, 166])] };
 }
 
 function parallelFourLink(size: PatternSize): Pattern {
@@ -97,7 +97,7 @@ function parallelFourLink(size: PatternSize): Pattern {
 /** The same links, held sideways by a bar run diagonally from one frame rail to the other end of the axle. */
 function diagonalTrackBar(size: PatternSize): Pattern {
   const at = penFor(size);
-  const diagonal = link(PANHARD, at(500, 0.3, 20), at(40, -0.3, 20));
+  const diagonal = link(PANHARD, at(500, 0.27, -115), at(40, -0.27, -115));
   return { members: [...parallelFourLink(size).members.slice(0, 4), diagonal] };
 }
 
@@ -106,7 +106,13 @@ function torqueArm(size: PatternSize): Pattern {
   return {
     members: [
       ...pair('lower', at, [580, 0.32, -105], [0, 0.34, -70]),
-      { type: 'slider-arm', id: 'torque-arm', chassis: at(1150, 0, 40) },
+      // Beside the shaft, which it would meet in the middle.
+      {
+        type: 'slider-arm',
+        id: 'torque-arm',
+        chassis: at(1150, -0.075, 40),
+        path: { axle: [at(60, -0.075, 60)] },
+      },
       panhardBar(at, size),
     ],
   };
@@ -131,7 +137,7 @@ function ladderBarsPanhard(size: PatternSize): Pattern {
 
 function ladderBarsDiagonal(size: PatternSize): Pattern {
   const at = penFor(size);
-  const diagonal = link(PANHARD, at(620, 0.24, -20), at(90, -0.26, -20));
+  const diagonal = link(PANHARD, at(620, 0.24, -70), at(90, -0.26, -70));
   return { members: [...arms('ladder', at, [800, 0.3, -110]), diagonal] };
 }
 
@@ -163,10 +169,10 @@ function leafPanhard(size: PatternSize): Pattern {
 function frontBars(at: Pen, size: PatternSize): { trackBar: LinkMember; steering: Rig['steering'] } {
   const ahead = size.cover + size.tubeOd / 2 + 19;
   return {
-    trackBar: link(PANHARD, at(ahead, 0.31, 50), at(ahead, -0.29, 50)),
+    trackBar: link(PANHARD, at(ahead, 0.295, 50), at(ahead, -0.285, 50)),
     steering: {
-      pitman: at(ahead + 90, 0.3, 80),
-      knuckle: at(ahead + 90, -0.3, 80),
+      pitman: at(ahead + 90, 0.29, 80),
+      knuckle: at(ahead + 90, -0.29, 80),
       kingpin: at(0, -0.43, 0),
     },
   };

@@ -1,4 +1,4 @@
-import type { Rig, Spring } from '@/core/rig/schema';
+import type { Rig, Shock, Spring } from '@/core/rig/schema';
 import { SIDES, signOf, type Side } from '@/core/geometry/side';
 import { kindOf } from '@/core/rig/members/members';
 import { leavesOf } from '@/core/rig/roles';
@@ -10,18 +10,28 @@ import type { Point } from '@/core/geometry/vector';
 export type Stand = { out: number; ahead: number; height: number };
 export type Stands = { frame: Stand; axle: Stand };
 
-/** N/mm; its length unloaded and with its coils closed, where they are known, mm. */
-export type Coil = Stands & { kind: 'coil'; rate: number; free: number | null; solid: number | null };
+/** N/mm; outside of its coils, its length unloaded and with its coils closed, where they are known, mm. */
+export type Coil = Stands & {
+  kind: 'coil';
+  rate: number;
+  od: number;
+  free: number | null;
+  solid: number | null;
+};
 /** A leaf pack at its seat, from the centreline; its rate as measured goes before the worked-out one. */
 export type Leaves = LeafPack & { kind: 'leaf'; out: number; measured: number | null };
-export type Air = Stands & AirBag & { kind: 'air' };
+/** A bag, as wide as it bulges, mm. */
+export type Air = Stands & AirBag & { kind: 'air'; od: number };
 
 /** The pair of springs; both sides alike. */
 export type SpringDesign = Coil | Leaves | Air;
 export const SPRING_KINDS = ['coil', 'leaf', 'air'] as const;
 
-/** A shock's own closed and open length, mm; where it stands when it does not stand in its spring. */
-export type ShockDesign = { closed: number; open: number; apart: Stands | null };
+/** A shock's own closed and open length and how thick it is, mm; where it stands when it does not stand in its spring. */
+export type ShockDesign = { closed: number; open: number; od: number; apart: Stands | null };
+
+/** How wide coils and bags and how thick shocks usually are, mm (common sizes, from memory). */
+export const USUAL_OD = { coil: 124, air: 150, shock: 56 };
 
 /** A bump stop: how far out from the centreline it stands, how far the axle rises there before it touches, its rate at first touch, its height; mm, N/mm. */
 export type StopDesign = { out: number; gap: number; rate: number; height: number };
@@ -62,11 +72,26 @@ export function rateOf(design: SpringDesign): number {
 export function springsOf(design: SpringDesign, { tireRadius }: Pick<Rig, 'tireRadius'>): Spring[] {
   const rate = rateOf(design);
   if (!(rate > 0)) return [];
-  return SIDES.map((id) => {
-    const [chassis, axle] = standsOf(design, id, tireRadius);
-    return { id, rate, chassis, axle };
+  return SIDES.map((side) => {
+    const [chassis, axle] = standsOf(design, side, tireRadius);
+    const od = design.kind === 'leaf' ? undefined : design.od;
+    return { id: `spring-${side}`, rate, chassis, axle, ...(od !== undefined && { od }) };
   });
 }
+
+/** Shocks as a rig states them, where it is known where they stand. */
+export function shocksOf(shock: ShockDesign, springs: SpringDesign | null): Shock[] {
+  const stands = shockStand(shock, springs);
+  if (!stands) return [];
+  return SIDES.map((side) => {
+    const [chassis, axle] = shockStands(stands, side);
+    return { id: `shock-${side}`, chassis, axle, od: shock.od };
+  });
+}
+
+/** Where a shock is mounted: by itself, or within a coil or beside a bag; null where that is not known. */
+export const shockStand = ({ apart }: ShockDesign, springs: SpringDesign | null): Stands | null =>
+  apart ?? (springs === null || springs.kind === 'leaf' ? null : springs);
 
 type Start = Pick<Rig, 'track' | 'tireRadius' | 'members'>;
 
@@ -82,7 +107,7 @@ const usualStands = ({ track, tireRadius }: Start): Stands => {
 export function usualSprings(rig: Start, kind: SpringDesign['kind']): SpringDesign {
   switch (kind) {
     case 'coil':
-      return { kind, ...usualStands(rig), rate: 26, free: null, solid: null };
+      return { kind, ...usualStands(rig), rate: 26, od: USUAL_OD.coil, free: null, solid: null };
     case 'leaf': {
       const [leaf] = leavesOf(rig);
       const seat = leaf && kindOf(leaf).spring?.(leaf).seat;
@@ -103,12 +128,21 @@ export function usualSprings(rig: Start, kind: SpringDesign['kind']): SpringDesi
       const stands = usualStands(rig);
       const frame = { ...stands.frame, height: rig.tireRadius + 240 };
       const axle = { ...stands.axle, height: rig.tireRadius + 80 };
-      return { kind, frame, axle, pressure: 0.36, area: 11_000, growth: 30, volume: 2.1e6 };
+      return {
+        kind,
+        frame,
+        axle,
+        od: USUAL_OD.air,
+        pressure: 0.36,
+        area: 11_000,
+        growth: 30,
+        volume: 2.1e6,
+      };
     }
   }
 }
 
-export const usualShock: ShockDesign = { closed: 300, open: 460, apart: null };
+export const usualShock: ShockDesign = { closed: 300, open: 460, od: USUAL_OD.shock, apart: null };
 /** Under the frame rail, inside of the spring. */
 export const usualStop = ({ track }: Pick<Start, 'track'>): StopDesign => ({
   out: Math.round(0.3 * track),

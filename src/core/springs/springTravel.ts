@@ -8,6 +8,7 @@ import { distance, type Point } from '@/core/geometry/vector';
 import { airAt, airUnder, type AirState } from './airSpring';
 import {
   rateOf,
+  shockStand,
   shockStands,
   standsOf,
   type Coil,
@@ -165,10 +166,10 @@ const apartIn = (pose: Pose, { tireRadius }: Rig) => {
   return ([frame, axle]: [Point, Point]) => distance(frame, place(axle));
 };
 
-/** Where the left shock is mounted: by itself, or within a coil or beside a bag; null where that is not known. */
+/** The ends of the left shock; null where there is none, or it is not known where it stands. */
 function shockEnds({ springs, shock }: Pick<ShockInput, 'springs' | 'shock'>): [Point, Point] | null {
-  const stands = shock?.apart ?? (springs === null || springs.kind === 'leaf' ? null : springs);
-  return shock && stands ? shockStands(stands, 'left') : null;
+  const stands = shock && shockStand(shock, springs);
+  return stands && shockStands(stands, 'left');
 }
 
 export type ShockInput = Omit<RideInput, 'springs'> & { springs: SpringDesign | null };

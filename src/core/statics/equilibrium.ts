@@ -22,7 +22,8 @@ export type LoadAnswer = {
  *
  * Unknowns are a small displacement of the axle in each motion that the members hold, and the two spring forces. Every
  * member answers with rate × the stretch of it. Where members and motions balance, the forces are those of statics alone,
- * whatever the rates; where there are more members, the rates share the load.
+ * whatever the rates; where there are more members, the rates share the load. Where the axle's tube twists, forces at its wheels
+ * and seats twist it too.
  *
  * @returns null where the members and springs cannot carry a load (a dead centre, or springs on one line with the axle)
  */
@@ -34,8 +35,9 @@ export function solveLoad({ rig, atRide }: Mechanism, load: LoadCase): LoadAnswe
   const A = new Float64Array(size * size);
   const b = new Float64Array(size);
 
-  // Equilibrium row by row: three forces, three moments about the axle's centre, one moment for each crank.
+  // Equilibrium row by row: three forces, three moments about the axle's centre, one moment for each crank, one of the tube.
   const equations = size;
+  const tube = linkage.twists ? size - 1 : null;
   const share = (row: number, equation: number): number => {
     if (equation < 3) return force[3 * row + equation]!;
     if (equation < 6) return moment[3 * row + equation - 3]!;
@@ -56,6 +58,7 @@ export function solveLoad({ rig, atRide }: Mechanism, load: LoadCase): LoadAnswe
       A[e * size + n + s] = push[e]!;
       A[(e + 3) * size + n + s] = turn[e]!;
     }
+    if (tube !== null) A[tube * size + n + s] = (seat[1] / rig.track) * turn[1];
   });
   for (const [side, sign] of [
     ['left', 1],
@@ -67,6 +70,8 @@ export function solveLoad({ rig, atRide }: Mechanism, load: LoadCase): LoadAnswe
       b[e]! -= load.wheel[side][e]!;
       b[e + 3]! -= turn[e]!;
     }
+    // What turns the axle about its own axis twists the tube by its share.
+    if (tube !== null) b[tube]! -= (at[1] / rig.track) * turn[1];
   }
   load.inertia?.forEach((force, e) => (b[e]! -= force));
   b[3]! -= load.shaftTorque;

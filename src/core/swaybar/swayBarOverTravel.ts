@@ -37,7 +37,7 @@ export type BarResult = SwayBarAnswer & {
 };
 
 /** The car that a bar is looked at in: what stands around it, how far the wheels go, and where they stand now. */
-export type BarCar = Pick<Surroundings, 'rig' | 'springs' | 'shock' | 'tireWidth'> & {
+export type BarCar = Pick<Surroundings, 'rig'> & {
   bump: number;
   droop: number;
   rocker: Travel;

@@ -1,20 +1,29 @@
 import { kindOf } from '@/core/rig/members/members';
 import type { Constraint } from '@/core/rig/members/kind';
 import type { Rig } from '@/core/rig/schema';
-import { dot, minus, type Point } from '@/core/geometry/vector';
+import { minus, type Point } from '@/core/geometry/vector';
 
 /** Stiffness of a constraint that does not state its own, N/mm. */
 export const DEFAULT_RATE = 20_000;
 
 /** The kinds of residual that constraints are made into. */
-export const Kind = { link: 0, slider: 1, along: 2, windup: 3, crankOnAxle: 4, crankOnChassis: 5 } as const;
+export const Kind = {
+  link: 0,
+  slider: 1,
+  along: 2,
+  windup: 3,
+  crankOnAxle: 4,
+  crankOnChassis: 5,
+  torsion: 6,
+} as const;
 export type Kind = (typeof Kind)[keyof typeof Kind];
 
 /**
  * One residual. Points: `chassis` in chassis axes; `axle` relative to the axle's centre, in axle axes.
  *
- * link: distance of the two points less `length`. slider: axle-fixed direction `vector` of the pin, less what it was.
- * along: chassis-fixed direction `vector` of the axle point from the chassis point. windup: pitch, rad.
+ * link: distance of the two points less `length`. slider: axle-fixed direction `vector` of the pin from the axle point where it was.
+ * along: chassis-fixed direction `vector` of the axle point from the chassis point. windup: pitch at the axle point, rad.
+ * torsion: the twist of the axle's tube from one wheel to the other, rad.
  * crank…: a link to a crank arm `vector` that turns about `axis` at its pivot, by the unknown number `crank`.
  */
 type Row = {
@@ -28,7 +37,10 @@ type Row = {
   crank: number;
 };
 
-/** A rig's constraints flattened for the solver: one row, one residual; triples in the arrays; mm, N/mm (windup N·mm/rad). */
+/**
+ * A rig's constraints flattened for the solver: one row, one residual; triples in the arrays; mm, N/mm (windup and torsion
+ * N·mm/rad). Where the axle's tube twists, a row of that comes last.
+ */
 export type Linkage = {
   /** member of each row, and how many rows each member takes, in their order */
   ids: string[];
@@ -37,6 +49,8 @@ export type Linkage = {
   /** cranks: unknowns beyond x, y, pitch and steer */
   cranks: number;
   crankIds: string[];
+  /** whether the axle's tube twists: one unknown more, the last */
+  twists: boolean;
   kind: Uint8Array;
   chassis: Float64Array;
   axle: Float64Array;
@@ -48,6 +62,9 @@ export type Linkage = {
   track: number;
   tireRadius: number;
 };
+
+/** What the row of the axle's own twist is called. */
+const AXLE_TUBE = 'axle tube';
 
 const ORIGIN: Point = [0, 0, 0];
 const BLANK: Row = {
@@ -74,6 +91,11 @@ export function compileLinkage(rig: Rig): Linkage {
     ids.push(...constraints.map(() => member.id));
     return constraints.map((c) => rowOf(c, centre, crankIds.length - 1));
   });
+  const twists = rig.axleTorsion !== undefined;
+  if (rig.axleTorsion !== undefined) {
+    rows.push({ ...BLANK, kind: Kind.torsion, rate: rig.axleTorsion });
+    ids.push(AXLE_TUBE);
+  }
   const triples = (of: (row: Row) => Point): Float64Array => {
     const flat = new Float64Array(3 * rows.length);
     rows.forEach((row, i) => flat.set(of(row), 3 * i));
@@ -85,6 +107,7 @@ export function compileLinkage(rig: Rig): Linkage {
     rows: rows.length,
     cranks: crankIds.length,
     crankIds,
+    twists,
     kind: Uint8Array.from(rows, (r) => r.kind),
     chassis: triples((r) => r.chassis),
     axle: triples((r) => r.axle),
@@ -103,11 +126,15 @@ function rowOf(c: Constraint, centre: Point, crank: number): Row {
   switch (c.kind) {
     case 'distance':
       return { ...BLANK, rate, chassis: c.chassis, axle: minus(c.axle, centre), length: c.length };
-    case 'acrossSlider': {
-      // n · (Rᵀ(pin − c) − (pin − c₀))
-      const length = dot(c.direction, minus(c.chassis, centre));
-      return { ...BLANK, rate, kind: Kind.slider, chassis: c.chassis, vector: c.direction, length };
-    }
+    case 'acrossSlider':
+      return {
+        ...BLANK,
+        rate,
+        kind: Kind.slider,
+        chassis: c.chassis,
+        axle: minus(c.chassis, centre),
+        vector: c.direction,
+      };
     case 'along':
       return {
         ...BLANK,
@@ -118,7 +145,7 @@ function rowOf(c: Constraint, centre: Point, crank: number): Row {
         vector: c.direction,
       };
     case 'windup':
-      return { ...BLANK, rate, kind: Kind.windup };
+      return { ...BLANK, rate, kind: Kind.windup, axle: minus(c.seat, centre) };
     case 'crank': {
       const { arm: vector, axis, length } = c;
       return c.pivotOn === 'axle'

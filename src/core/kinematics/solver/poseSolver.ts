@@ -34,7 +34,7 @@ const STEP_RADIANS = 1e-6;
  */
 export class PoseSolver {
   readonly residuals: Residuals;
-  /** x, y (mm), pitch, steer (rad), then each crank's turn (rad), of the last pose solved */
+  /** x, y (mm), pitch, steer (rad), each crank's turn (rad), the tube's twist (rad), of the last pose solved */
   readonly q: Float64Array;
   /** ∂q/∂(mean heave) and ∂q/∂(half the difference in lift), interleaved, filled by `rates` */
   readonly qRates: Float64Array;

@@ -1,6 +1,9 @@
 import { Kind, type Linkage } from './linkage';
 
-/** Unknowns of an axle once both wheels' travel is imposed: x, y (mm), pitch, steer (rad). Cranks (rad) follow them. */
+/**
+ * Unknowns of an axle once both wheels' travel is imposed: x, y (mm), pitch, steer (rad). Cranks (rad) follow them, and last the
+ * twist of the axle's tube (rad) where it twists.
+ */
 export const AXLE_UNKNOWNS = 4;
 
 /**
@@ -9,6 +12,9 @@ export const AXLE_UNKNOWNS = 4;
  *
  * Attitude is Z-Y-X (steer, pitch, roll; ISO 8855). With e the axle's own y axis, the wheels' difference in lift is
  * track · e_z = track · cos(pitch) · sin(roll), so roll follows from pitch and is no unknown.
+ *
+ * Where the tube twists by τ from wheel to wheel, each axle-fixed point turns about the axle's y axis by its share of it,
+ * τ·y/track, before the axle's own attitude.
  *
  * Every row gives, with its residual, the force and the moment about the axle's centre that a unit of tension in it answers:
  * its derivatives with respect to any motion of the axle follow from those two.
@@ -41,11 +47,13 @@ export class Residuals {
   /** a crank arm turned, and its velocity per unit of turn */
   private readonly arm = new Float64Array(3);
   private readonly armRate = new Float64Array(3);
+  /** an axle-fixed point, turned by its share of the tube's twist, axle axes */
+  private readonly point = new Float64Array(3);
   private readonly onlyLinks: boolean;
 
   constructor(readonly linkage: Linkage) {
     this.rows = linkage.rows;
-    this.unknowns = AXLE_UNKNOWNS + linkage.cranks;
+    this.unknowns = AXLE_UNKNOWNS + linkage.cranks + (linkage.twists ? 1 : 0);
     this.r = new Float64Array(this.rows);
     this.J = new Float64Array(this.rows * this.unknowns);
     this.rHeave = new Float64Array(this.rows);
@@ -56,7 +64,7 @@ export class Residuals {
   }
 
   /**
-   * @param q x, y (mm), pitch, steer (rad), then a crank's turn (rad) for each
+   * @param q x, y (mm), pitch, steer (rad), then a crank's turn (rad) for each, then the tube's twist (rad)
    * @param left lift of the left wheel centre, mm
    * @param right lift of the right wheel centre, mm
    */
@@ -173,6 +181,9 @@ export class Residuals {
         case Kind.crankOnAxle:
           this.crankOnAxle(i, q);
           break;
+        case Kind.torsion:
+          this.torsion(i, q);
+          break;
         default:
           this.crankOnChassis(i, q);
       }
@@ -188,6 +199,22 @@ export class Residuals {
     this.span(i, q, axle[k]!, axle[k + 1]!, axle[k + 2]!, chassis[k]!, chassis[k + 1]!, chassis[k + 2]!);
   }
 
+  /** Puts an axle-fixed point, turned by its share of the tube's twist, into `point`. */
+  private twisted(q: Float64Array, x: number, y: number, z: number): void {
+    const { point, linkage, unknowns } = this;
+    point[1] = y;
+    if (linkage.twists) {
+      const angle = (q[unknowns - 1]! * y) / linkage.track;
+      const c = Math.cos(angle);
+      const s = Math.sin(angle);
+      point[0] = c * x + s * z;
+      point[2] = c * z - s * x;
+    } else {
+      point[0] = x;
+      point[2] = z;
+    }
+  }
+
   /** Distance of an axle point (axle axes) from a chassis point, less the row's length. */
   private span(
     i: number,
@@ -199,20 +226,24 @@ export class Residuals {
     c1: number,
     c2: number,
   ): void {
-    const { R } = this;
-    const ax = R[0]! * a0 + R[1]! * a1 + R[2]! * a2;
-    const ay = R[3]! * a0 + R[4]! * a1 + R[5]! * a2;
-    const az = R[6]! * a0 + R[7]! * a1 + R[8]! * a2;
+    const { R, point } = this;
+    this.twisted(q, a0, a1, a2);
+    const p0 = point[0]!;
+    const p2 = point[2]!;
+    const ax = R[0]! * p0 + R[1]! * a1 + R[2]! * p2;
+    const ay = R[3]! * p0 + R[4]! * a1 + R[5]! * p2;
+    const az = R[6]! * p0 + R[7]! * a1 + R[8]! * p2;
     const dx = q[0]! + ax - c0;
     const dy = q[1]! + ay - c1;
     const dz = this.z + az - c2;
     const d = Math.sqrt(dx * dx + dy * dy + dz * dz);
     this.put(i, d - this.linkage.length[i]!, dx / d, dy / d, dz / d, ax, ay, az);
+    this.turnWithTube(i, a1);
   }
 
   private slider(i: number, q: Float64Array): void {
     const { R } = this;
-    const { vector, chassis, length } = this.linkage;
+    const { vector, chassis, axle, track, twists } = this.linkage;
     const k = 3 * i;
     const n0 = vector[k]!;
     const n1 = vector[k + 1]!;
@@ -224,19 +255,26 @@ export class Residuals {
     const sx = chassis[k]! - q[0]!;
     const sy = chassis[k + 1]! - q[1]!;
     const sz = chassis[k + 2]! - this.z;
-    this.put(i, nx * sx + ny * sy + nz * sz - length[i]!, -nx, -ny, -nz, sx, sy, sz);
+    // Where the pin was, as the arm carries it: n · (Rᵀ(pin − c) − (pin − c₀)).
+    const y = axle[k + 1]!;
+    this.twisted(q, axle[k]!, y, axle[k + 2]!);
+    const { point, unknowns } = this;
+    const was = n0 * point[0]! + n1 * point[1]! + n2 * point[2]!;
+    this.put(i, nx * sx + ny * sy + nz * sz - was, -nx, -ny, -nz, sx, sy, sz);
+    if (twists) this.J[(i + 1) * unknowns - 1] = (-y * (n0 * point[2]! - n2 * point[0]!)) / track;
   }
 
   private along(i: number, q: Float64Array): void {
     const { R } = this;
     const { vector, chassis, axle } = this.linkage;
     const k = 3 * i;
-    const a0 = axle[k]!;
     const a1 = axle[k + 1]!;
-    const a2 = axle[k + 2]!;
-    const ax = R[0]! * a0 + R[1]! * a1 + R[2]! * a2;
-    const ay = R[3]! * a0 + R[4]! * a1 + R[5]! * a2;
-    const az = R[6]! * a0 + R[7]! * a1 + R[8]! * a2;
+    this.twisted(q, axle[k]!, a1, axle[k + 2]!);
+    const p0 = this.point[0]!;
+    const p2 = this.point[2]!;
+    const ax = R[0]! * p0 + R[1]! * a1 + R[2]! * p2;
+    const ay = R[3]! * p0 + R[4]! * a1 + R[5]! * p2;
+    const az = R[6]! * p0 + R[7]! * a1 + R[8]! * p2;
     const ux = vector[k]!;
     const uy = vector[k + 1]!;
     const uz = vector[k + 2]!;
@@ -245,17 +283,29 @@ export class Residuals {
       uy * (q[1]! + ay - chassis[k + 1]!) +
       uz * (this.z + az - chassis[k + 2]!);
     this.put(i, residual, ux, uy, uz, ax, ay, az);
+    this.turnWithTube(i, a1);
   }
 
   /** Answers with a pure moment about the steered y axis, the axis of pitch. */
   private windup(i: number, q: Float64Array): void {
-    this.put(i, q[2]!, 0, 0, 0, 0, 0, 0);
+    const { linkage, unknowns } = this;
+    const share = linkage.axle[3 * i + 1]! / linkage.track;
+    const twist = linkage.twists ? share * q[unknowns - 1]! : 0;
+    this.put(i, q[2]! + twist, 0, 0, 0, 0, 0, 0);
     this.settle(i, -Math.sin(q[3]!), Math.cos(q[3]!), 0);
+    if (linkage.twists) this.J[(i + 1) * unknowns - 1] = share;
+  }
+
+  /** Stays within the tube: it neither pushes nor turns the axle. */
+  private torsion(i: number, q: Float64Array): void {
+    const { unknowns } = this;
+    this.put(i, q[unknowns - 1]!, 0, 0, 0, 0, 0, 0);
+    this.J[(i + 1) * unknowns - 1] = 1;
   }
 
   private crankOnAxle(i: number, q: Float64Array): void {
     const { axle, chassis, crank } = this.linkage;
-    const { arm, armRate, R } = this;
+    const { arm, armRate, R, point } = this;
     const k = 3 * i;
     const column = AXLE_UNKNOWNS + crank[i]!;
     this.turnArm(i, q[column]!);
@@ -269,9 +319,17 @@ export class Residuals {
       chassis[k + 1]!,
       chassis[k + 2]!,
     );
-    const vx = R[0]! * armRate[0]! + R[1]! * armRate[1]! + R[2]! * armRate[2]!;
-    const vy = R[3]! * armRate[0]! + R[4]! * armRate[1]! + R[5]! * armRate[2]!;
-    const vz = R[6]! * armRate[0]! + R[7]! * armRate[1]! + R[8]! * armRate[2]!;
+    // The tip turns with its own share of the tube's twist, which changes as it swings across.
+    const share = this.linkage.twists ? q[this.unknowns - 1]! / this.linkage.track : 0;
+    const turned = share * (axle[k + 1]! + arm[1]!);
+    const [c, s] = [Math.cos(turned), Math.sin(turned)];
+    const swing = share * armRate[1]!;
+    const w0 = c * armRate[0]! + s * armRate[2]! + swing * point[2]!;
+    const w1 = armRate[1]!;
+    const w2 = c * armRate[2]! - s * armRate[0]! - swing * point[0]!;
+    const vx = R[0]! * w0 + R[1]! * w1 + R[2]! * w2;
+    const vy = R[3]! * w0 + R[4]! * w1 + R[5]! * w2;
+    const vz = R[6]! * w0 + R[7]! * w1 + R[8]! * w2;
     this.J[i * this.unknowns + column] =
       this.force[k]! * vx + this.force[k + 1]! * vy + this.force[k + 2]! * vz;
   }
@@ -319,6 +377,15 @@ export class Residuals {
     armRate[0] = e1 * arm[2] - e2 * arm[1];
     armRate[1] = e2 * arm[0] - e0 * arm[2];
     armRate[2] = e0 * arm[1] - e1 * arm[0];
+  }
+
+  /** Stores what the tube's twist makes of a row that answers at an axle-fixed point, y mm left of the middle. */
+  private turnWithTube(i: number, y: number): void {
+    const { linkage, unknowns, moment, R } = this;
+    if (!linkage.twists) return;
+    const k = 3 * i;
+    const about = moment[k]! * R[1]! + moment[k + 1]! * R[4]! + moment[k + 2]! * R[7]!;
+    this.J[(i + 1) * unknowns - 1] = (y * about) / linkage.track;
   }
 
   /** Stores a row: its residual, the unit force u it answers with, and that force's arm from the axle's centre. */

@@ -28,14 +28,14 @@ export type Mount = { key: MountKey; name: string; on: Body; point: Point };
  * N·mm/rad), where it has one of its own.
  *
  * distance: of an axle point from a chassis point, `length`. acrossSlider: the chassis pin stays where it was along an
- * axle-fixed direction. along: an axle point stays where it was along a chassis-fixed direction. windup: pitch stays 0. crank:
+ * axle-fixed direction. along: an axle point stays where it was along a chassis-fixed direction. windup: pitch at a seat stays 0. crank:
  * the distance of a point of the other body from the tip of an arm that turns about `axis` at `pivot`, one unknown a crank.
  */
 export type Constraint =
   | { kind: 'distance'; chassis: Point; axle: Point; length: number; rate?: number }
   | { kind: 'acrossSlider'; chassis: Point; direction: Point; rate?: number }
   | { kind: 'along'; chassis: Point; axle: Point; direction: Point; rate?: number }
-  | { kind: 'windup'; rate: number }
+  | { kind: 'windup'; seat: Point; rate: number }
   | {
       kind: 'crank';
       pivotOn: Body;
@@ -46,6 +46,12 @@ export type Constraint =
       length: number;
       rate?: number;
     };
+
+/**
+ * The body of a member: round, `od` mm thick, along a line of points that each go with one of the two bodies. A bar bent between
+ * its eyes has the points of its bends in `bends`, where they are at ride height: they go with the bar itself.
+ */
+export type MemberBody = { od: number; line: OutlinePoint[]; bends?: Point[] };
 
 /** What makes a member of the right shape unusable, and at which key. */
 export type Fault = { path: string[]; message: string };
@@ -77,6 +83,8 @@ export type MemberKind<M> = {
   /** how it is drawn, and the lines it is drawn with, in a car of that size */
   drawnAs: 'bar' | 'arm' | 'crank' | 'leaf';
   outline: (member: M, car: { track: number; tireRadius: number }) => OutlinePoint[][];
+  /** the room that it takes; null where its thickness is not stated */
+  body: (member: M, car: { tireRadius: number }) => MemberBody | null;
   adjustables: Adjustable[];
   /** the mount that sets how a member of this type slopes, as a builder calls it */
   slopeSetBy: string;

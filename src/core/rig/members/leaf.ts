@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { between, distance, type Point } from '@/core/geometry/vector';
-import { id, point, positive } from '../fields';
+import { id, length, point, positive } from '../fields';
 import { coincide, onAxle, onChassis, type MemberKind } from './kind';
 
 /** A leaf spring, as its three-link equivalent: `lateralRate` N/mm at the seat, `windupRate` N·mm/rad on the axle's pitch. */
@@ -14,6 +14,7 @@ export const leafSchema = z.strictObject({
   rate: z.optional(positive),
   lateralRate: positive,
   windupRate: positive,
+  od: z.optional(length),
 });
 export type Leaf = z.infer<typeof leafSchema>;
 
@@ -35,7 +36,7 @@ export const leaf: MemberKind<Leaf> = {
     return [
       { kind: 'distance', chassis: hanger, axle: seat, length: distance(hanger, seat), rate },
       { kind: 'along', chassis: seat, axle: seat, direction: LEFT, rate: lateralRate },
-      { kind: 'windup', rate: windupRate },
+      { kind: 'windup', seat, rate: windupRate },
     ];
   },
   force: (t, at) => Math.hypot(t[at]!, t[at + 1]!),
@@ -45,5 +46,7 @@ export const leaf: MemberKind<Leaf> = {
   slopeSetBy: 'front eyes of the leaves',
   drawnAs: 'leaf',
   outline: ({ frontEye, seat, rearEye }) => [[onChassis(frontEye), onAxle(seat), onChassis(rearEye)]],
+  body: ({ od, frontEye, seat, rearEye }) =>
+    od === undefined ? null : { od, line: [onChassis(frontEye), onAxle(seat), onChassis(rearEye)] },
   spring: ({ seat, lateralRate }) => ({ seat, lateralRate }),
 };

@@ -32,4 +32,6 @@ export const link: MemberKind<LinkMember> = {
   slopeSetBy: 'frame end of the lower links',
   drawnAs: 'bar',
   outline: ({ chassis, axle }) => [[onChassis(chassis), onAxle(axle)]],
+  body: ({ od, chassis, axle, path }) =>
+    od === undefined ? null : { od, line: [onChassis(chassis), onAxle(axle)], bends: path?.chassis },
 };

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { unit, type Point } from '@/core/geometry/vector';
 import { id, point, positive, vector } from '../fields';
+import { armBody, armBodyKeys } from './armBody';
 import { onAxle, onChassis, type MemberKind } from './kind';
 
 /** A torque arm, rigid to the axle; its chassis pin may slide along `axis` (axle-fixed) and sideways, not across. */
@@ -10,6 +11,7 @@ export const sliderArmSchema = z.strictObject({
   chassis: point,
   axis: z.optional(vector),
   rate: z.optional(positive),
+  ...armBodyKeys,
 });
 export type SliderArm = z.infer<typeof sliderArmSchema>;
 
@@ -32,6 +34,7 @@ export const sliderArm: MemberKind<SliderArm> = {
   adjustables: [{ by: 'pin', constraint: 0 }],
   slopeSetBy: 'frame pin of the torque arm',
   drawnAs: 'arm',
+  body: armBody,
   outline: ({ chassis }, { tireRadius }) =>
     [FOOT.spread, -FOOT.spread].map((up) => [onChassis(chassis), onAxle([FOOT.ahead, 0, tireRadius + up])]),
 };

@@ -81,6 +81,7 @@ export const watts: MemberKind<Watts> = {
     },
   },
   drawnAs: 'crank',
+  body: () => null,
   outline: ({ pivotOn: near, pivot, crank, ends }) => {
     const on = (point: Point) => ({ on: near, point });
     return [
