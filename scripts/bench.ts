@@ -5,7 +5,9 @@
 import { analyseRoll, ROLL_PARTS } from '@/core/roll/analyse';
 import { deflect } from '@/core/beam/beamFrame';
 import { solveRig } from '@/core/bench/solveRig';
-import { clearances, hasClearances } from '@/core/clearance/clearance';
+import { clearancesOf, hasClearances } from '@/core/clearance/clearance';
+import { withRoll } from '@/core/job/edits/roll';
+import { usualShock, usualSprings } from '@/core/springs/springDesign';
 import { newJob } from '@/core/job/newJob';
 import { travelMap } from '@/core/locate/travelMap';
 import { locateInput } from '@/core/locate/types';
@@ -93,10 +95,11 @@ function keepGrid(rig: Rig): unknown[] {
   solver.solve(0, 0);
   const attitude = rideAttitude(solver);
   const answers: unknown[] = [];
+  const gapsIn = hasClearances(rig) ? clearancesOf(rig) : null;
   solver.solveGrid(lifts, lifts, new Float64Array(STEPS * STEPS * solver.n), (_, reached) => {
     if (!reached) return;
     const pose = describePose(rig, solver, attitude);
-    answers.push(hasClearances(rig) ? Object.assign(pose, { clearance: clearances(rig, pose) }) : pose);
+    answers.push(gapsIn ? Object.assign(pose, { clearance: gapsIn(pose) }) : pose);
   });
   return answers;
 }
@@ -106,6 +109,30 @@ function generalRate(rig: Rig): number {
   const start = performance.now();
   for (const left of coarse) for (const right of coarse) solveIndependently(rig, left, right);
   return (COARSE * COARSE * 1000) / (performance.now() - start);
+}
+
+/** Every pose with every gap between all bodies of a car with three links: springs, shocks, tyres, housing, rails and what is in the way. */
+function measureBodies(): void {
+  const { rig } = withRoll(
+    demoJobs().find((job) => job.layout === 'three-link-panhard')!,
+    {
+      springs: usualSprings(patternRig('three-link-panhard'), 'coil'),
+      shock: usualShock,
+    },
+  );
+  const gapsIn = clearancesOf(rig);
+  const solver = new PoseSolver(compileLinkage(rig));
+  const out = new Float64Array(STEPS * STEPS * solver.n);
+  solver.solveRide();
+  solver.solve(0, 0);
+  const attitude = rideAttitude(solver);
+  let pairs = 0;
+  const full = rate(() =>
+    solver.solveGrid(lifts, lifts, out, (_, reached) => {
+      if (reached) pairs = gapsIn(describePose(rig, solver, attitude)).length;
+    }),
+  );
+  console.log(`three-link 81x81 full with all bodies, ${pairs} pairs: ${Math.round(full)} poses/s`);
 }
 
 /** Whether three times the lines cost nine times as much, and whether solving keeps anything: on the three-link rig. */
@@ -181,6 +208,7 @@ function measureRoll(): void {
 
 const names: Partial<Record<LayoutId, string>> = { 'three-link-panhard': 'three-link' };
 for (const id of LAYOUT_IDS) measure(names[id] ?? id, patternRig(id));
+measureBodies();
 measureGrowth(patternRig('three-link-panhard'));
 measureMeasuring();
 measureBar();

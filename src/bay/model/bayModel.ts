@@ -204,7 +204,7 @@ function shaftOf({ rig }: Job, place: (p: Point) => Point): Figure['shaft'] {
 
 function pointsOf(o: Obstacle): Point[] {
   if (o.shape === 'sphere') return [o.centre];
-  if (o.shape === 'capsule') return [o.from, o.to];
+  if (o.shape === 'capsule' || o.shape === 'cylinder') return [o.from, o.to];
   return [0, 1, 2, 3, 4, 5, 6, 7].map(
     (i) => [0, 1, 2].map((k) => ((i >> k) & 1 ? o.max[k]! : o.min[k]!)) as Point,
   );

@@ -12,7 +12,7 @@ export type RollFigures = {
   bar: { on: BarDesign['mountedOn']; line: Point[]; od: number; housing: Point[] | null } | null;
   /** end links, bar to foot; loose ones lie where they are stowed */
   links: { line: [Point, Point]; loose: boolean }[];
-  springs: { kind: 'coil' | 'air'; line: [Point, Point] }[];
+  springs: { kind: 'coil' | 'air'; od: number; line: [Point, Point] }[];
   shocks: [Point, Point][];
   /** bump stops, from where they hang to their tips; squeezed where the axle is at them */
   stops: { line: [Point, Point]; squeezed: boolean }[];
@@ -26,7 +26,11 @@ export function rollFigures({ roll, rig, readings }: Job, pose: Attitude): RollF
     ...(roll.bar ? barFigures(roll.bar, rig.tireRadius, pose) : { bar: null, links: [] }),
     springs:
       springs && springs.kind !== 'leaf'
-        ? SIDES.map((side) => ({ kind: springs.kind, line: placed(standsOf(springs, side, rig.tireRadius)) }))
+        ? SIDES.map((side) => ({
+            kind: springs.kind,
+            od: springs.od,
+            line: placed(standsOf(springs, side, rig.tireRadius)),
+          }))
         : [],
     shocks: shock?.apart ? SIDES.map((side) => placed(shockStands(shock.apart!, side))) : [],
     stops: roll.stop

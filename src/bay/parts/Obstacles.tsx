@@ -12,7 +12,7 @@ import { sayPlaced, DRAGS, type Flat, type Sheet } from '@/bay/views/projection'
 type Props = { sheet: Sheet; things: Thing[]; tape: Tape; movable: boolean };
 
 /** Boxes are large and lie behind; what is smaller must stay within reach. */
-const LAYER: Record<Obstacle['shape'], number> = { box: 0, capsule: 1, sphere: 2 };
+const LAYER: Record<Obstacle['shape'], number> = { box: 0, cylinder: 1, capsule: 1, sphere: 2 };
 
 /** What is in the way, in its true size: moved whole by finger, mouse or arrow keys where that is the work. */
 export function Things({ sheet, things, tape, movable }: Props) {
@@ -88,7 +88,8 @@ function Outline({ obstacle, flat, k }: { obstacle: Obstacle; flat: Flat[]; k: n
   switch (obstacle.shape) {
     case 'sphere':
       return <circle cx={flat[0]![0]} cy={flat[0]![1]} r={obstacle.radius * k} />;
-    case 'capsule': {
+    case 'capsule':
+    case 'cylinder': {
       const [a, b] = flat as [Flat, Flat];
       return (
         <>

@@ -1,4 +1,3 @@
-import { RADIUS } from '@/core/swaybar/packaging';
 import type { RollFigures } from '@/bay/model/rollFigures';
 import { path, type Flat, type Sheet } from '@/bay/views/projection';
 import type { Point } from '@/core/geometry/vector';
@@ -13,8 +12,8 @@ export function RollParts({ sheet, parts }: { sheet: Sheet; parts: RollFigures }
   const flat = (line: readonly Point[]) => line.map(sheet.at);
   return (
     <g className="roll-parts">
-      {springs.map(({ kind, line }, i) => (
-        <SpringShape key={i} kind={kind} ends={flat(line) as [Flat, Flat]} k={sheet.k} />
+      {springs.map(({ kind, line, od }, i) => (
+        <SpringShape key={i} kind={kind} half={(od / 2) * sheet.k} ends={flat(line) as [Flat, Flat]} />
       ))}
       {shocks.map((line, i) => (
         <path key={i} className="shape shock" d={path(flat(line))} />
@@ -49,8 +48,9 @@ export function RollParts({ sheet, parts }: { sheet: Sheet; parts: RollFigures }
 }
 
 /** A coil as the zigzag that every draughtsman draws, a bag as a box; end on, either is a ring. */
-function SpringShape({ kind, ends: [a, b], k }: { kind: 'coil' | 'air'; ends: [Flat, Flat]; k: number }) {
-  const half = RADIUS[kind] * k;
+type SpringProps = { kind: 'coil' | 'air'; half: number; ends: [Flat, Flat] };
+
+function SpringShape({ kind, half, ends: [a, b] }: SpringProps) {
   const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
   if (length < half) return <circle className="shape spring" cx={a[0]} cy={a[1]} r={half} />;
   const [ux, uy] = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];

@@ -121,12 +121,15 @@ const OTHER_WORDS: Record<string, string> = {
 function rollBasis({ roll }: Job): Basis {
   const { springs, shock, stop, bar } = roll;
   return {
-    ...named('springs', springs),
-    ...named('shock', shock),
+    ...named('springs', shapeless(springs)),
+    ...named('shock', shapeless(shock)),
     ...named('stop', stop),
     ...named('sway bar', bar),
   };
 }
+
+/** A design but for how thick it is, which it does not work by. */
+const shapeless = <T extends object>(part: T | null) => part && { ...part, od: null };
 
 /** Every value of a design under the words that lead to it; only lengths stay numbers, which are said as lengths. */
 function named(words: string, value: unknown, key = ''): Basis {

@@ -2,12 +2,13 @@ import { SIDES } from '@/core/geometry/side';
 import { layOut } from '@/core/rig/layouts';
 import { validate } from '@/core/rig/read';
 import { lateralBarOf, withLink } from '@/core/rig/roles';
-import { rigSchema, type Obstacle, type Rig } from '@/core/rig/schema';
+import { rigSchema, type Rig } from '@/core/rig/schema';
 import { slopeAlong } from '@/core/survey/floor';
-import { found, measured, measuredAcross } from '@/core/survey/readings';
+import { found, measuredAcross } from '@/core/survey/readings';
 import { withRollRig } from './edits/roll';
 import type { Job } from './jobSchema';
-import { COVER, isTyped, ownObstacles, patternSize, TUBE } from './jobValues';
+import { withBodies } from './bodies';
+import { isTyped, ownObstacles, patternSize } from './jobValues';
 
 /** Height of the centre of gravity until it is typed, mm: about the height of a camshaft. */
 const USUAL_CG_HEIGHT = 530;
@@ -32,8 +33,8 @@ export const USUAL_MASSES: NonNullable<Rig['masses']> = {
  * @throws InputError where the readings make a rig that cannot be
  */
 export function applyReadings(job: Job): Job {
-  const sized = withSizes(job);
-  const rig = withRollRig(withWeights(job, withAngles(job, sized)), job.roll);
+  const angled = withAngles(job, withSizes(job));
+  const { rig } = withBodies({ ...job, rig: withRollRig(withWeights(job, angled), job.roll) });
   return { ...job, rig: validate(rigSchema, rig) };
 }
 
@@ -50,7 +51,7 @@ function withSizes(job: Job): Rig {
     track,
     wheelbase: measuredAcross(job.readings, 'wheelbase'),
     cgHeight: rig.cgHeight ?? USUAL_CG_HEIGHT,
-    obstacles: [...axleObstacles(job, size), ...ownObstacles(rig)],
+    obstacles: ownObstacles(rig),
   };
 }
 
@@ -60,25 +61,6 @@ function withoutLayout(rig: Rig): Rig {
   delete rest.steering;
   delete rest.driveshaft;
   return rest;
-}
-
-/** The axle's own housing, as far as it was measured: what a lateral bar hits first. */
-function axleObstacles(
-  { readings }: Job,
-  { tireRadius, track, cover }: ReturnType<typeof patternSize>,
-): Obstacle[] {
-  const reach = track / 2 - measured(readings, 'tireWidth').value / 2;
-  return [
-    { id: COVER, on: 'axle', shape: 'sphere', centre: [0, 0, tireRadius], radius: cover },
-    {
-      id: TUBE,
-      on: 'axle',
-      shape: 'capsule',
-      from: [0, reach, tireRadius],
-      to: [0, -reach, tireRadius],
-      radius: measured(readings, 'tubeDiameter').value / 2,
-    },
-  ];
 }
 
 /** Where the yokes point, degrees, from the gauge less the slope of the floor; what was drawn stays where nothing was read. */

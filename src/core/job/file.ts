@@ -25,7 +25,7 @@ export function readJob(text: string): Job {
   const job = validate(jobSchema, upgraded(value as Record<string, unknown>));
   if (linksOf(job.rig).length === 0) throw new InputError('rig.members', 'needs at least one link');
   const told = withTrackBars({ ...job, readings: withTrueTexts(job.readings) });
-  return applyReadings(version === JOB_VERSION ? told : withTypedMarks(told));
+  return applyReadings(typeof version === 'number' && version < 4 ? withTypedMarks(told) : told);
 }
 
 /** What in a job could not be read back once it is written: the place and what is expected there; null where all of it could. */

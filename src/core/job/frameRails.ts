@@ -20,12 +20,15 @@ export function railsOf({ readings, rig }: Pick<Job, 'readings' | 'rig'>): Rail[
   }));
 }
 
+/** What a rail is called among things in the way. */
+export const railId = (side: Side): string => `${side} frame rail`;
+
 /** The rails as things in the way, as they were measured. */
 export const railsInTheWay = (job: Pick<Job, 'readings' | 'rig'>): Obstacle[] =>
   railsOf(job).map(({ side, outside, underside }) => {
     const inside = outside - Math.sign(outside) * RAIL.width;
     return {
-      id: `${side} frame rail`,
+      id: railId(side),
       on: 'chassis',
       shape: 'box',
       min: [-RUN.behind, Math.min(inside, outside), underside],

@@ -5,6 +5,7 @@ import { rigSchema } from '@/core/rig/schema';
 import { TAPES } from '@/core/units/tape';
 import { LONGEST_NAME } from './names';
 import { cutSchema } from './slices/cut';
+import { bodiesSchema } from './slices/bodies';
 import { text, typed, when } from './slices/fields';
 import { cornerSchema, holesSchema, jointsSchema, locateSchema, shaftSchema } from './slices/locate';
 import { placeSchema } from './slices/place';
@@ -17,7 +18,7 @@ import { weldSchema } from './slices/weld';
  * The job file, `*.pellik.json`: one car, one piece of work, everything that was typed and every stripe that was drawn; a
  * slice for each station. `docs/file-formats.md` describes every key.
  */
-export const JOB_VERSION = 4;
+export const JOB_VERSION = 5;
 
 /** A paint-pen stripe: what was true when it was drawn. It shows broken once any of that is no longer so. */
 const stripeSchema = z.strictObject({
@@ -44,6 +45,7 @@ export const jobSchema = z.strictObject({
   readings: readingsSchema,
   record: recordSchema,
   place: placeSchema,
+  bodies: bodiesSchema,
   joints: jointsSchema,
   holes: holesSchema,
   shaft: shaftSchema,

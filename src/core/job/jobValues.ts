@@ -5,6 +5,7 @@ import type { PatternSize } from '@/core/rig/layouts';
 import { lateralBarOf } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
 import { measured, measuredAcross } from '@/core/survey/readings';
+import { USUAL_LOCK } from './bodySizes';
 import type { Job } from './jobSchema';
 
 /** Wheel travel from ride height to the stops, mm, both positive. */
@@ -15,6 +16,10 @@ export const travelOf = ({ readings }: Pick<Job, 'readings'>): { bump: number; d
 
 export const tireWidthOf = ({ readings }: Pick<Job, 'readings'>): number =>
   measured(readings, 'tireWidth').value;
+
+/** How far the front wheels steer to either side, degrees; null where nothing is steered. */
+export const lockOf = ({ rig, bodies }: Pick<Job, 'rig' | 'bodies'>): number | null =>
+  rig.end === 'front' && rig.steering ? (bodies.lock ?? USUAL_LOCK) : null;
 
 /** Frame height to build for, mm: as wished, or as recorded. */
 export const drivingHeight = ({ place, readings }: Job): number =>
@@ -45,7 +50,10 @@ export const isTyped = ({ typed }: Job, path: string): boolean => typed[path] !=
 /** Things in the way that the axle itself is: they follow from readings. */
 export const COVER = 'differential cover';
 export const TUBE = 'axle tube';
+export const CENTRE = 'centre section';
+export const NOSE = 'pinion nose';
+const HOUSING = [COVER, TUBE, CENTRE, NOSE];
 
 /** What the builder has put in the way: all that does not follow from readings. */
 export const ownObstacles = ({ obstacles = [] }: Rig): NonNullable<Rig['obstacles']> =>
-  obstacles.filter((o) => o.id !== COVER && o.id !== TUBE);
+  obstacles.filter((o) => !HOUSING.includes(o.id));

@@ -1,6 +1,7 @@
 import { memberName } from '@/core/rig/names';
 import { PANHARD } from '@/core/rig/roles';
 import { found } from '@/core/survey/readings';
+import { USUAL_OD } from '@/core/springs/springDesign';
 import { usualBar } from '@/core/swaybar/swayBarDesign';
 import { applyReadings, USUAL_MASSES } from './applyReadings';
 import { JOB_VERSION, type Job } from './jobSchema';
@@ -19,10 +20,30 @@ export function upgraded(value: Loose): Loose {
     case 2:
       return upgraded({ ...value, version: 3, roll: rollFromSecond(value.roll) });
     case 3:
-      return { ...fromThird(value), version: JOB_VERSION };
+      return upgraded({ ...fromThird(value), version: 4 });
+    case 4:
+      return { ...fromFourth(value), version: JOB_VERSION };
     default:
       return value;
   }
+}
+
+/** Version 4: nothing but bars had a size of its own. */
+function fromFourth(value: Loose): Loose {
+  const thick = (part: unknown, od: number): unknown => (isLoose(part) ? { od, ...part } : part);
+  const roll = isLoose(value.roll) ? value.roll : {};
+  const { springs } = roll;
+  const kind = isLoose(springs) ? springs.kind : null;
+  return {
+    bodies: {},
+    ...value,
+    rig: isLoose(value.rig) ? { ...value.rig, version: 2 } : value.rig,
+    roll: {
+      ...roll,
+      ...(kind === 'coil' || kind === 'air' ? { springs: thick(springs, USUAL_OD[kind]) } : {}),
+      ...('shock' in roll && { shock: thick(roll.shock, USUAL_OD.shock) }),
+    },
+  };
 }
 
 /** Version 3: brackets, their stripes and their log belonged to whatever bar was on the saw. */

@@ -1,17 +1,23 @@
-import { closestApproaches } from '@/core/clearance/closestOverTravel';
+import { clearUntil, closestApproaches, type ClosestApproach } from '@/core/clearance/closestOverTravel';
 import { assemble, type Mechanism } from '@/core/kinematics/mechanism';
+import type { SweptPose } from '@/core/kinematics/pose';
+import { LIMITS } from '@/core/materials/limits';
 import { describeBar } from '@/core/rig/lateralBar';
 import { lateralBarOf } from '@/core/rig/roles';
+import { BODY_IDS, type Rig } from '@/core/rig/schema';
 import { lateralRemedies } from './lateralRemedies';
 import { findLinks } from './linkFindings';
 import { solveStandardLoads } from './loads';
 import { compareSchools } from './schools';
 import { curvePoint, mostSideways } from './travelCurve';
-import type { LocateInput, LocateResult } from './types';
+import type { Gap, LocateInput, LocateResult } from './types';
 
 const CURVE_STEPS = 48;
-/** Gaps change slowly over the travel: they are looked at on every fourth pose of the curve. */
+/** Gaps change slowly over the travel: they are looked at on every fourth pose of the curve, and so often on each way of rolling. */
 const GAP_EVERY = 4;
+const GAP_STEPS = 4;
+/** So many tight places are followed to where they begin. */
+const FOLLOWED = 4;
 
 /**
  * Everything Locate works out of one geometry, in one pass: ride, the travel curve, the ghosts, the rocker's pose, gaps, schools,
@@ -25,13 +31,10 @@ export function analyseLocate(input: LocateInput): LocateResult {
   const { ride, at } = mechanism;
   const { poses: overTravel, ghosts } = travelled(input, mechanism);
   const poses = [...overTravel, ghosts.leftUp, ghosts.rightUp];
-  const gaps = closestApproaches(
-    rig,
-    poses.filter((_, i) => i % GAP_EVERY === 0 || i > CURVE_STEPS),
-  );
+  const gaps = gapsOver(input, mechanism, overTravel);
   const bar = lateralBarOf(rig);
   const curve = overTravel.map(curvePoint);
-  const closest = gaps.find((g) => g.member === bar?.id || g.obstacle === bar?.id);
+  const closest = gaps.find((g) => g.a === bar?.id || g.b === bar?.id);
   return {
     bar: bar && describeBar(bar),
     ride,
@@ -44,6 +47,47 @@ export function analyseLocate(input: LocateInput): LocateResult {
     remedies: bar && lateralRemedies(input, mechanism, bar, mostSideways(curve), closest),
     loads: solveStandardLoads(input, mechanism),
   };
+}
+
+/** The ways of the travel beside both wheels together: one up as the other drops, and one alone. */
+const ROLLS = [
+  [1, -1],
+  [-1, 1],
+  [1, 0],
+  [0, 1],
+  [-1, 0],
+  [0, -1],
+] as const;
+
+/** The tightest place of each pair of bodies over heave, roll and one wheel, steered to either side where that can be. */
+function gapsOver(input: LocateInput, mechanism: Mechanism, overTravel: SweptPose[]): Gap[] {
+  const { rig, bump, droop, lock } = input;
+  const reach = (way: number) => (way > 0 ? bump : way < 0 ? -droop : 0);
+  const rolled = ROLLS.flatMap(([left, right]) =>
+    Array.from({ length: GAP_STEPS }, (_, i) => {
+      const share = (i + 1) / GAP_STEPS;
+      return mechanism.at({ left: share * reach(left), right: share * reach(right) });
+    }),
+  );
+  const poses = [...overTravel.filter((_, i) => i % GAP_EVERY === 0), ...rolled];
+  const steered = lock === null ? [] : [lock, -lock].flatMap((lockDeg) => tireGaps(rig, poses, lockDeg));
+  const gaps = [...closestApproaches(rig, poses), ...steered].sort((a, b) => a.distance - b.distance);
+  const pair = ({ a, b }: ClosestApproach) => `${a}\n${b}`;
+  const first = new Map(gaps.map((gap) => [pair(gap), gap] as const).reverse());
+  const { least } = LIMITS.clearance;
+  return gaps
+    .filter((gap) => first.get(pair(gap)) === gap)
+    .map((gap, i) =>
+      i < FOLLOWED && gap.distance < least - 1e-6
+        ? { ...gap, until: clearUntil(rig, mechanism, gap, input, least) }
+        : gap,
+    );
+}
+
+/** What the tyres come near to once they are steered; all else is as it was. */
+function tireGaps(rig: Rig, poses: SweptPose[], lockDeg: number): ClosestApproach[] {
+  const tires: string[] = Object.values(BODY_IDS.tire);
+  return closestApproaches(rig, poses, { lockDeg, only: (a, b) => tires.includes(a) || tires.includes(b) });
 }
 
 /** Poses of both wheels together from droop to bump, and of the ends of the travel that the bay ghosts. */

@@ -5,9 +5,12 @@ import { falsePosition } from '@/core/numerics/rootFinding';
 import { awayFromAxle, wantedRise } from '@/core/rig/lateralBar';
 import type { LinkMember } from '@/core/rig/members/link';
 import { withLink } from '@/core/rig/roles';
-import type { Travel } from '@/core/rig/schema';
+import { cornerPoses } from '@/core/kinematics/travelCorners';
 import { sidewaysOverTravel } from './schools';
 import type { LateralRemedies, LocateInput } from './types';
+
+/** Shares of the way to the tightest place at which a bar that has been moved is looked at again. */
+const WAYS = [1, 0.75, 0.5, 0.25];
 
 /** How nearly a place is found, mm: finer than any tape. */
 const CLOSE = 0.1;
@@ -18,17 +21,17 @@ const CLOSE = 0.1;
  */
 export function lateralRemedies(
   input: LocateInput,
-  { at }: Mechanism,
+  mechanism: Mechanism,
   bar: LinkMember,
   mostSideways: number,
   closest: ClosestApproach | undefined,
 ): LateralRemedies {
   const tight = closest !== undefined && closest.distance < LIMITS.clearance.least - 1e-6;
-  const near = tight ? input.rig.obstacles?.find((o) => o.id === closest.obstacle) : undefined;
+  const near = tight ? input.rig.obstacles?.find((o) => o.id === closest.b) : undefined;
   return {
     length: mostSideways <= input.shiftLimit + 1e-6 ? null : lengthRemedy(input, bar),
     // Away from the axle is away from what the axle carries; it may be into anything else.
-    away: near?.on === 'axle' ? distanceAway(input, at, closest!, bar) : null,
+    away: near?.on === 'axle' ? distanceAway(input, mechanism, closest!, bar) : null,
   };
 }
 
@@ -50,15 +53,17 @@ function lengthRemedy(
   return { kind: 'longer', y, farthest };
 }
 
-/** How far both ends must move away from the axle, lengthwise, for the bar to clear, mm. */
+/** How far both ends must move away from the axle, lengthwise, for the bar to clear everything, mm; null where that does not do it. */
 function distanceAway(
   { rig, bump, droop }: LocateInput,
-  at: Mechanism['at'],
+  mechanism: Mechanism,
   closest: ClosestApproach,
   bar: LinkMember,
-): number {
-  const travels: Travel[] = [closest.at, { left: bump, right: bump }, { left: -droop, right: -droop }];
-  const poses = travels.map(at);
+): number | null {
+  const poses = [
+    ...cornerPoses(mechanism, bump, droop).map(({ pose }) => pose),
+    ...WAYS.map((share) => mechanism.at({ left: share * closest.at.left, right: share * closest.at.right })),
+  ];
   const way = awayFromAxle(bar);
   let away = 0;
   let gap = closest.distance;
@@ -71,7 +76,7 @@ function distanceAway(
       axle: [m.axle[0] + way * away, m.axle[1], m.axle[2]],
     }));
     const near = closestApproaches(shifted, poses);
-    gap = near.find((g) => g.member === bar.id || g.obstacle === bar.id)!.distance;
+    gap = near.find((g) => g.a === bar.id || g.b === bar.id)!.distance;
   }
-  return away;
+  return gap >= LIMITS.clearance.least - 0.05 ? away : null;
 }

@@ -1,3 +1,4 @@
+import { ballCarried } from '@/core/kinematics/attitude';
 import { isReached, type Pose, type SweptPose } from '@/core/kinematics/pose';
 import { misalignment } from '@/core/kinematics/misalignment';
 import { DEFAULT_RATE } from '@/core/kinematics/solver/linkage';
@@ -39,16 +40,19 @@ export function findLinks(input: LocateInput, ride: Pose, poses: SweptPose[]): L
 /** A pose's place in the travel, mm. */
 const placeOf = ({ left, right }: Pose) => ({ left, right });
 
-function worstBind({ members }: Rig, poses: Pose[]): BindFinding | null {
+function worstBind(rig: Rig, poses: Pose[]): BindFinding | null {
   let worst: BindFinding | null = null;
   for (const pose of poses) {
-    for (const member of members) {
+    for (const member of rig.members) {
       // A leaf is a spring: what it stores is what it is for.
       if (kindOf(member).spring) continue;
       const force = Math.abs(pose.bind[member.id]!);
       if (force < 1e-6 || (worst && worst.force >= force)) continue;
-      const rate = ('rate' in member ? member.rate : undefined) ?? DEFAULT_RATE;
-      worst = { member: member.id, force, give: force / rate, at: placeOf(pose) };
+      const give =
+        member.type === 'rigid-arm'
+          ? ballCarried(pose, member.chassis, rig)
+          : force / (member.rate ?? DEFAULT_RATE);
+      worst = { member: member.id, force, give, at: placeOf(pose) };
     }
   }
   return worst;

@@ -1,6 +1,6 @@
-import type { ClosestApproach } from '@/core/clearance/closestOverTravel';
+import type { ClearUntil, ClosestApproach } from '@/core/clearance/closestOverTravel';
 import type { Job } from '@/core/job/jobSchema';
-import { tireWidthOf, travelOf } from '@/core/job/jobValues';
+import { lockOf, tireWidthOf, travelOf } from '@/core/job/jobValues';
 import type { Pose, SweptPose } from '@/core/kinematics/pose';
 import type { JointName, MemberJoints } from '@/core/materials/joints';
 import type { Use } from '@/core/materials/uses';
@@ -20,6 +20,8 @@ export type LocateInput = {
   droop: number;
   /** null where it was never measured */
   tireWidth: number | null;
+  /** how far the front wheels steer to either side, degrees; null where nothing is steered */
+  lock: number | null;
   /** most sideways movement the builder accepts over the travel, mm */
   shiftLimit: number;
   school: LevelSchool;
@@ -37,6 +39,7 @@ export const locateInput = (job: Job, rocker: Travel): LocateInput => ({
   tape: job.tape,
   ...travelOf(job),
   tireWidth: tireWidthOf(job),
+  lock: lockOf(job),
   shiftLimit: job.locate.shiftLimit,
   school: job.locate.school,
   use: job.use,
@@ -140,6 +143,9 @@ export type LateralRemedies = {
   away: number | null;
 };
 
+/** A tight place; of one too tight, how far the travel goes before it is. */
+export type Gap = ClosestApproach & { until?: ClearUntil };
+
 /** What Locate works out of one geometry: numbers, ids and places; words are made of it on the way to the screen. */
 export type LocateResult = {
   /** null in layouts without a bar across the car */
@@ -150,7 +156,7 @@ export type LocateResult = {
   ghosts: Record<'bump' | 'droop' | 'leftUp' | 'rightUp', SweptPose>;
   current: SweptPose;
   /** the tightest places over the travel, the tightest first, one for each pair of bodies */
-  gaps: ClosestApproach[];
+  gaps: Gap[];
   schools: SchoolComparison | null;
   /** what would mend a lateral bar that is too short or too near */
   remedies: LateralRemedies | null;

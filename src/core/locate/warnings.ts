@@ -36,6 +36,7 @@ function plainInput(rig: Rig): LocateInput {
     bump,
     droop,
     tireWidth: null,
+    lock: null,
     shiftLimit: LIMITS.sideways.street,
     school: 'ride',
     use: 'street',

@@ -1,4 +1,4 @@
-import { tireWidthOf, travelOf } from '@/core/job/jobValues';
+import { travelOf } from '@/core/job/jobValues';
 import type { Job } from '@/core/job/jobSchema';
 import type { RollDesign } from '@/core/job/slices/roll';
 import type { Use } from '@/core/materials/uses';
@@ -7,7 +7,6 @@ import type { Rig, Travel } from '@/core/rig/schema';
 /** What Roll asks about: the car with its springs and bar as its rig states them, how they are meant, how far the wheels go, how hard it is driven. */
 export type RollInput = RollDesign & {
   rig: Rig;
-  tireWidth: number;
   bump: number;
   droop: number;
   rocker: Travel;
@@ -26,7 +25,6 @@ export function rollInput(job: Job, rocker: Travel): RollInput {
     bar,
     otherBar,
     ...travelOf(job),
-    tireWidth: tireWidthOf(job),
     rocker,
     use: job.use,
     cornerG: job.cornerG,

@@ -16,6 +16,12 @@ export function division(tape: Tape): number {
 /** The next finer tape, for means of several readings. */
 export const finer = (tape: Tape): Tape => (tape === 'in16' ? 'in32' : tape);
 
+/** The next line of the tape at or above `mm`, and the last at or below it. */
+export const upToLine = (mm: number, tape: Tape): number =>
+  Math.ceil(mm / division(tape) - 1e-9) * division(tape);
+export const downToLine = (mm: number, tape: Tape): number =>
+  Math.floor(mm / division(tape) + 1e-9) * division(tape);
+
 /** The length nearest to `mm` that lies on a line of the tape. */
 export function snap(mm: number, tape: Tape): number {
   const step = division(tape);

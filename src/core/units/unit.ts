@@ -64,6 +64,13 @@ export const ROLL_RATE = unit(
   { sign: 'lb·ft/°', size: N_PER_POUND * 12 * MM_PER_INCH, write: (v) => `${Math.round(v)}` },
 );
 
+/** Stiffness of a tube against twist: N·mm for a radian in the core, shown for a degree. */
+const TURN = Math.PI / 180;
+export const TWIST_RATE = unit(
+  { sign: 'N·m/°', size: 1000 / TURN, write: threeFigures },
+  { sign: 'lb·ft/°', size: (N_PER_POUND * 12 * MM_PER_INCH) / TURN, write: threeFigures },
+);
+
 /** N/mm² in the core; said in no more figures than anybody knows it to. */
 export const STRESS: Unit = {
   ...unit(

@@ -2,6 +2,7 @@ import type { Obstacle } from '@/core/rig/schema';
 import { edit } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
 import type { Point } from '@/core/geometry/vector';
+import { withBodies } from '@/core/job/bodies';
 import type { Job } from '@/core/job/jobSchema';
 
 /** Changes one of the things in the way, set as it stands at ride height. */
@@ -28,6 +29,7 @@ export function shiftObstacle(id: string, by: Partial<Record<0 | 1 | 2, number>>
       case 'box':
         return { ...o, min: moved(o.min), max: moved(o.max) };
       case 'capsule':
+      case 'cylinder':
         return { ...o, from: moved(o.from), to: moved(o.to) };
       case 'sphere':
         return { ...o, centre: moved(o.centre) };
@@ -36,7 +38,7 @@ export function shiftObstacle(id: string, by: Partial<Record<0 | 1 | 2, number>>
 }
 
 function withObstacles(job: Job, change: (list: Obstacle[]) => Obstacle[]): Job {
-  return { ...job, rig: { ...job.rig, obstacles: change(job.rig.obstacles ?? []) } };
+  return withBodies({ ...job, rig: { ...job.rig, obstacles: change(job.rig.obstacles ?? []) } });
 }
 
 /** Every thing has a name of its own: a second tank is `tank 2`. */

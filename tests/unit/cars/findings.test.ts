@@ -214,8 +214,8 @@ test('what the axle carries is measured against what the chassis carries, boxes 
     ...patternRig('three-link-panhard'),
     obstacles: [box('a', 'axle', 0), box('b', 'chassis', 90)],
   };
-  const gap = clearances(rig, assemble(rig).ride).find((c) => c.member === 'a')!;
-  expect(gap).toEqual({ member: 'a', obstacle: 'b', distance: expect.closeTo(50, 9) });
+  const gap = clearances(rig, assemble(rig).ride).find((c) => c.a === 'a')!;
+  expect(gap).toEqual({ a: 'a', b: 'b', distance: expect.closeTo(50, 9) });
   const moved = withMounts(bare, [
     { member: 'panhard', end: 'chassis', axis: 2, mm: workBar(bare).chassis[2] },
   ]);

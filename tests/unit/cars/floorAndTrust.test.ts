@@ -195,7 +195,7 @@ describe('gaps', () => {
     z: fc.integer({ min: 100, max: 700 }),
   });
   const gapsWith = (thing: Obstacle) =>
-    clearances({ ...rig, obstacles: [thing] }, assemble(rig).ride).filter((c) => c.obstacle === 'ball');
+    clearances({ ...rig, obstacles: [thing] }, assemble(rig).ride).filter((c) => c.b === 'ball');
 
   test('a thing larger by so much is nearer by so much, to everything', () => {
     fc.assert(
@@ -224,7 +224,7 @@ describe('gaps', () => {
     expect(over.map((g) => g.distance)).toEqual([...over.map((g) => g.distance)].sort((a, b) => a - b));
     for (const gap of over) {
       const again = closestApproaches({ ...rig, obstacles: [ball(-200, 0, 500, 30)] }, [at(gap.at)]);
-      const same = again.find((g) => g.member === gap.member && g.obstacle === gap.obstacle)!;
+      const same = again.find((g) => g.a === gap.a && g.b === gap.b)!;
       expect(same.distance).toBeCloseTo(gap.distance, 6);
     }
   });

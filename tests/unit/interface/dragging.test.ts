@@ -123,7 +123,7 @@ describe('what is in the way', () => {
     setRocker(20, 20);
     shiftObstacle(thing.id, { 0: 5, 2: -7 });
     const points = (o: Obstacle) =>
-      o.shape === 'sphere' ? [o.centre] : o.shape === 'capsule' ? [o.from, o.to] : [o.min, o.max];
+      o.shape === 'sphere' ? [o.centre] : o.shape === 'box' ? [o.min, o.max] : [o.from, o.to];
     const now = ownObstacles(job().rig).find((o) => o.id === thing.id)!;
     expect(points(now)).toEqual(points(thing).map(([x, y, z]) => [x + 5, y, z - 7]));
     // Things are set as they stand at ride height.
@@ -134,6 +134,11 @@ describe('what is in the way', () => {
     addObstacles([ball]);
     editObstacle('ball', () => null);
     expect(ownObstacles(job().rig)).toEqual([]);
-    expect(job().rig.obstacles!.map((o) => o.id)).toEqual(['differential cover', 'axle tube']);
+    expect(job().rig.obstacles!.map((o) => o.id)).toEqual([
+      'axle tube',
+      'centre section',
+      'differential cover',
+      'pinion nose',
+    ]);
   });
 });

@@ -147,7 +147,7 @@ describe('jobs of earlier versions', () => {
       expect(job.weld.measured).toEqual({ [`${member}/onWheels`]: true, [`${member}/eyeToEye`]: 930 });
       expect(job.weld.log[0]).toEqual({ ...weld.log[0], member });
       expect(Object.keys(job.stripes).sort()).toEqual(['record', `weld.${member}/onWheels`]);
-      expect(job.version).toBe(4);
+      expect(job.version).toBe(5);
     }
   });
 
@@ -156,7 +156,7 @@ describe('jobs of earlier versions', () => {
     expect(readJob(writeJob(job))).toEqual(job);
     expect(job.rig.members).toEqual(old.rig.members);
     expect(job.rig.track).toBe(old.rig.track);
-    expect(job.rig.driveshaft).toEqual(old.rig.driveshaft);
+    expect(job.rig.driveshaft).toEqual({ ...old.rig.driveshaft, od: 76 });
     expect(job.rig.masses).toEqual(old.rig.masses);
     expect(job.readings).toEqual(old.readings);
   });

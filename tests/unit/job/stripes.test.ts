@@ -70,7 +70,9 @@ describe('stripes across the stations', () => {
   test('whatever number of springs, stops and bar is changed, it breaks, and is told in a builder’s words', () => {
     for (const car of [...cars, ...others]) {
       const job = vouched(car);
-      const paths = numbersIn({ ...job.roll, otherBar: undefined });
+      // How thick a spring or a shock is changes nothing that it does.
+      const thick = ([part, key]: Path) => key === 'od' && part !== 'bar';
+      const paths = numbersIn({ ...job.roll, otherBar: undefined }).filter((path) => !thick(path));
       if (!paths.length) continue;
       fc.assert(
         fc.property(fc.constantFrom(...paths), fc.double({ min: 0.01, max: 50, noNaN: true }), (path, by) => {

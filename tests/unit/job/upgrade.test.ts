@@ -77,6 +77,7 @@ describe('a job of the second version', () => {
     expect(job.roll.springs).toEqual({
       kind: 'coil',
       rate: 28,
+      od: 124,
       frame: { out: 440, ahead: -40, height: 690 },
       axle: { out: 440, ahead: -40, height: 300 },
       free: null,

@@ -287,7 +287,7 @@ describe('room', () => {
     expect(found.length).toBeLessThanOrEqual(4);
     for (const v of found) {
       expect(v.state).not.toBe('ok');
-      expect(v.remedies).toHaveLength(1);
+      expect(v.remedies.length).toBeGreaterThan(0);
       expect(v.title).toMatch(/thing \d/);
       expect(v.title).toContain('at full bump');
     }

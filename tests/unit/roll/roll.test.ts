@@ -75,6 +75,7 @@ const troubles = (job: Job, part: RollPart) =>
     .filter((v) => v.state !== 'ok')
     .map((v) => v.id);
 const shaft = {
+  od: 76,
   transmission: [1280, 0, 420] as Point,
   transmissionAngleDeg: -2.5,
   pinion: [290, 0, 356] as Point,
@@ -429,9 +430,9 @@ describe('the springs', () => {
     const ids = (roll: Partial<Job['roll']>) => troubles(car({ springs: coil, ...roll }), 'springs');
     expect(ids({ springs: { ...coil, solid: 330 } })).toContain('coilBind');
     expect(ids({ springs: { ...coil, rate: 60 } })).toContain('springLoose');
-    expect(ids({ shock: { closed: 340, open: 480, apart: null } })).toContain('shockBottoms');
-    expect(ids({ shock: { closed: 200, open: 380, apart: null } })).toContain('shockTops');
-    expect(ids({ shock: { closed: 250, open: 600, apart: null } })).not.toContain('shockTops');
+    expect(ids({ shock: { closed: 340, open: 480, apart: null, od: 56 } })).toContain('shockBottoms');
+    expect(ids({ shock: { closed: 200, open: 380, apart: null, od: 56 } })).toContain('shockTops');
+    expect(ids({ shock: { closed: 250, open: 600, apart: null, od: 56 } })).not.toContain('shockTops');
     expect(ids({ stop: { ...STOP, gap: 200 } })).toContain('stopNever');
     expect(ids({ springs: { ...coil, rate: 4 } })).toEqual(expect.arrayContaining(['hardBump', 'frequency']));
     expect(ids({ shock: usualShock })).not.toContain('frequency');
@@ -469,6 +470,7 @@ describe('the springs', () => {
       fc.record({
         kind: fc.constant('coil' as const),
         ...stands,
+        od: mm(20, 300),
         rate: mm(1, 3000),
         free: fc.option(mm(30, 1500)),
         solid: fc.option(mm(20, 1000)),
@@ -481,6 +483,7 @@ describe('the springs', () => {
       fc.record({
         kind: fc.constant('air' as const),
         ...stands,
+        od: mm(20, 400),
         pressure: mm(1, 200).map((n) => n / 100),
         area: mm(600, 200_000),
         growth: mm(-500, 1000),
@@ -488,7 +491,12 @@ describe('the springs', () => {
       }),
     );
     const shock = fc.option(
-      fc.record({ closed: mm(50, 1500), open: mm(50, 1500), apart: fc.option(fc.record(stands)) }),
+      fc.record({
+        closed: mm(50, 1500),
+        open: mm(50, 1500),
+        od: mm(10, 200),
+        apart: fc.option(fc.record(stands)),
+      }),
     );
     const stop = fc.option(
       fc.record({ out: mm(50, 1500), gap: mm(0, 400), rate: mm(1, 3000), height: mm(5, 300) }),

@@ -135,7 +135,7 @@ describe('earlier states', () => {
 
   test('of an older version are kept as they were, and can still be read', async () => {
     const { version, ...rest } = newJob('a', 'old', 'mm');
-    expect(version).toBe(4);
+    expect(version).toBe(5);
     const old = { ...rest, version: 3 } as never;
     await place('a');
     await db.jobs.update('a', { job: old });

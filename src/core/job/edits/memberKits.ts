@@ -3,6 +3,7 @@ import { linksOf } from '@/core/rig/members/members';
 import { PANHARD } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
 import { applyReadings } from '../applyReadings';
+import { withBodies } from '../bodies';
 import type { Job } from '../jobSchema';
 import { patternSize } from '../jobValues';
 import { withoutMembersWork } from './membersWork';
@@ -65,5 +66,5 @@ export function withKit(job: Job, part: KitName): Job {
 export function withoutMembers(job: Job, ids: string[]): Job {
   const members = job.rig.members.filter((m) => !ids.includes(m.id));
   if (linksOf({ members }).length === 0) return job;
-  return { ...withoutMembersWork(job, ids), laidOut: true, rig: { ...job.rig, members } };
+  return withBodies({ ...withoutMembersWork(job, ids), laidOut: true, rig: { ...job.rig, members } });
 }

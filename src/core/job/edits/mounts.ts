@@ -4,6 +4,7 @@ import { isLink, kindOf } from '@/core/rig/members/members';
 import { withMount, type MountChange } from '@/core/rig/mounts';
 import { pairOf, partnerOf, withLink } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
+import { withBodies } from '../bodies';
 import type { Job } from '../jobSchema';
 
 /** Ends of a bar nearer than this are one point, mm. */
@@ -15,7 +16,7 @@ const SHORTEST_BAR = 1;
  */
 export function withMounts(job: Job, changes: MountChange[]): Job {
   const rig = changes.reduce(withMount, job.rig);
-  return collapsed(rig) ? job : { ...job, laidOut: true, rig };
+  return collapsed(rig) ? job : withBodies({ ...job, laidOut: true, rig });
 }
 
 /** Whether both ends of some bar stand on one point. */

@@ -1,17 +1,22 @@
 import type { Rig } from '@/core/rig/schema';
-import { springsOf } from '@/core/springs/springDesign';
+import { shocksOf, springsOf } from '@/core/springs/springDesign';
 import { swayBarOf } from '@/core/swaybar/swayBarDesign';
+import { joinedIn, withBodies } from '../bodies';
 import type { Job } from '../jobSchema';
 import type { RollDesign } from '../slices/roll';
 
 /**
- * The rig with springs and sway bar as they are designed, in the form in which a rig file states them; a bar whose links are
+ * The rig with springs, shocks and sway bar as they are designed, in the form in which a rig file states them; a bar whose links are
  * off does nothing. Springs and bars that a rig states without a design stay as they are.
  */
-export function withRollRig(rig: Rig, { springs, bar }: Pick<RollDesign, 'springs' | 'bar'>): Rig {
+export function withRollRig(
+  rig: Rig,
+  { springs, shock, bar }: Pick<RollDesign, 'springs' | 'shock' | 'bar'>,
+): Rig {
   return {
     ...rig,
     ...(springs && { springs: springsOf(springs, rig) }),
+    ...(shock && { shocks: shocksOf(shock, springs) }),
     ...(bar && { swayBars: bar.hooked ? [swayBarOf(bar)] : [] }),
   };
 }
@@ -21,12 +26,14 @@ export function redesigned<T extends RollDesign & { rig: Rig }>(of: T, change: P
   const next = { ...of, ...change };
   const rig = { ...of.rig };
   if (change.springs === null) delete rig.springs;
+  if (change.shock === null) delete rig.shocks;
   if (change.bar === null) delete rig.swayBars;
-  return { ...next, rig: withRollRig(rig, next) };
+  const built = withRollRig(rig, next);
+  return { ...next, rig: { ...built, joined: joinedIn(built) } };
 }
 
 /** The job with some of what holds the car up in roll designed anew. */
 export function withRoll(job: Job, change: Partial<Job['roll']>): Job {
   const { rig } = redesigned({ ...job.roll, rig: job.rig }, change);
-  return { ...job, rig, roll: { ...job.roll, ...change } };
+  return withBodies({ ...job, rig, roll: { ...job.roll, ...change } });
 }

@@ -16,6 +16,7 @@ const springs = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('coil'),
     ...stands,
+    od: size,
     rate: amount,
     free: z.nullable(size),
     solid: z.nullable(size),
@@ -34,6 +35,7 @@ const springs = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('air'),
     ...stands,
+    od: size,
     pressure: z.number().check(z.positive(), z.maximum(5)),
     area: amount,
     growth: within(-1000, 1000),
@@ -90,7 +92,9 @@ export type RollSchool = (typeof ROLL_SCHOOLS)[number];
 /** How the car is held up in roll, as a job file keeps it. */
 export const rollSchema = z.strictObject({
   springs: z.nullable(springs),
-  shock: z.nullable(z.strictObject({ closed: size, open: size, apart: z.nullable(z.strictObject(stands)) })),
+  shock: z.nullable(
+    z.strictObject({ closed: size, open: size, od: size, apart: z.nullable(z.strictObject(stands)) }),
+  ),
   stop: z.nullable(z.strictObject({ out: size, gap: notNegative, rate: amount, height: size })),
   bar: z.nullable(bar),
   /** how much of the other end's stiffness against roll is its sway bar's, N·mm for a degree */

@@ -117,9 +117,7 @@ function costsNothingElse(input: LocateInput, bar: LinkMember, changed: Rig): bo
   if (sideways(changed) > Math.max(shiftLimit, sideways(rig)) + 1e-6) return false;
   const room = (of: Rig) => {
     const poses = cornerPoses(assemble(of), bump, droop).map(({ pose }) => pose);
-    const gaps = closestApproaches(of, poses).filter(
-      ({ member, obstacle }) => member === bar.id || obstacle === bar.id,
-    );
+    const gaps = closestApproaches(of, poses).filter(({ a, b }) => a === bar.id || b === bar.id);
     return Math.min(Infinity, ...gaps.map((g) => g.distance));
   };
   return room(changed) >= Math.min(LIMITS.clearance.least, room(rig)) - 1e-6;

@@ -4,11 +4,11 @@ import { awayFromAxle, wantedRise, type LateralBar } from '@/core/rig/lateralBar
 import type { LinkMember } from '@/core/rig/members/link';
 import type { MountChange } from '@/core/rig/mounts';
 import { formatDegrees, sayLength } from '@/core/units/length';
-import { division, type Tape } from '@/core/units/tape';
+import { division, upToLine, type Tape } from '@/core/units/tape';
 import type { Remedy, Verdict } from '@/core/verdict/verdict';
 import { mostSideways, rollCentreRange } from '../travelCurve';
 import type { CurvePoint, LocateInput, LocateResult } from '../types';
-import { gapVerdict, MAKE_ROOM } from './gapVerdict';
+import { gapVerdict, MAKE_ROOM, roomRemedies } from './gapVerdict';
 import { migrationVerdict, reachVerdict } from './lateralVerdicts';
 
 /** Looks over a lateral bar in its whole travel. */
@@ -197,8 +197,6 @@ function lengthRemedy(
   }
 }
 
-const upToLine = (mm: number, tape: Tape): number => Math.ceil(mm / division(tape)) * division(tape);
-
 function planVerdict(bar: LateralBar, member: LinkMember, tape: Tape): Verdict | null {
   const { parallel, parallelStop, diagonal } = LIMITS.lateralBar;
   if (member.chassis[0] * member.axle[0] < 0) return null; // crossed ends are reported as such
@@ -249,12 +247,13 @@ function clearanceVerdict(
   bar: LinkMember,
   tape: Tape,
 ): Verdict | null {
-  const closest = gaps.find((g) => g.member === bar.id || g.obstacle === bar.id);
+  const closest = gaps.find((g) => g.a === bar.id || g.b === bar.id);
   if (!closest) return null;
   const said = gapVerdict(input, closest, tape, bar.id);
   if (said.state === 'ok') return said;
   const away = remedies?.away ?? null;
-  if (away === null) return { ...said, remedies: [MAKE_ROOM] };
+  const room = roomRemedies(closest, tape);
+  if (away === null) return { ...said, remedies: room };
   const way = awayFromAxle(bar);
   const mm = upToLine(away, tape);
   const text = `Move both ends ${sayLength(mm, tape)} farther ${way < 0 ? 'behind' : 'ahead of'} the axle`;
@@ -264,5 +263,5 @@ function clearanceVerdict(
     axis: 0,
     mm: bar[end][0] + way * mm,
   }));
-  return { ...said, remedies: [{ text, changes }] };
+  return { ...said, remedies: [{ text, changes }, ...room.filter((r) => r !== MAKE_ROOM)] };
 }

@@ -1,4 +1,5 @@
 import { JOINTS, jointsOf } from '@/core/materials/joints';
+import { FORCE } from '@/core/units/unit';
 import { LIMITS } from '@/core/materials/limits';
 import { kindOf, linksOf } from '@/core/rig/members/members';
 import { memberName } from '@/core/rig/names';
@@ -113,6 +114,7 @@ function pinionVerdict({ rig }: LocateInput, { pinion }: LinkFindings): Verdict 
 
 function bindVerdict(input: LocateInput, { bind }: LinkFindings, tape: Tape): Verdict | null {
   if (!bind) return null;
+  if (givesAsMade(input, bind)) return armVerdict(input, bind, tape);
   const member = memberName(bind.member, input.rig.end);
   const at = sayTravel(bind.at, input, tape);
   const give = `its bushings must give ${sayGive(bind.give, tape)}`;
@@ -134,6 +136,35 @@ function bindVerdict(input: LocateInput, { bind }: LinkFindings, tape: Tape): Ve
     state: cannot ? 'stop' : 'look',
     title: `The members fight each other ${at}.`,
     reason: `There are more of them than the axle has motions to hold. The ${member} is asked for most: ${give}${whichGives(input, bind)}.${cannot ? ' No bushing does: something bends.' : ''}`,
+    remedies: [{ text: bindRemedy(input, bind) }],
+  };
+}
+
+/** Whether a member is an arm of which it is known how it gives along, across and up. */
+const givesAsMade = ({ rig }: LocateInput, { member }: BindFinding): boolean =>
+  rig.members.some((m) => m.id === member && m.type === 'rigid-arm' && Array.isArray(m.rate));
+
+/** An arm rigid to the axle bends where a link's bushing gives: what counts is what its joint pushes on the frame with. */
+function armVerdict(input: LocateInput, bind: BindFinding, tape: Tape): Verdict {
+  const { armLook, armStop } = LIMITS.bind;
+  const member = memberName(bind.member, input.rig.end);
+  const at = sayTravel(bind.at, input, tape);
+  const pushed = `its front joint pushes on the frame with ${FORCE.say(bind.force, tape)}; joint, arm, bracket and axle tube give ${sayGive(bind.give, tape)}`;
+  const shared = { id: 'bind', where: `${member}, ${at}` };
+  if (bind.force < armLook)
+    return {
+      ...shared,
+      state: 'ok',
+      title: 'The arms hardly twist the axle.',
+      reason: `At most, ${at}, the ${member}: ${pushed}.`,
+      remedies: [],
+    };
+  const cannot = bind.force > armStop;
+  return {
+    ...shared,
+    state: cannot ? 'stop' : 'look',
+    title: `The arms twist the axle ${at}.`,
+    reason: `The ${member} is asked for most: ${pushed}.${cannot ? ' Something bends for good.' : ' What that does to brackets and welds is not reckoned here.'}`,
     remedies: [{ text: bindRemedy(input, bind) }],
   };
 }

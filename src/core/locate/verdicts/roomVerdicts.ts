@@ -3,7 +3,7 @@ import { formatDegrees, sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import type { Verdict } from '@/core/verdict/verdict';
 import type { LocateInput, LocateResult, ShaftFindings } from '../types';
-import { gapVerdict, MAKE_ROOM } from './gapVerdict';
+import { gapVerdict, roomRemedies } from './gapVerdict';
 import { sayTravel } from './words';
 
 /** How many tight places are named; past that, the list hides the worst. */
@@ -11,17 +11,17 @@ const NAMED = 4;
 
 /** Looks over the driveshaft, and the room that everything but the lateral bar has. */
 export function roomVerdicts(input: LocateInput, { gaps, links, bar }: LocateResult, tape: Tape): Verdict[] {
-  const others = gaps.filter((g) => g.member !== bar?.id && g.obstacle !== bar?.id);
+  const others = gaps.filter((g) => g.a !== bar?.id && g.b !== bar?.id);
   const tight = others.filter((g) => g.distance < LIMITS.clearance.least - 1e-6).slice(0, NAMED);
   const said = tight.length ? tight : others.slice(0, 1);
   return [
-    ...said.map((gap) => withRemedy(gapVerdict(input, gap, tape))),
+    ...said.map((gap) => {
+      const verdict = gapVerdict(input, gap, tape);
+      return verdict.state === 'ok' ? verdict : { ...verdict, remedies: roomRemedies(gap, tape) };
+    }),
     ...(links.shaft ? shaftVerdicts(input, links.shaft, tape) : []),
   ];
 }
-
-const withRemedy = (verdict: Verdict): Verdict =>
-  verdict.state === 'ok' ? verdict : { ...verdict, remedies: [MAKE_ROOM] };
 
 const shaftVerdicts = (input: LocateInput, shaft: ShaftFindings, tape: Tape): Verdict[] => [
   jointAngles(shaft),

@@ -77,9 +77,9 @@ export function Obstacles() {
         <Button className="add-part">Add something in the way</Button>
       </Dropdown>
       <p className="hint">
-        The axle’s tube and cover are there already, from Record; the rails come as they were measured,
-        straight over the axle: move their undersides where they kick up or are notched. Draw a thing as large
-        as it is: box, pipe or ball.
+        What Pellik knows is there already: housing, tyres, shaft, springs, shocks, and bars. The rails come
+        as they were measured, straight over the axle: move their undersides where they kick up or are
+        notched. Draw a thing as large as it is: box, pipe or ball.
       </p>
     </section>
   );
@@ -160,6 +160,7 @@ function Shape({ obstacle }: { obstacle: Obstacle }) {
         </>
       );
     case 'capsule':
+    case 'cylinder':
       return (
         <>
           <PointFields id={obstacle.id} of="from" name="one end" point={obstacle.from} />
@@ -222,7 +223,8 @@ function PointFields({ id, of, name, point, below, above }: PointProps) {
 function withCoordinate(o: Obstacle, of: Corner, axis: Axis, mm: number): Obstacle {
   const set = (p: Point) => p.map((v, k) => (k === axis ? mm : v)) as Point;
   if (o.shape === 'sphere') return { ...o, centre: set(o.centre) };
-  if (o.shape === 'capsule') return of === 'from' ? { ...o, from: set(o.from) } : { ...o, to: set(o.to) };
+  if (o.shape === 'capsule' || o.shape === 'cylinder')
+    return of === 'from' ? { ...o, from: set(o.from) } : { ...o, to: set(o.to) };
   return of === 'min' ? { ...o, min: set(o.min) } : { ...o, max: set(o.max) };
 }
 

@@ -1,5 +1,6 @@
 'use client';
 import { without } from '@/core/job/edits/omit';
+import { withBodies } from '@/core/job/bodies';
 import { withMeasuredAgain } from '@/core/job/edits/readings';
 import { travelOf } from '@/core/job/jobValues';
 import type { ShaftFindings } from '@/core/locate/types';
@@ -17,6 +18,7 @@ import { useLocateResult } from '@/workers/locate';
 import { useVerdicts } from '@/stations/locate/useVerdicts';
 import { Chart } from '@/stations/locate/charts/Chart';
 import { MountsTable } from '@/stations/locate/members/MountsTable';
+import { ArmsGive, BodySizes } from './BodySizes';
 import { Obstacles } from './Obstacles';
 import { DRIVESHAFT } from '@/core/rig/mounts';
 
@@ -34,6 +36,8 @@ export function RoomPart() {
       {result && <Verdicts verdicts={verdicts.room} />}
       {shaft && <Chart focus="room" offered={['plunge', 'rearJoint', 'frontJoint']} />}
       <Obstacles />
+      <BodySizes />
+      <ArmsGive />
       {shaft && <Driveshaft />}
     </>
   );
@@ -104,7 +108,7 @@ function AngleField({ which, label }: { which: Angle; label: string }) {
       onEnter={(deg, typed) =>
         enter(field, typed, (j) => {
           const driveshaft: Rig['driveshaft'] = { ...j.rig.driveshaft!, [which]: deg };
-          return { ...j, laidOut: true, rig: { ...j.rig, driveshaft } };
+          return withBodies({ ...j, laidOut: true, rig: { ...j.rig, driveshaft } });
         })
       }
       onClear={() => edit((j) => withMeasuredAgain(j, field))}

@@ -19,7 +19,7 @@ export function LateralResults() {
   const verdicts = useVerdicts();
   if (!result) return null;
   const { bar, ride, ghosts, gaps } = result;
-  const closest = bar && gaps.find((g) => g.member === bar.id || g.obstacle === bar.id);
+  const closest = bar && gaps.find((g) => g.a === bar.id || g.b === bar.id);
   const shift = (y: number) => (
     <>
       <Frac mm={Math.abs(y)} tape={tape} unit /> {Math.abs(y) < 0.4 ? '' : y > 0 ? 'left' : 'right'}
@@ -68,7 +68,7 @@ export function LateralResults() {
         })}
         {closest && (
           <Readout
-            name={`Least gap, to the ${memberName(closest.member === bar.id ? closest.obstacle : closest.member, end)}`}
+            name={`Least gap, to the ${memberName(closest.a === bar.id ? closest.b : closest.a, end)}`}
             id="clearance"
           >
             {closest.distance > 0 ? <Frac mm={closest.distance} tape={tape} unit /> : 'hits'}

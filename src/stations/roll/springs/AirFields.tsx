@@ -3,6 +3,7 @@ import type { Air } from '@/core/springs/springDesign';
 import type { Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';
 import { putSprings } from '@/store/edits/rollEdits';
+import { LengthField } from '@/ui/fields/LengthField';
 import { NumberField } from '@/ui/fields/NumberField';
 import { StandFields } from './StandFields';
 import { AREA, AREA_GROWTH, PRESSURE, VOLUME } from '@/core/units/unit';
@@ -60,6 +61,15 @@ export function AirFields({ springs }: { springs: Air }) {
   return (
     <>
       <div className="two-up">
+        <LengthField
+          field="roll/springOd"
+          label="Widest, as it bulges"
+          showLabel
+          mm={springs.od}
+          least={40}
+          most={400}
+          onEnter={(od, typed) => putSprings({ od }, 'roll/springOd', typed)}
+        />
         {AIR.map(({ key, label, unit, show, read, mm, inch }) => {
           const [least, most, decimals] = tape === 'mm' ? mm : inch;
           return (

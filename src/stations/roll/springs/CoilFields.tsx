@@ -24,6 +24,15 @@ export function CoilFields({ springs }: { springs: Coil }) {
           onEnter={(shown, typed) => putSprings({ rate: SPRING_RATE.read(shown, tape) }, 'roll/rate', typed)}
         />
         <LengthField
+          field="roll/springOd"
+          label="Outside of its coils"
+          showLabel
+          mm={springs.od}
+          least={20}
+          most={300}
+          onEnter={(od, typed) => putSprings({ od }, 'roll/springOd', typed)}
+        />
+        <LengthField
           field="roll/free"
           label="Free length, unloaded"
           showLabel

@@ -39,6 +39,15 @@ export function ShockFields() {
             onEnter={(mm, typed) => put({ [key]: mm }, `roll/shock/${key}`, typed)}
           />
         ))}
+        <LengthField
+          field="roll/shock/od"
+          label="Diameter"
+          showLabel
+          mm={shock.od}
+          least={10}
+          most={200}
+          onEnter={(od, typed) => put({ od }, 'roll/shock/od', typed)}
+        />
       </div>
       <Checkbox
         className="tick"

@@ -1,0 +1,150 @@
+import { dequal } from 'dequal';
+import { unit, type Point } from '@/core/geometry/vector';
+import { SIDES } from '@/core/geometry/side';
+import { leavesOf } from '@/core/rig/roles';
+import { BODY_IDS, type Obstacle, type Rig } from '@/core/rig/schema';
+import { measured } from '@/core/survey/readings';
+import { toRadians } from '@/core/geometry/angle';
+import { armStiffness, axleTorsion, USUAL_HELD } from '@/core/beam/armStiffness';
+import { JOINTS, jointsOf } from '@/core/materials/joints';
+import { ELASTIC } from '@/core/materials/steels';
+import type { RigidArm } from '@/core/rig/members/rigidArm';
+import { mayTwist, sizeOf, type BodySize } from './bodySizes';
+import { railId } from './frameRails';
+import type { Job } from './jobSchema';
+import { CENTRE, COVER, NOSE, ownObstacles, patternSize, tireWidthOf, TUBE } from './jobValues';
+
+/** An arm shorter than this is none, mm; and the share of the track that brackets on an axle commonly stand apart. */
+const LEAST_ARM = 50;
+const BRACKETS_APART = 0.6;
+
+/**
+ * A job's rig with every body that the job knows of: the axle's housing in its parts, tyres, driveshaft, arms, leaves and drag link, as
+ * thick as they were measured or typed, or as they usually are; how arms and tube give; and which of them are fastened to each other.
+ */
+export function withBodies(job: Job): Job {
+  const { rig } = job;
+  const thick = <T extends { od?: number }>(part: T, size: BodySize): T => {
+    const od = sizeOf(job, size);
+    return part.od === od ? part : { ...part, od };
+  };
+  const members = rig.members.map((m) => {
+    if (m.type === 'leaf') return thick(m, 'leaf');
+    if (m.type === 'slider-arm') return thick(m, 'arm');
+    return m.type === 'rigid-arm' ? withGive(job, thick(m, 'arm')) : m;
+  });
+  const torsion = torsionOf(job);
+  const next: Rig = {
+    ...rig,
+    version: 2,
+    members: members.every((m, i) => m === rig.members[i]) ? rig.members : members,
+    ...(rig.driveshaft && { driveshaft: thick(rig.driveshaft, 'driveshaft') }),
+    ...(rig.steering && { steering: thick(rig.steering, 'dragLink') }),
+    tires: kept(rig.tires, { width: tireWidthOf(job) }),
+    obstacles: kept(rig.obstacles, [...housing(job), ...ownObstacles(rig)]),
+    joined: kept(rig.joined, joinedIn(rig)),
+  };
+  if (torsion === undefined) delete next.axleTorsion;
+  else next.axleTorsion = torsion;
+  const same =
+    (Object.keys(next) as (keyof Rig)[]).every((key) => next[key] === rig[key]) &&
+    rig.axleTorsion === torsion;
+  return same ? job : { ...job, rig: next };
+}
+
+/** An arm that gives as it is made: by its tubes, its joint, its bracket and the frame, or as was typed. */
+function withGive(job: Job, arm: RigidArm): RigidArm {
+  const { bodies, joints, rig } = job;
+  const size = (of: BodySize) => sizeOf(job, of);
+  const length = Math.max(LEAST_ARM, Math.hypot(arm.chassis[0], arm.chassis[2] - rig.tireRadius));
+  const made = {
+    length,
+    od: size('arm'),
+    wall: size('armWall'),
+    tubes: size('armSpread') > 0 ? (2 as const) : (1 as const),
+    spread: size('armSpread'),
+  };
+  const joint = JOINTS[jointsOf(joints, arm.id).chassis].rate;
+  const estimated = armStiffness(made, { joint, ...USUAL_HELD }, ELASTIC.E);
+  const typed = [bodies.armAlong, bodies.armAcross, bodies.armUp];
+  const rate = estimated.map((v, k) => typed[k] ?? v) as [number, number, number];
+  return dequal(rate, arm.rate) ? arm : { ...arm, rate };
+}
+
+/** How hard the axle's tube twists, N·mm/rad; undefined where nothing twists it. */
+function torsionOf(job: Job): number | undefined {
+  const { rig, bodies, readings } = job;
+  if (!mayTwist(rig)) return undefined;
+  if (bodies.axleTorsion !== undefined) return bodies.axleTorsion;
+  const tube = { od: measured(readings, 'tubeDiameter').value, wall: sizeOf(job, 'tubeWall') };
+  return axleTorsion(tube, BRACKETS_APART * rig.track, rig.track, ELASTIC.G);
+}
+
+/** What is the same stays the same object, so that it is seen not to have changed. */
+const kept = <T>(was: T | undefined, is: T): T => (was !== undefined && dequal(was, is) ? was : is);
+
+/** The axle's own housing, as far as it was measured: tube, centre section, cover and pinion nose. */
+function housing(job: Job): Obstacle[] {
+  const { tireRadius: r, track, driveshaft } = job.rig;
+  const { cover } = patternSize(job);
+  const size = (of: BodySize) => sizeOf(job, of);
+  const [left, depth] = [size('centreLeft'), size('centreDepth')];
+  const [width, height] = [size('centreWidth'), size('centreHeight')];
+  const reach = track / 2 - tireWidthOf(job) / 2;
+  return [
+    {
+      id: TUBE,
+      on: 'axle',
+      shape: 'capsule',
+      from: [0, reach, r],
+      to: [0, -reach, r],
+      radius: measured(job.readings, 'tubeDiameter').value / 2,
+    },
+    {
+      id: CENTRE,
+      on: 'axle',
+      shape: 'box',
+      min: [0, left - width / 2, r - height / 2],
+      max: [depth, left + width / 2, r + height / 2],
+    },
+    {
+      id: COVER,
+      on: 'axle',
+      shape: 'cylinder',
+      from: [0, left, r],
+      to: [-cover, left, r],
+      radius: Math.min(width, height) / 2,
+    },
+    ...(driveshaft ? [noseOf(driveshaft, [0, left, r], depth, size('nose') / 2)] : []),
+  ];
+}
+
+/** The pinion's nose, from the face of the centre section to the shaft's rear joint, along the pinion. */
+function noseOf(
+  { pinion, pinionAngleDeg }: NonNullable<Rig['driveshaft']>,
+  centre: Point,
+  depth: number,
+  radius: number,
+): Obstacle {
+  const angle = toRadians(pinionAngleDeg);
+  const way = unit([Math.cos(angle), 0, -Math.sin(angle)]);
+  const length = Math.max(10, (pinion[0] - centre[0] - depth) / way[0]);
+  const from = pinion.map((v, k) => v - length * way[k]!) as Point;
+  return { id: NOSE, on: 'axle', shape: 'cylinder', from, to: pinion, radius };
+}
+
+/** What is fastened to each other beside what shares a mount: shaft and pinion, springs, shocks and leaves with what they stand on. */
+export function joinedIn(rig: Rig): [string, string][] {
+  const standing = [
+    ...leavesOf(rig).map((m) => m.id),
+    ...[...(rig.springs ?? []), ...(rig.shocks ?? [])].map((s) => s.id),
+  ];
+  const there = new Set((rig.obstacles ?? []).map((o) => o.id));
+  const rails = SIDES.map(railId).filter((id) => there.has(id));
+  return [
+    ...(rig.driveshaft ? [NOSE, CENTRE].map((id): [string, string] => [BODY_IDS.driveshaft, id]) : []),
+    // The tube ends in the wheel.
+    ...Object.values(BODY_IDS.tire).map((id): [string, string] => [id, TUBE]),
+    ...standing.flatMap((id) => [TUBE, ...rails].map((on): [string, string] => [id, on])),
+  ];
+}
