@@ -5,12 +5,13 @@ import { centrelineOf } from '@/core/swaybar/centreline';
 import { deflect } from '@/core/beam/beamFrame';
 import { sectionOf, type Round as Section } from '@/core/beam/section';
 import { handbookRate } from '@/core/swaybar/handbookRate';
-import { eyeTravels } from '@/core/swaybar/swayBarRate';
+import { barTwisted, eyeTravels } from '@/core/swaybar/swayBarRate';
 import { smallMotions } from '@/core/kinematics/smallMotions';
 import type { Rig, SwayBar } from '@/core/rig/schema';
 import { solveRig } from '@/core/bench/solveRig';
 import { patternRig } from '../support/layouts';
 import { ends, MASSES } from '../support/masses';
+import { carried } from '../support/rigs';
 import results from './calculix/results.json';
 import type { Point } from '@/core/geometry/vector';
 
@@ -161,6 +162,87 @@ const bar = (z: number): SwayBar => ({
   ],
   links: { left: [-350, 450, z - 100], right: [-350, -450, z - 100] },
   ...STEEL,
+});
+
+/** A bar with one arm longer than the other, its feet at unlike heights too. */
+const unlike = fc.record({
+  left: fc.integer({ min: 120, max: 380 }),
+  right: fc.integer({ min: 120, max: 380 }),
+  foot: fc.integer({ min: 90, max: 260 }),
+  od: fc.integer({ min: 14, max: 32 }),
+});
+const mirrored = ([x, y, z]: Point): Point => [x, -y, z];
+
+describe('a bar with unlike arms', () => {
+  const unlikeBar = (
+    z: number,
+    { left, right, foot, od }: { left: number; right: number; foot: number; od: number },
+  ) => ({
+    ...bar(z),
+    od,
+    centreline: [
+      [-100 - left, 450, z + 50],
+      [-100, 450, z + 50],
+      [-100, -450, z + 50],
+      [-100 - right, -450, z + 50],
+    ] as Point[],
+    links: {
+      left: [-100 - left, 450, z + 50 - foot] as Point,
+      right: [-100 - right, -450, z - 100] as Point,
+    },
+  });
+
+  // Maxwell and Betti, from memory: held at either eye the bar is one spring seen through either arm, so that the two
+  // stiffnesses are as the squares of the arms; energy for eyes moved u and −u follows from either.
+  test('has one rate from whichever eye it is held at, and each is by energy', () => {
+    fc.assert(
+      fc.property(unlike, (sizes) => {
+        const one = unlikeBar(330, sizes);
+        const held = travel(one.centreline, { od: one.od, wall: null, ...STEEL }, one.bushings);
+        const other = travel(
+          // Turned about, its right eye is the left one.
+          one.centreline.map(mirrored),
+          { od: one.od, wall: null, ...STEEL },
+          one.bushings.map(mirrored) as [Point, Point],
+        );
+        const lever = Math.sqrt(held / other);
+        expect(lever / (sizes.left / sizes.right)).toBeCloseTo(1, 6);
+        // Left eye moved u, right eye −u: what the bar stores is that of the left eye moved u(1 + lever) with the right one held.
+        const u = 3;
+        const energy = (u * (1 + lever)) ** 2 / (2 * held);
+        expect(barTwisted(one, 'bar').rate / ((2 * energy) / (2 * u) ** 2)).toBeCloseTo(1, 6);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  test('in a car turned about gives what it gave', () => {
+    fc.assert(
+      fc.property(unlike, fc.boolean(), (sizes, onAxle) => {
+        const rig = sprungRig();
+        const one = unlikeBar(rig.tireRadius, sizes);
+        const mountedOn = onAxle ? ('axle' as const) : ('chassis' as const);
+        const there: Rig = { ...rig, swayBars: [{ ...one, mountedOn }] };
+        const turned = carried(there, mirrored);
+        const [about] = turned.swayBars!;
+        const back: Rig = {
+          ...turned,
+          swayBars: [
+            {
+              ...about!,
+              centreline: [...about!.centreline].reverse(),
+              links: { left: about!.links.right, right: about!.links.left },
+              bushings: [...about!.bushings].reverse() as [Point, Point],
+            },
+          ],
+        };
+        const [a, b] = [there, back].map((r) => solveRig(r).swayBars![0]!);
+        for (const key of ['rate', 'rollRate', 'maxStress'] as const)
+          expect(b![key] / a![key]).toBeCloseTo(1, 5);
+      }),
+      { numRuns: 20 },
+    );
+  });
 });
 
 describe('the car in roll', () => {

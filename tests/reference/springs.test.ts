@@ -10,7 +10,9 @@ import { lineAt, turningBar, turnsTo } from '@/core/swaybar/armRotation';
 import { rideOf } from '@/core/springs/springTravel';
 import { stopForce, stopInLean } from '@/core/springs/bumpStop';
 import { plateOf, sectionOf, type Plate } from '@/core/beam/section';
-import type { Coil } from '@/core/springs/springDesign';
+import type { Air, Coil } from '@/core/springs/springDesign';
+import { axleToChassis } from '@/core/kinematics/attitude';
+import { isReached } from '@/core/kinematics/pose';
 import { barTwisted } from '@/core/swaybar/swayBarRate';
 import { solveRig } from '@/core/bench/solveRig';
 import { distance, type Point } from '@/core/geometry/vector';
@@ -203,6 +205,48 @@ describe('wheel rate and frequency', () => {
     const deflection = found.standing / found.wheelRate / 25.4;
     expect(Math.abs((found.frequency * 60) / (187.8 / Math.sqrt(deflection)) - 1)).toBeLessThan(0.002);
     expect(found.standing * 2).toBeCloseTo((1500 * 0.46 - 150) * G, 6);
+  });
+
+  // By work alone: what the air stores as it is squeezed, ∫p dV of p·Vⁿ less the atmosphere's part, is a potential of the lift;
+  // its slope carries the car and its second slope is the rate at the tyre. It knows neither leverage nor the rate of a bag.
+  test('an air spring let to other heights bounces by the work that it stores', () => {
+    const n = 1.38;
+    const outside = 0.101325;
+    const air: Air = {
+      kind: 'air',
+      frame: { out: 380, ahead: 40, height: rig.tireRadius + 220 },
+      axle: { out: 520, ahead: -20, height: rig.tireRadius + 30 },
+      od: 150,
+      pressure: 0.4,
+      area: 12_000,
+      growth: 25,
+      volume: 2.4e6,
+    };
+    const mechanism = assemble(rig);
+    const found = rideOf({ rig, springs: air, shock: null, stop: null, bump: 70, droop: 70 }, mechanism)!;
+    const length = (lift: number) => {
+      const pose = mechanism.at({ left: lift, right: lift });
+      if (!isReached(pose)) throw new Error('out of reach');
+      const { frame, axle } = air;
+      const end = axleToChassis(pose, rig.tireRadius)([axle.ahead, axle.out, axle.height]);
+      return Math.hypot(frame.ahead - end[0], frame.out - end[1], frame.height - end[2]);
+    };
+    const rest = length(0);
+    const volume = (lift: number) => {
+      const squeezed = rest - length(lift);
+      return air.volume - air.area * squeezed - (air.growth * squeezed ** 2) / 2;
+    };
+    expect(found.heights).toHaveLength(5);
+    for (const { lift, frequency, pressure } of found.heights) {
+      const filled = (pressure + outside) * volume(lift) ** n;
+      const stored = (at: number) => (filled * volume(at) ** (1 - n)) / (n - 1) + outside * volume(at);
+      const h = 0.5;
+      const [down, here, up] = [stored(lift - h), stored(lift), stored(lift + h)];
+      expect((up - down) / (2 * h) / found.standing).toBeCloseTo(1, 3);
+      const rate = (up + down - 2 * here) / h ** 2;
+      const mass = found.standing / G;
+      expect(frequency / (Math.sqrt((rate * 1000) / mass) / (2 * Math.PI))).toBeCloseTo(1, 3);
+    }
   });
 
   test('a stop starts at its rate and is twice as hard half squeezed', () => {

@@ -126,16 +126,19 @@ export function rideOf(input: RideInput, moving: Mechanism): RideAnswer | null {
     },
     rows,
     hardBump: liftUnder(rows, LIMITS.springs.hardBump * standing),
-    heights: springs.kind === 'air' ? heightsOf(springs) : [],
+    heights: springs.kind === 'air' ? heightsOf(springs, standing) : [],
   };
 
-  function heightsOf(bag: Extract<SpringDesign, { kind: 'air' }>): RideAnswer['heights'] {
+  function heightsOf(bag: Extract<SpringDesign, { kind: 'air' }>, load: number): RideAnswer['heights'] {
     return [-0.75 * droop, -0.4 * droop, 0, 0.4 * bump, 0.75 * bump].flatMap((lift) => {
-      const here = span(lift);
-      if (!here) return [];
-      // The axle up in its travel is the car let down: the bag is squeezed.
-      const state = airUnder(bag, at!.length - here.length, carried);
-      return [{ lift, ...state, frequency: hertz(state.rate * ratio ** 2) }];
+      const [above, here, below] = [span(lift + small), span(lift), span(lift - small)];
+      if (!above || !here || !below) return [];
+      const lever = (below.length - above.length) / (2 * small);
+      if (!(lever > LEAST_RATIO)) return [];
+      // The axle up in its travel is the car let down: the bag is squeezed, and filled to carry the car by its leverage there.
+      const state = airUnder(bag, at!.length - here.length, load / lever);
+      const turning = -(state.force * (below.length + above.length - 2 * here.length)) / small ** 2;
+      return [{ lift, ...state, frequency: hertz(state.rate * lever ** 2 + turning) }];
     });
   }
 }

@@ -26,10 +26,11 @@ export type SwayBarAnswer = {
 
 /**
  * What a sway bar does: its rate from the frame model of its true centreline, bushings holding it across its axis and free
- * along and about it; its roll rate from how far the links move its eyes apart as the axle rolls at constant mean heave.
+ * along and about it; its roll rate from how far the links move its eyes as the axle rolls at constant mean heave.
  *
- * Under equal and opposite forces at the eyes the bar would still be free to swing about its bushings; the right eye is held,
- * which for arms alike takes just that opposite force, and the left eye's movement is the relative travel.
+ * The bar is free to swing about its bushings, so that of any two movements v of its eyes only one combination is stored: v_left −
+ * lever·v_right, lever the left arm to the right one; the right eye held, force and movement of the left give its stiffness k.
+ * Rate = 2·energy/(relative travel)² for eyes moved u and −u, k(1 + lever)²/4; roll rate = k(v_left − lever·v_right)².
  *
  * @param twisted the bar by itself, where it has been worked out already
  * @throws InputError where the bar cannot be held, or an end link lies flat
@@ -41,24 +42,29 @@ export function swayBar(
   path: string,
   twisted = barTwisted(bar, path),
 ): SwayBarAnswer {
-  const { rate, eyes, stress, stressAt, torsionShare } = twisted;
-  const apart = changePerRadian(small, (pose) => {
+  const { rate, stiffness, lever, eyes, stress, stressAt, torsionShare } = twisted;
+  const wound = changePerRadian(small, (pose) => {
     const [left, right] = eyeTravels(rig, bar, eyes, pose, path);
-    return left - right;
+    return left - lever * right;
   });
   return {
     id: bar.id,
     rate,
-    rollRate: perDegree(rate * apart ** 2),
-    maxStress: Math.abs(perDegree(apart)) * stress,
+    rollRate: perDegree(stiffness * wound ** 2),
+    maxStress: Math.abs(perDegree(wound)) * stress,
     maxStressAt: stressAt,
     torsionShare,
   };
 }
 
-/** A bar by itself: N for a mm that its eyes part; von Mises stress for that mm, N/mm², and where; share of twist. */
+/**
+ * A bar by itself: N for a mm that its eyes part; N for a mm of its left eye with the right one held, and the left arm to the
+ * right one; von Mises stress for that mm, N/mm², and where; share of twist.
+ */
 export type Twisted = {
   rate: number;
+  stiffness: number;
+  lever: number;
   stress: number;
   stressAt: Point;
   torsionShare: number;
@@ -69,16 +75,26 @@ export type Twisted = {
 export function barTwisted(bar: SwayBar, path: string): Twisted {
   const line = centrelineOf(bar.centreline, bar.bushings);
   const unitLoad = underUnitLoad(bar, line, path);
-  const rate = 1 / unitLoad.move(0)[2];
-  if (!Number.isFinite(rate) || rate <= 0)
+  const stiffness = 1 / unitLoad.move(0)[2];
+  if (!Number.isFinite(stiffness) || stiffness <= 0)
     throw new InputError(path, 'its bushings do not hold it, or its eyes lie on the line through them');
+  const lever = liftOf(bar, line.nodes[0]!) / liftOf(bar, line.nodes.at(-1)!);
   return {
-    rate,
-    stress: rate * unitLoad.stress.most,
+    rate: (stiffness * (1 + lever) ** 2) / 4,
+    stiffness,
+    lever,
+    stress: stiffness * unitLoad.stress.most,
     stressAt: line.nodes[unitLoad.stress.node]!,
     torsionShare: unitLoad.torsionShare,
     eyes: [line.nodes[0]!, line.nodes.at(-1)!],
   };
+}
+
+/** How far a place of a bar goes up as the bar swings about its bushings, mm for a radian. */
+function liftOf({ bushings: [a, b] }: SwayBar, p: Point): number {
+  const axis = unit(minus(a, b));
+  const d = minus(p, b);
+  return axis[0] * d[1] - axis[1] * d[0];
 }
 
 function underUnitLoad(bar: SwayBar, { nodes, bushings }: Centreline, path: string): Deflected {
