@@ -15,17 +15,26 @@ import { advanced, jointState, type Advance } from '@/core/weld/holdPoint';
  *
  * @param agreement of the job's readings; undefined while they are still being fitted together, which holds too
  */
-export const jobConditions = (job: Job, agreement: Agreement | null | undefined): Condition[] =>
-  holdConditions(job, workBar(job), troublesOf(job, agreement));
+export const jobConditions = (job: Job, agreement: Agreement | null | undefined): Condition[] => {
+  const bar = workBar(job);
+  return bar ? holdConditions(job, bar, troublesOf(job, agreement)) : [];
+};
 
-/** Takes a bracket of the bar on the saw to its next state; held while a condition is open, unless the builder writes why. */
-export const advanceBracket = (
+/**
+ * Takes a bracket of the bar on the saw to its next state; held while a condition is open, unless the builder writes why. Without
+ * such a bar nothing is taken anywhere.
+ */
+export function advanceBracket(
   job: Job,
   agreement: Agreement | null | undefined,
   bracket: Bracket,
   at: string,
   reason = '',
-): Advance => advanced(job, { member: workBar(job).id, bracket }, jobConditions(job, agreement), at, reason);
+): Advance {
+  const bar = workBar(job);
+  if (!bar) return { ok: true, job };
+  return advanced(job, { member: bar.id, bracket }, jobConditions(job, agreement), at, reason);
+}
 
 function troublesOf(job: Job, agreement: Agreement | null | undefined): Trouble[] {
   return [

@@ -44,6 +44,7 @@ export function stationBasis(job: Job, station: StationId): Basis | null {
       return rollBasis(job);
     case 'cut': {
       const bar = workBar(job);
+      if (!bar) return null;
       const made = makeBar(describeBar(bar).eyeToEye, barSpec(job));
       return {
         bar: memberName(bar.id, job.rig.end),

@@ -8,6 +8,8 @@ import { toRadians } from '@/core/geometry/angle';
 import { armStiffness, axleTorsion, USUAL_HELD } from '@/core/beam/armStiffness';
 import { JOINTS, jointsOf } from '@/core/materials/joints';
 import { ELASTIC } from '@/core/materials/steels';
+import type { Leaf } from '@/core/rig/members/leaf';
+import { leafLateralRate, leafWindupRate } from '@/core/springs/leafPack';
 import type { RigidArm } from '@/core/rig/members/rigidArm';
 import { mayTwist, sizeOf, type BodySize } from './bodySizes';
 import { railId } from './frameRails';
@@ -29,7 +31,7 @@ export function withBodies(job: Job): Job {
     return part.od === od ? part : { ...part, od };
   };
   const members = rig.members.map((m) => {
-    if (m.type === 'leaf') return thick(m, 'leaf');
+    if (m.type === 'leaf') return withLeafRates(job, thick(m, 'leaf'));
     if (m.type === 'slider-arm') return thick(m, 'arm');
     return m.type === 'rigid-arm' ? withGive(job, thick(m, 'arm')) : m;
   });
@@ -69,6 +71,15 @@ function withGive(job: Job, arm: RigidArm): RigidArm {
   const typed = [bodies.armAlong, bodies.armAcross, bodies.armUp];
   const rate = estimated.map((v, k) => typed[k] ?? v) as [number, number, number];
   return dequal(rate, arm.rate) ? arm : { ...arm, rate };
+}
+
+/** A leaf that holds sideways and against wind-up as was typed, or as its pack at Roll gives it; else as it stands. */
+function withLeafRates({ bodies, roll: { springs } }: Job, leaf: Leaf): Leaf {
+  const pack = springs?.kind === 'leaf' ? springs : null;
+  const lateralRate = bodies.leafAcross ?? (pack ? leafLateralRate(pack) : leaf.lateralRate);
+  const windupRate = bodies.leafWindup ?? (pack ? leafWindupRate(pack) : leaf.windupRate);
+  const same = lateralRate === leaf.lateralRate && windupRate === leaf.windupRate;
+  return same ? leaf : { ...leaf, lateralRate, windupRate };
 }
 
 /** How hard the axle's tube twists, N·mm/rad; undefined where nothing twists it. */

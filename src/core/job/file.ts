@@ -1,5 +1,4 @@
 import { InputError, orRefusal, parseJson, validate } from '@/core/rig/read';
-import { linksOf } from '@/core/rig/members/members';
 import { applyReadings } from './applyReadings';
 import { withTrueTexts } from '@/core/survey/typed';
 import { upgraded, withTrackBars, withTypedMarks } from './upgrade';
@@ -23,7 +22,6 @@ export function readJob(text: string): Job {
     );
   }
   const job = validate(jobSchema, upgraded(value as Record<string, unknown>));
-  if (linksOf(job.rig).length === 0) throw new InputError('rig.members', 'needs at least one link');
   const told = withTrackBars({ ...job, readings: withTrueTexts(job.readings) });
   return applyReadings(typeof version === 'number' && version < 4 ? withTypedMarks(told) : told);
 }

@@ -33,10 +33,10 @@ export const patternSize = ({ readings, cut }: Job): PatternSize => ({
   tubeOd: cut.tube.od,
 });
 
-/** The bar on the saw: the one chosen, or the lateral bar, or the first there is. */
-export function workBar({ rig, cut }: Pick<Job, 'rig' | 'cut'>): LinkMember {
+/** The bar on the saw: the one chosen, or the lateral bar, or the first there is; null on an axle that is held without a bar. */
+export function workBar({ rig, cut }: Pick<Job, 'rig' | 'cut'>): LinkMember | null {
   const links = linksOf(rig);
-  return links.find((m) => m.id === cut.member) ?? lateralBarOf(rig) ?? links[0]!;
+  return links.find((m) => m.id === cut.member) ?? lateralBarOf(rig) ?? links[0] ?? null;
 }
 
 export function barSpec({ cut }: Pick<Job, 'cut'>): BarSpec {

@@ -6,6 +6,7 @@ import { describeBar } from '@/core/rig/lateralBar';
 import { lateralBarOf } from '@/core/rig/roles';
 import { BODY_IDS, type Rig } from '@/core/rig/schema';
 import { lateralRemedies } from './lateralRemedies';
+import { leafGive } from './leafGive';
 import { findLinks } from './linkFindings';
 import { solveStandardLoads } from './loads';
 import { compareSchools } from './schools';
@@ -45,6 +46,7 @@ export function analyseLocate(input: LocateInput): LocateResult {
     links: findLinks(input, ride, poses),
     schools: bar && compareSchools(input, bar.id),
     remedies: bar && lateralRemedies(input, mechanism, bar, mostSideways(curve), closest),
+    leafGive: leafGive(input),
     loads: solveStandardLoads(input, mechanism),
   };
 }

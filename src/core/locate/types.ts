@@ -112,6 +112,12 @@ export type ShaftFindings = {
   out: number;
 };
 
+/**
+ * How far leaf springs let the axle go sideways in the steady corner, mm: by themselves, and with the bar that is there, or with a
+ * level one where there is none. What the corner pushes with, N, is the sprung weight on this end.
+ */
+export type LeafGive = { force: number; alone: number; withBar: number; hasBar: boolean };
+
 /** The most that something turns over the travel, degrees: with both wheels together, and with one up as the other drops. */
 export type MostSteer = { both: number; one: number };
 
@@ -161,5 +167,7 @@ export type LocateResult = {
   /** what would mend a lateral bar that is too short or too near */
   remedies: LateralRemedies | null;
   links: LinkFindings;
+  /** what leaf springs give sideways, with a bar and without */
+  leafGive: LeafGive | null;
   loads: { load: LoadCase; answer: LoadAnswer | null }[];
 };

@@ -63,6 +63,9 @@ export const LIMITS = {
   /** how far over-held members may have to give, mm: what any bushing does, and what only a very soft one can; and what an arm whose give is known may push on its frame joint, N */
   bind: { look: 1, stop: 6, armLook: 2_000, armStop: 20_000 },
 
+  /** how far leaf springs alone may let an axle go sideways in the steady corner, mm */
+  leafGive: inch(1 / 4),
+
   /** a shaft with two joints, degrees: how far apart they may be, the steepest at rest and in the travel; room a slip yoke keeps, mm */
   driveshaft: { match: 1.5, atRide: 4, inTravel: 17, yokeSpare: 6.35 },
 

@@ -219,9 +219,9 @@ function rounded({ adjuster, turns, mm }: BarTurn): number {
 
 function threadAfter(job: Job, steps: SettingStep[]): Setting['thread'] {
   const bar = workBar(job);
-  const worked = steps.flatMap((s) => s.bars).filter((b) => b.id === bar.id && b.adjuster.style === 'tube');
+  const worked = steps.flatMap((s) => s.bars).filter((b) => b.id === bar?.id && b.adjuster.style === 'tube');
   const last = worked.at(-1);
-  if (!last) return null;
+  if (!bar || !last) return null;
   const turns = worked.reduce((sum, b) => sum + b.turns!, 0);
   const spec = windTube(barSpec(job), turnsOf(job, bar.id) + turns);
   const { frame, axle } = makeBar(last.lengthWanted, spec).ends;

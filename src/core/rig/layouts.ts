@@ -147,9 +147,15 @@ function truckArms(size: PatternSize): Pattern {
   return { members: [...arms('truck-arm', at, [1300, 0.06, -120]), panhardBar(at, size)] };
 }
 
-function leafPanhard(size: PatternSize): Pattern {
-  const at = penFor(size);
-  const leaves = (
+/** Two leaf springs, fixed at one eye and on a shackle at the other. */
+const leaves = (
+  at: Pen,
+  share: number,
+  fixed: [number, number],
+  shackled: [number, number],
+  seat: number,
+): Member[] =>
+  (
     [
       ['left', 1],
       ['right', -1],
@@ -157,12 +163,33 @@ function leafPanhard(size: PatternSize): Pattern {
   ).map(([side, s]) => ({
     type: 'leaf' as const,
     id: `leaf-${side}`,
-    frontEye: at(640, s * 0.37, -10),
-    seat: at(0, s * 0.37, -50),
-    rearEye: at(-720, s * 0.37, 60),
+    frontEye: at(fixed[0], s * share, fixed[1]),
+    seat: at(0, s * share, seat),
+    rearEye: at(shackled[0], s * share, shackled[1]),
     ...LEAF,
   }));
-  return { members: [...leaves, panhardBar(at, size)] };
+
+const rearLeaves = (at: Pen) => leaves(at, 0.37, [640, -10], [-720, 60], -50);
+
+const leavesAlone = (size: PatternSize): Pattern => ({ members: rearLeaves(penFor(size)) });
+
+function leafPanhard(size: PatternSize): Pattern {
+  const at = penFor(size);
+  return { members: [...rearLeaves(at), panhardBar(at, size)] };
+}
+
+/** Of a front axle the shackle commonly is ahead, so that the axle is held from behind; the drag link runs along the car. */
+function frontLeaves(size: PatternSize): Pattern {
+  const at = penFor(size);
+  return {
+    members: leaves(at, 0.25, [-560, 30], [520, 35], 55),
+    // As long and as steep as the part of the spring that the axle swings on, and over the axle.
+    steering: {
+      pitman: at(-420, 0.33, 91),
+      knuckle: at(0, 0.33, 110),
+      kingpin: at(0, 0.43, 0),
+    },
+  };
 }
 
 /** A track bar ahead of a front axle and the drag link that should run beside it, alike in length and angle. */
@@ -209,8 +236,10 @@ const PATTERNS = {
   'ladder-bars-diagonal': ladderBarsDiagonal,
   'truck-arms-panhard': truckArms,
   'leaf-panhard': leafPanhard,
+  'leaf-alone': leavesAlone,
   'front-four-link': frontFourLink,
   'front-radius-arms': frontRadiusArms,
+  'front-leaf': frontLeaves,
 } as const satisfies Record<string, (size: PatternSize) => Pattern>;
 
 export type LayoutId = keyof typeof PATTERNS;

@@ -41,6 +41,10 @@ export const LAYOUT_NAMES: Record<LayoutId, [name: string, what: string]> = {
     'Leaf springs + panhard',
     'The bar takes the sideways load off the leaves; it must not fight their arc.',
   ],
+  'leaf-alone': [
+    'Leaf springs alone',
+    'Nothing to make; the springs hold the axle sideways as well, and give under side load.',
+  ],
   'front-four-link': [
     'Front: four link + track bar',
     'Track bar and drag link must be alike, or bumps steer it.',
@@ -48,6 +52,10 @@ export const LAYOUT_NAMES: Record<LayoutId, [name: string, what: string]> = {
   'front-radius-arms': [
     'Front: radius arms + track bar',
     'Two arms rigid to the axle hold the caster. They twist it in roll.',
+  ],
+  'front-leaf': [
+    'Front: leaf springs',
+    'Two springs hold the axle, its caster by the perches. The drag link must swing as they do.',
   ],
 };
 
@@ -59,6 +67,7 @@ const MEMBER_NAMES: Record<string, string> = {
   'torque-arm': 'torque arm',
   watts: 'crank',
   steering: 'drag link',
+  'drag-link': 'drag link',
   driveshaft: 'driveshaft',
 };
 

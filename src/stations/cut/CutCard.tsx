@@ -16,6 +16,7 @@ import { CutLength } from './CutLength';
 import { CutSheet } from './CutSheet';
 import { EndParts } from './EndParts';
 import './cut.css';
+import type { LinkMember } from '@/core/rig/members/link';
 import { linksOf } from '@/core/rig/members/members';
 import type { Bracket } from '@/core/job/slices/fields';
 import type { Job } from '@/core/job/jobSchema';
@@ -24,9 +25,17 @@ import { MASS } from '@/core/units/unit';
 
 /** From eye to eye to a tube on the saw: what the ends take up, what thread holds, how far it adjusts. */
 export function CutCard() {
+  const member = workBar(useJob());
+  return member ? (
+    <CutBar member={member} />
+  ) : (
+    <CardHead title="Cut">No bar holds this axle, so there is none to cut. Put one on at Locate.</CardHead>
+  );
+}
+
+function CutBar({ member }: { member: LinkMember }) {
   const job = useJob();
   const { cut, tape } = job;
-  const member = workBar(job);
   const { eyeToEye } = describeBar(member);
   const bar = makeBar(eyeToEye, barSpec(job));
   const setCut = (part: Partial<Job['cut']>) => edit((j) => ({ ...j, cut: { ...j.cut, ...part } }));
@@ -142,7 +151,7 @@ export function CutCard() {
           note="Draw it before the saw starts: it breaks if the bar changes after."
         />
       </div>
-      <CutSheet job={job} bar={bar} />
+      <CutSheet job={job} member={member} bar={bar} />
     </>
   );
 }

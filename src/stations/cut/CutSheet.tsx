@@ -6,13 +6,15 @@ import { sayTurns } from '@/core/units/turns';
 import { Frac } from '@/ui/figures/Frac';
 import { PaperSheet, type SheetPart } from '@/ui/paper/PaperSheet';
 import type { Job } from '@/core/job/jobSchema';
-import { workBar } from '@/core/job/jobValues';
+import type { LinkMember } from '@/core/rig/members/link';
 
 const CAUTION =
   'A bar that locates an axle is life-critical. Have its welds made or inspected by a qualified welder; the vehicle maker’s values and local inspection rules come before this sheet, which helps you judge and certifies nothing.';
 
 /** The cut list on one sheet of plain paper. */
-export function CutSheet({ job, bar }: { job: Job; bar: BarResult }) {
+type Props = { job: Job; member: LinkMember; bar: BarResult };
+
+export function CutSheet({ job, member, bar }: Props) {
   const { cut, tape } = job;
   const say = (mm: number) => sayLength(mm, tape);
   const left = cut.leftHandEnd;
@@ -33,8 +35,8 @@ export function CutSheet({ job, bar }: { job: Job; bar: BarResult }) {
   return (
     <PaperSheet
       label="Cut list"
-      title={`Cut list: ${memberName(workBar(job).id, job.rig.end)}`}
-      drawing={<BarDrawing job={job} bar={bar} />}
+      title={`Cut list: ${memberName(member.id, job.rig.end)}`}
+      drawing={<BarDrawing job={job} member={member} bar={bar} />}
       parts={rows}
       caution={CAUTION}
     >
@@ -48,8 +50,7 @@ export function CutSheet({ job, bar }: { job: Job; bar: BarResult }) {
         </li>
         <li>
           Wind both ends alike until {formatLength(cut.ends.frame.showing, tape)} (frame) and{' '}
-          {say(cut.ends.axle.showing)} (axle) of thread show: {say(describeBar(workBar(job)).eyeToEye)} eye to
-          eye.
+          {say(cut.ends.axle.showing)} (axle) of thread show: {say(describeBar(member).eyeToEye)} eye to eye.
         </li>
         <li>
           From there: {sayTurns(bar.shorten.turns)} shorter or {sayTurns(bar.lengthen.turns)} longer, and
@@ -61,9 +62,9 @@ export function CutSheet({ job, bar }: { job: Job; bar: BarResult }) {
   );
 }
 
-function BarDrawing({ job, bar }: { job: Job; bar: BarResult }) {
+function BarDrawing({ job, member, bar }: Props) {
   const { tape, cut } = job;
-  const total = describeBar(workBar(job)).eyeToEye;
+  const total = describeBar(member).eyeToEye;
   const k = 600 / total;
   const start = 30 + (cut.ends.frame.toShoulder + cut.ends.frame.showing) * k;
   const end = start + Math.max(0, bar.tubeLength) * k;

@@ -18,8 +18,17 @@ const STEPS: Record<Step, string> = { tack: 'Before tacking', weld: 'Before fini
 export function WeldCard() {
   const job = useJob();
   const conditions = jobConditions(job, useJobAgreement(job));
-  const { id: member } = workBar(job);
+  const member = workBar(job)?.id;
   const next = conditions.find((c) => !isVerified(c));
+  if (member === undefined)
+    return (
+      <>
+        <CardHead title="Hold before welding">
+          No bar holds this axle, so there is no bracket of one to weld. Put one on at Locate.
+        </CardHead>
+        <WeldLog log={job.weld.log} end={job.rig.end} />
+      </>
+    );
   return (
     <>
       <CardHead title="Hold before welding">{sumUp(conditions)}</CardHead>

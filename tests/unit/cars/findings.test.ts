@@ -217,7 +217,7 @@ test('what the axle carries is measured against what the chassis carries, boxes 
   const gap = clearances(rig, assemble(rig).ride).find((c) => c.a === 'a')!;
   expect(gap).toEqual({ a: 'a', b: 'b', distance: expect.closeTo(50, 9) });
   const moved = withMounts(bare, [
-    { member: 'panhard', end: 'chassis', axis: 2, mm: workBar(bare).chassis[2] },
+    { member: 'panhard', end: 'chassis', axis: 2, mm: workBar(bare)!.chassis[2] },
   ]);
   expect(analyse(moved).gaps[0]!.distance).toBeGreaterThan(0);
 });
@@ -227,7 +227,7 @@ test('a bar bent round what it hits clears it, and holds the axle as before', ()
     id: 'pipe',
     on: 'chassis',
     shape: 'sphere',
-    centre: [workBar(bare).chassis[0], 0, workBar(bare).chassis[2]],
+    centre: [workBar(bare)!.chassis[0], 0, workBar(bare)!.chassis[2]],
     radius: 20,
   };
   const blocked: Job = {
@@ -236,7 +236,7 @@ test('a bar bent round what it hits clears it, and holds the axle as before', ()
     rig: { ...bare.rig, obstacles: [...bare.rig.obstacles!, pipe] },
   };
   expect(stateOf(blocked, 'clearance')).toBe('stop');
-  const [x, , z] = workBar(bare).chassis;
+  const [x, , z] = workBar(bare)!.chassis;
   const bent = withBends(blocked, 'panhard', [
     [x, 250, z + 150],
     [x, -250, z + 150],

@@ -294,7 +294,7 @@ describe('what holds the welding', () => {
 });
 
 test('parts: missing, of the wrong hand, short, and all in', () => {
-  const bar = workBar(fresh());
+  const bar = workBar(fresh())!;
   const list = usualParts([{ id: bar.id, name: 'bar', tube: 900 }]);
   const at = (id: string) => list.findIndex((p) => p.id === id);
   expect(partsChecks(list, 'mm')).toEqual([]);

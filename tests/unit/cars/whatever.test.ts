@@ -105,7 +105,7 @@ describe('wherever mounts are typed, and whatever is taken off', () => {
         const job = made(plan);
         for (const station of STATIONS) stationBasis(job, station);
         const bar = workBar(job);
-        inWords(checkBar(barSpec(job), makeBar(describeBar(bar).eyeToEye, barSpec(job)), job.tape));
+        if (bar) inWords(checkBar(barSpec(job), makeBar(describeBar(bar).eyeToEye, barSpec(job)), job.tape));
         inWords([
           ...placeChecks(job),
           ...checkRecord(job.readings, jobAgreement(job), approachOf(job), job.tape),

@@ -93,7 +93,7 @@ describe('what the bay draws', () => {
 
   test('wheels and axle are drawn alike while a mount moves at ride height, and anew when the rocker does', () => {
     const moved = withMounts(bare, [
-      { member: 'panhard', end: 'chassis', axis: 2, mm: workBar(bare).chassis[2] + 12 },
+      { member: 'panhard', end: 'chassis', axis: 2, mm: workBar(bare)!.chassis[2] + 12 },
     ]);
     expect(drawn(moved).bodyKey).toBe(drawn({ ...bare, laidOut: true }).bodyKey);
     expect(drawn(bare, 30, 0).bodyKey).not.toBe(drawn(bare).bodyKey);

@@ -38,7 +38,7 @@ const tank: Obstacle = {
 beforeEach(() => putOnBench(newJob('check', 'Check', 'mm'), {}));
 
 describe('a drag', () => {
-  const height = () => workBar(job()).chassis[2];
+  const height = () => workBar(job())!.chassis[2];
   const raise = (mm: number) => moveMounts([{ member: 'panhard', end: 'chassis', axis: 2, mm }]);
 
   test('shows nothing until it is worked out, then all of it at once, and is one step of undo', () => {

@@ -29,7 +29,7 @@ describe('what is welded belongs to a bracket of a member', () => {
     const job = tacked(tacked(fresh(), 'frame'), 'frame');
     expect(jointState(job, { member: 'panhard', bracket: 'frame' })).toBe('welded');
     const other = onTheSaw(job, 'upper');
-    expect(workBar(other).id).toBe('upper');
+    expect(workBar(other)!.id).toBe('upper');
     for (const bracket of BRACKETS) expect(jointState(other, { member: 'upper', bracket })).toBe('scribed');
     const both = tacked(other, 'axle');
     expect(jointState(both, { member: 'upper', bracket: 'axle' })).toBe('tacked');

@@ -59,10 +59,10 @@ describe('record', () => {
 
   test('mounts follow the pattern until one is moved, then stay', () => {
     const wider = { ...fresh(), readings: { track: [reading(1700)] } };
-    expect(workBar(applyReadings(wider)).chassis[1]).toBeGreaterThan(workBar(fresh()).chassis[1]);
+    expect(workBar(applyReadings(wider))!.chassis[1]).toBeGreaterThan(workBar(fresh())!.chassis[1]);
     const moved = withMounts(fresh(), [{ member: 'panhard', end: 'axle', axis: 2, mm: 350 }]);
-    expect(workBar(applyReadings({ ...moved, readings: { track: [reading(1700)] } }))).toEqual(
-      workBar(moved),
+    expect(workBar(applyReadings({ ...moved, readings: { track: [reading(1700)] } }))!).toEqual(
+      workBar(moved)!,
     );
   });
 
@@ -148,7 +148,7 @@ describe('locate', () => {
 
   test('both ends on one point changes nothing', () => {
     const job = fresh();
-    const [x, y, z] = workBar(job).axle;
+    const [x, y, z] = workBar(job)!.axle;
     const onto = [x, y, z].map((mm, axis) => ({
       member: 'panhard',
       end: 'chassis' as const,
@@ -221,7 +221,7 @@ describe('cut', () => {
 describe('weld', () => {
   /** Everything measured as designed and striped. */
   function allChecked(job: Job): Job {
-    const bar = workBar(job);
+    const bar = workBar(job)!;
     const level = { frame: bar.chassis[2], axle: bar.axle[2] };
     const measuredAll: Record<string, number | boolean> = {
       onWheels: true,
@@ -264,7 +264,7 @@ describe('weld', () => {
   test('moving a mount after the check breaks the stripes that rest on it, and says what moved', () => {
     const job = allChecked(fresh());
     const moved = withMounts(job, [
-      { member: 'panhard', end: 'chassis', axis: 2, mm: workBar(job).chassis[2] + 10 },
+      { member: 'panhard', end: 'chassis', axis: 2, mm: workBar(job)!.chassis[2] + 10 },
     ]);
     const broken = jobConditions(moved, jobAgreement(moved))
       .filter((c) => c.stripe.kind === 'broken')
@@ -276,7 +276,7 @@ describe('weld', () => {
     expect(release(jobConditions(moved, jobAgreement(moved)), 'tack').released).toBe(false);
     // Back where it was, the stripe is whole again: it is the value that counts.
     const back = withMounts(moved, [
-      { member: 'panhard', end: 'chassis', axis: 2, mm: workBar(job).chassis[2] },
+      { member: 'panhard', end: 'chassis', axis: 2, mm: workBar(job)!.chassis[2] },
     ]);
     expect(release(jobConditions(back, jobAgreement(back)), 'tack').released).toBe(true);
   });
@@ -337,7 +337,7 @@ describe('ride', () => {
                 member: 'panhard',
                 end,
                 axis: 1,
-                mm: -workBar(job)[end][1],
+                mm: -workBar(job)![end][1],
               })),
             );
           }

@@ -20,7 +20,7 @@ const CHANGES: Record<Striped, [change: (job: Job) => Job, told: RegExp]> = {
   place: [(job) => ({ ...job, place: { ...job.place, rideHeight: 611 } }), /ride height/],
   locate: [
     (job) => {
-      const { id, chassis } = workBar(job);
+      const { id, chassis } = workBar(job)!;
       return withMounts(job, [{ member: id, end: 'chassis', axis: 2, mm: chassis[2] + 31 }]);
     },
     /off the floor/,

@@ -29,7 +29,7 @@ const at = (end: MountKey, axis: 0 | 1 | 2, mm: number): MountChange => ({
 
 /** The bar of a job with its frame end on the other side, or the whole bar ahead of the axle: a car turned round. */
 function turned(job: Job, how: { mirrored: boolean; ahead: boolean }): Job {
-  const { chassis, axle } = workBar(job);
+  const { chassis, axle } = workBar(job)!;
   const changes = (['chassis', 'axle'] as const).flatMap((end) => {
     const [x, y] = end === 'chassis' ? chassis : axle;
     return [...(how.mirrored ? [at(end, 1, -y)] : []), ...(how.ahead ? [at(end, 0, -x)] : [])];
@@ -45,7 +45,7 @@ describe('a bar across the car, on whichever hand and on whichever side of the a
     fc.assert(
       fc.property(ways, fc.integer({ min: 5, max: 90 }), fc.boolean(), (how, by, frameHigh) => {
         const job = turned(fresh(), how);
-        const bar = workBar(job);
+        const bar = workBar(job)!;
         const tilted = withMounts(job, [at('chassis', 2, bar.axle[2] + (frameHigh ? by : -by))]);
         const level = said(tilted, 'level')!;
         expect(level.state).toBe(by > LIMITS.lateralBar.levelStop ? 'stop' : 'look');
@@ -64,7 +64,7 @@ describe('a bar across the car, on whichever hand and on whichever side of the a
     fc.assert(
       fc.property(ways, fc.integer({ min: 8, max: 60 }), fc.boolean(), (how, by, forward) => {
         const job = turned(fresh(), how);
-        const { axle, chassis } = workBar(job);
+        const { axle, chassis } = workBar(job)!;
         // Not across the axle: that is another fault.
         const x = chassis[0] + (forward ? by : -by);
         if (x * axle[0] <= 0) return;
@@ -88,7 +88,7 @@ describe('a bar across the car, on whichever hand and on whichever side of the a
         fc.constantFrom<Tape>('mm', 'in16'),
         (how, reach, tape) => {
           const job = { ...turned(fresh(), how), tape };
-          const frame = Math.sign(workBar(job).chassis[1]) * reach;
+          const frame = Math.sign(workBar(job)!.chassis[1]) * reach;
           const short = withMounts(job, [at('chassis', 1, frame)]);
           const length = said(short, 'length')!;
           if (length.state === 'ok') return;
@@ -117,14 +117,14 @@ describe('a bar across the car, on whichever hand and on whichever side of the a
           const job = turned(fresh(), how);
           const { input } = located(job);
           const wall = input.rig.track / 2 - input.tireWidth! / 2;
-          const out = Math.sign(workBar(job)[end][1]) * (wall + deep - 20);
+          const out = Math.sign(workBar(job)![end][1]) * (wall + deep - 20);
           const inside = withMounts(job, [at(end, 1, out)]);
           const tyre = said(inside, 'tyre')!;
           expect(tyre.state).toBe('stop');
           expect(tyre.title).toContain(end === 'chassis' ? 'Frame end' : 'Axle end');
           const mended = withMounts(inside, tyre.remedies[0]!.changes!);
           expect(stateOf(mended, 'tyre')).toBeUndefined();
-          expect(Math.sign(workBar(mended)[end][1])).toBe(Math.sign(out));
+          expect(Math.sign(workBar(mended)![end][1])).toBe(Math.sign(out));
         },
       ),
       { numRuns: 25 },
@@ -153,7 +153,7 @@ describe('a bar across the car, on whichever hand and on whichever side of the a
   test('a bar that does not cross, or crosses the axle, is told so and put right', () => {
     for (const mirrored of [false, true]) {
       const job = turned(fresh(), { mirrored, ahead: false });
-      const { axle } = workBar(job);
+      const { axle } = workBar(job)!;
       const oneSide = withMounts(job, [at('chassis', 1, 0.4 * axle[1])]);
       const crossed = said(oneSide, 'crossed')!;
       expect(crossed.title).toContain(axle[1] > 0 ? 'left' : 'right');

@@ -203,7 +203,7 @@ describe('names of pairs', () => {
   test('layouts with arms, leaves and cranks have them found', () => {
     const has = (of: (rig: Rig) => unknown[]) => LAYOUT_IDS.filter((id) => of(patternRig(id)).length > 0);
     expect(has(cranksOf)).toEqual(['three-link-watts']);
-    expect(has(leavesOf)).toEqual(['leaf-panhard']);
+    expect(has(leavesOf)).toEqual(['leaf-panhard', 'leaf-alone', 'front-leaf']);
     expect(has(armsOf)).toEqual(
       expect.arrayContaining(['ladder-bars-panhard', 'truck-arms-panhard', 'front-radius-arms']),
     );

@@ -1,5 +1,4 @@
 import { layoutEnd, layOut, type LayoutId } from '@/core/rig/layouts';
-import { linksOf } from '@/core/rig/members/members';
 import { PANHARD } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
 import { applyReadings } from '../applyReadings';
@@ -37,6 +36,7 @@ export const MEMBER_KITS = {
     ids: ['radius-arm-left', 'radius-arm-right'],
   },
   leaves: { name: 'Two leaf springs', from: 'leaf-panhard', ids: ['leaf-left', 'leaf-right'] },
+  'front-leaves': { name: 'Two leaf springs', from: 'front-leaf', ids: ['leaf-left', 'leaf-right'] },
 } as const satisfies Record<string, MemberKit>;
 export type KitName = keyof typeof MEMBER_KITS;
 
@@ -62,9 +62,9 @@ export function withKit(job: Job, part: KitName): Job {
   });
 }
 
-/** The job with members taken off, and all that was said or made of them; the last bar stays, since something must be cut. */
+/** The job with members taken off, and all that was said or made of them; the last of all stays, since something must hold the axle. */
 export function withoutMembers(job: Job, ids: string[]): Job {
   const members = job.rig.members.filter((m) => !ids.includes(m.id));
-  if (linksOf({ members }).length === 0) return job;
+  if (members.length === 0) return job;
   return withBodies({ ...withoutMembersWork(job, ids), laidOut: true, rig: { ...job.rig, members } });
 }

@@ -10,7 +10,7 @@ const rate = z.optional(within(1, 1e6));
 
 /**
  * Sizes of bodies as they were typed, mm; how far the front wheels steer to either side, degrees; how arms give at their front
- * joint, N/mm, and the axle's tube, N·mm/rad. What is absent is taken as usual, or worked out from the sizes.
+ * joint and leaves sideways, N/mm, and the axle's tube and the wind-up of a leaf, N·mm/rad. What is absent is taken as usual, or worked out from the sizes.
  */
 export const bodiesSchema = z.strictObject({
   ...sizes,
@@ -19,4 +19,6 @@ export const bodiesSchema = z.strictObject({
   armAcross: rate,
   armUp: rate,
   axleTorsion: z.optional(within(1e6, 1e13)),
+  leafAcross: rate,
+  leafWindup: z.optional(within(1e4, 1e12)),
 });

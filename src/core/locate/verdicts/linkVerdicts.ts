@@ -3,7 +3,7 @@ import { FORCE } from '@/core/units/unit';
 import { LIMITS } from '@/core/materials/limits';
 import { kindOf, linksOf } from '@/core/rig/members/members';
 import { memberName } from '@/core/rig/names';
-import { armsOf } from '@/core/rig/roles';
+import { armsOf, leavesOf } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
 import { formatDegrees, sayLength } from '@/core/units/length';
 import { division, type Tape } from '@/core/units/tape';
@@ -255,7 +255,9 @@ function bumpSteerVerdict({ rig }: LocateInput, { steering }: LinkFindings, tape
   const crossed = match !== null && !match.sameSide;
   const unlike = match !== null && (crossed || match.length > alike.length || match.angle > alike.angle);
   const differ = !match
-    ? 'There is no track bar to match the drag link to.'
+    ? leavesOf(rig).length > 0
+      ? 'On leaf springs the axle swings about a point three quarters of the way to the fixed eye.'
+      : 'There is no track bar to match the drag link to.'
     : crossed
       ? 'The track bar’s frame end and the drag link’s are on opposite sides: they swing against each other.'
       : `Track bar and drag link differ in length by ${sayLength(match.length, tape)}, in angle by ${formatDegrees(match.angle)}.`;
@@ -280,7 +282,9 @@ function bumpSteerVerdict({ rig }: LocateInput, { steering }: LinkFindings, tape
               text: crossed
                 ? 'Mount the track bar’s frame end on the side of the drag link’s.'
                 : unlike || !match
-                  ? 'Make the track bar as long as the drag link, and as steep, with both ends in mind.'
+                  ? match || !leavesOf(rig).length
+                    ? 'Make the track bar as long as the drag link, and as steep, with both ends in mind.'
+                    : 'Make the drag link as long and as steep as that part of the spring, seen from the side.'
                   : 'Bar and link are alike: it is the caster that turns with the travel and takes the knuckle along. Longer arms turn it less.',
             },
           ]
@@ -301,9 +305,10 @@ function steeringRemedyInWords(rig: Rig, { member, end, z, wheels }: SteeringRem
 }
 
 /** The mount that sets the slope of a layout's lower members, by its own words. */
-function frontEnd({ members }: Rig): string {
+function frontEnd({ members, end }: Rig): string {
   const arm = members.find((m) => kindOf(m).adjustables.some(({ by }) => by === 'foot'));
   const leaf = members.find((m) => kindOf(m).spring);
   const link = members.find((m) => m.type === 'link');
+  if (leaf && !arm && end === 'front') return 'fixed eyes of the leaves';
   return kindOf(arm ?? leaf ?? link ?? members[0]!).slopeSetBy;
 }

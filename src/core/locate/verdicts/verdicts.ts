@@ -4,6 +4,7 @@ import { gravestFirst, type Verdict } from '@/core/verdict/verdict';
 import type { LocateInput, LocateResult } from '../types';
 import { lateralBarVerdicts } from './lateralBarVerdicts';
 import { lateralVerdicts } from './lateralVerdicts';
+import { leafGiveVerdict } from './leafGiveVerdict';
 import { linkVerdicts } from './linkVerdicts';
 import { roomVerdicts } from './roomVerdicts';
 
@@ -13,10 +14,12 @@ export type LocateVerdicts = { sideways: Verdict[]; lengthwise: Verdict[]; room:
 /** The words for what Locate worked out, in the builder's tape. */
 export function locateVerdicts(input: LocateInput, result: LocateResult, tape: Tape): LocateVerdicts {
   const bar = lateralBarOf(input.rig);
+  const give = leafGiveVerdict(input, result.leafGive, tape);
   return {
-    sideways: gravestFirst(
-      bar ? lateralBarVerdicts(input, result, bar, tape) : lateralVerdicts(input, result, tape),
-    ),
+    sideways: gravestFirst([
+      ...(bar ? lateralBarVerdicts(input, result, bar, tape) : lateralVerdicts(input, result, tape)),
+      ...(give ? [give] : []),
+    ]),
     lengthwise: gravestFirst(linkVerdicts(input, result.links, tape)),
     room: gravestFirst(roomVerdicts(input, result, tape)),
   };

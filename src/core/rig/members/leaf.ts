@@ -22,13 +22,26 @@ export type Leaf = z.infer<typeof leafSchema>;
 const CONTROL_FRACTION = 0.75;
 const LEFT: Point = [0, 1, 0];
 
+const isAhead = (a: Point, b: Point): boolean => a[0] >= b[0];
+
 export const leaf: MemberKind<Leaf> = {
   fault: ({ frontEye, seat }) =>
     coincide(frontEye, seat) ? { path: ['seat'], message: 'is the front eye itself' } : null,
   mounts: ({ frontEye, seat, rearEye }) => [
-    { key: 'frontEye', name: 'Front eye', on: 'chassis', point: frontEye },
+    // The eye that holds it lengthwise may be the rear one, as on most front axles.
+    {
+      key: 'frontEye',
+      name: `${isAhead(frontEye, rearEye) ? 'Front' : 'Rear'} eye`,
+      on: 'chassis',
+      point: frontEye,
+    },
     { key: 'seat', name: 'Axle seat', on: 'axle', point: seat },
-    { key: 'rearEye', name: 'Rear eye', on: 'chassis', point: rearEye },
+    {
+      key: 'rearEye',
+      name: `${isAhead(frontEye, rearEye) ? 'Rear' : 'Front'} eye`,
+      on: 'chassis',
+      point: rearEye,
+    },
   ],
   withMount: (member, key, to) => ({ ...member, [key]: to }),
   constraints: ({ frontEye, seat, controlFraction = CONTROL_FRACTION, rate, lateralRate, windupRate }) => {

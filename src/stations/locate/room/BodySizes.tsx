@@ -3,6 +3,7 @@ import { withBody, type BodyKey } from '@/core/job/edits/bodies';
 import { BODY_SIZE_NAMES, BODY_SIZES, USUAL_LOCK, usualSize, type BodySize } from '@/core/job/bodySizes';
 import type { Job } from '@/core/job/jobSchema';
 import { lockOf } from '@/core/job/jobValues';
+import type { Leaf } from '@/core/rig/members/leaf';
 import type { RigidArm } from '@/core/rig/members/rigidArm';
 import { capital } from '@/core/rig/names';
 import { sayLength } from '@/core/units/length';
@@ -87,10 +88,13 @@ const RATES = [
 
 const rigidArm = ({ rig }: Job): RigidArm | null => rig.members.find((m) => m.type === 'rigid-arm') ?? null;
 
+const leafOf = ({ rig }: Job): Leaf | null => rig.members.find((m) => m.type === 'leaf') ?? null;
+
 /** How arms rigid to the axle give at their front joint, and the axle's tube between them: worked out from their sizes, or typed. */
 export function ArmsGive() {
   const tape = useJobPart((j) => j.tape);
   const arm = useJobPart(rigidArm);
+  const leaf = useJobPart(leafOf);
   const torsion = useJobPart((j) => j.rig.axleTorsion ?? null);
   const typed = useJobPart((j) => j.bodies);
   if (torsion === null) return null;
@@ -116,6 +120,36 @@ export function ArmsGive() {
               onClear={() => put(key, null, null)}
             />
           ))}
+        {leaf && (
+          <>
+            <NumberField
+              field="bodies/leafAcross"
+              label="Leaf spring, sideways"
+              showLabel
+              value={typed.leafAcross === undefined ? null : SPRING_RATE.shown(typed.leafAcross, tape)}
+              least={1}
+              most={1e6}
+              unit={SPRING_RATE.sign(tape)}
+              decimals={0}
+              placeholder={`about ${SPRING_RATE.say(leaf.lateralRate, tape)}`}
+              onEnter={(shown, text) => put('leafAcross', SPRING_RATE.read(shown, tape), text)}
+              onClear={() => put('leafAcross', null, null)}
+            />
+            <NumberField
+              field="bodies/leafWindup"
+              label="Leaf spring, wound up"
+              showLabel
+              value={typed.leafWindup === undefined ? null : TWIST_RATE.shown(typed.leafWindup, tape)}
+              least={1}
+              most={1e9}
+              unit={TWIST_RATE.sign(tape)}
+              decimals={0}
+              placeholder={`about ${TWIST_RATE.say(leaf.windupRate, tape)}`}
+              onEnter={(shown, text) => put('leafWindup', TWIST_RATE.read(shown, tape), text)}
+              onClear={() => put('leafWindup', null, null)}
+            />
+          </>
+        )}
         <NumberField
           field="bodies/axleTorsion"
           label="Axle tube, twisted wheel to wheel"
@@ -133,7 +167,9 @@ export function ArmsGive() {
       <p className="hint">
         {rates
           ? 'Joint, arm as a beam, bracket and frame in a row, from the sizes above; the frame and the bracket are taken as usual. Rubber at the front, or a soft frame, gives more: type what you know.'
-          : 'From the tube’s diameter and wall, between brackets six tenths of the track apart.'}
+          : leaf
+            ? 'Leaves from their pack, as it is told at Roll, with rubber eye bushings; the tube from its diameter and wall.'
+            : 'From the tube’s diameter and wall, between brackets six tenths of the track apart.'}
       </p>
     </section>
   );
