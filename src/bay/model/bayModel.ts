@@ -7,7 +7,7 @@ import { pathAt } from '@/core/clearance/barPath';
 import { reachedPoints } from '@/core/locate/travelCurve';
 import type { AxleEnd, Obstacle, Rig } from '@/core/rig/schema';
 import { rollFigures, type RollFigures } from './rollFigures';
-import type { Point } from '@/core/geometry/vector';
+import { cross, minus, unit, type Point } from '@/core/geometry/vector';
 import { toRadians } from '@/core/geometry/angle';
 import type { Side } from '@/core/geometry/side';
 import { PANHARD } from '@/core/rig/roles';
@@ -15,7 +15,7 @@ import { kindOf, linksOf, type Member } from '@/core/rig/members/members';
 import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/mounts';
 import type { Mount, OutlinePoint } from '@/core/rig/members/kind';
 import type { Job } from '@/core/job/jobSchema';
-import { ownObstacles, travelOf } from '@/core/job/jobValues';
+import { HOUSING, ownObstacles, travelOf, TUBE } from '@/core/job/jobValues';
 
 /** A bar along its path, eye to eye; the force in it where one is shown, N, tension positive. */
 export type Bar = {
@@ -46,6 +46,8 @@ export type Figure = {
   wheels: Record<Side, Point>;
   tube: [Point, Point];
   centre: Point;
+  /** centre section, cover and pinion nose: the points each is drawn round */
+  housing: Point[][];
   bars: Bar[];
   shapes: Shape[];
   /** springs, shocks and the sway bar */
@@ -110,12 +112,14 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
       })),
     };
   };
+  const housing = (rig.obstacles ?? []).filter((o) => HOUSING.includes(o.id) && o.id !== TUBE).map(cornersOf);
   const figure = (pose: Attitude): Figure => {
     const place = axleToChassis(pose, tireRadius);
     return {
       ...ghost(pose),
       tube: [place([0, inner, tireRadius]), place([0, -inner, tireRadius])],
       centre: place([0, 0, tireRadius]),
+      housing: housing.map((points) => points.map(place)),
       shaft: shaftOf(job, place),
       dragLink: rig.steering ? [rig.steering.pitman, place(rig.steering.knuckle)] : null,
       shapes: rig.members.flatMap((m) => shapeOf(m, rig, place)),
@@ -142,6 +146,7 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
       now.wheels,
       now.tube,
       now.centre,
+      now.housing,
       tireRadius,
       tireWidth,
       tubeDiameter,
@@ -209,6 +214,20 @@ function pointsOf(o: Obstacle): Point[] {
     (i) => [0, 1, 2].map((k) => ((i >> k) & 1 ? o.max[k]! : o.min[k]!)) as Point,
   );
 }
+
+/** Points that an obstacle's outline is drawn round: a box's corners, a cylinder's two rims. */
+function cornersOf(o: Obstacle): Point[] {
+  if (o.shape !== 'cylinder') return pointsOf(o);
+  const axis = unit(minus(o.to, o.from));
+  const side = unit(cross(axis, Math.abs(axis[2]) < 0.9 ? [0, 0, 1] : [1, 0, 0]));
+  const other = cross(axis, side);
+  return Array.from({ length: 2 * RIM }, (_, i): Point => {
+    const turn = (2 * Math.PI * (i % RIM)) / RIM;
+    const [c, s] = [o.radius * Math.cos(turn), o.radius * Math.sin(turn)];
+    return (i < RIM ? o.from : o.to).map((v, k) => v + c * side[k]! + s * other[k]!) as Point;
+  });
+}
+const RIM = 32;
 
 /** The holes of every bracket that has them, at ride height. */
 function holesOf({ rig, holes }: Job): BayModel['holes'] {

@@ -1,4 +1,4 @@
-import { curveCatmullRom, line } from 'd3';
+import { curveCatmullRom, line, polygonHull } from 'd3';
 import { memo } from 'react';
 import type { Bar, BayModel, Figure, GhostFigure } from '@/bay/model/bayModel';
 import { path, samePlaces, type Flat, type Sheet } from '@/bay/views/projection';
@@ -81,10 +81,16 @@ export function Axle({ sheet, model, figure }: { sheet: Sheet; model: BayModel; 
       ) : (
         <Tube className="zinc" a={sheet.at(figure.tube[0])} b={sheet.at(figure.tube[1])} width={width} />
       )}
-      <circle className="zinc solid" cx={cx} cy={cy} r={model.cover * sheet.k} />
+      {figure.housing.map((points, i) => (
+        <path key={i} className="zinc solid" d={outline(points.map(sheet.at))} />
+      ))}
     </g>
   );
 }
+
+/** Round what it is drawn round, as seen. */
+const outline = (flat: Flat[]): string =>
+  `M${(polygonHull(flat) ?? flat).map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join('L')}Z`;
 
 /** A bar along its path, drawn at its true diameter but never too thin to see. */
 type BarLineProps = { sheet: Sheet; bar: Bar; className?: string };

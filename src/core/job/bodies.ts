@@ -111,6 +111,7 @@ function housing(job: Job): Obstacle[] {
       to: [0, -reach, r],
       radius: measured(job.readings, 'tubeDiameter').value / 2,
     },
+    ...(driveshaft ? [noseOf(driveshaft, [0, left, r], depth, size('nose') / 2)] : []),
     {
       id: CENTRE,
       on: 'axle',
@@ -126,7 +127,6 @@ function housing(job: Job): Obstacle[] {
       to: [-cover, left, r],
       radius: Math.min(width, height) / 2,
     },
-    ...(driveshaft ? [noseOf(driveshaft, [0, left, r], depth, size('nose') / 2)] : []),
   ];
 }
 

@@ -52,7 +52,7 @@ export const COVER = 'differential cover';
 export const TUBE = 'axle tube';
 export const CENTRE = 'centre section';
 export const NOSE = 'pinion nose';
-const HOUSING = [COVER, TUBE, CENTRE, NOSE];
+export const HOUSING = [COVER, TUBE, CENTRE, NOSE];
 
 /** What the builder has put in the way: all that does not follow from readings. */
 export const ownObstacles = ({ obstacles = [] }: Rig): NonNullable<Rig['obstacles']> =>

@@ -94,5 +94,6 @@ const isStill = (
   size: number,
 ): typed is string => {
   const number = typed === undefined ? null : numberIn(typed);
-  return number !== null && Math.abs(Math.abs(number) - size) <= 1e-9 * Math.max(1, size);
+  // With a way beside it, a sign in the text would be read twice.
+  return number !== null && Math.abs(number - size) <= 1e-9 * Math.max(1, Math.abs(size));
 };

@@ -136,9 +136,9 @@ describe('what is in the way', () => {
     expect(ownObstacles(job().rig)).toEqual([]);
     expect(job().rig.obstacles!.map((o) => o.id)).toEqual([
       'axle tube',
+      'pinion nose',
       'centre section',
       'differential cover',
-      'pinion nose',
     ]);
   });
 });

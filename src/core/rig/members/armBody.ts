@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import type { Point } from '@/core/geometry/vector';
 import { length, point } from '../fields';
-import { onAxle, type MemberBody } from './kind';
+import { onAxle, onChassis, type MemberBody, type OutlinePoint } from './kind';
 
 /** What an arm rigid to the axle says of its own body: how thick it is, mm, and the points it runs through from its foot, axle-fixed. */
 export const armBodyKeys = {
@@ -20,3 +20,7 @@ export function armBody(
   const fromFoot = path?.axle ?? [[0, chassis[1], tireRadius]];
   return { od, line: [...fromFoot, chassis].map(onAxle) };
 }
+
+/** The line that an arm is drawn with where its path is known. */
+export const armOutline = (chassis: Point, path: Arm['path']): OutlinePoint[][] | null =>
+  path ? [[onChassis(chassis), ...[...path.axle].reverse().map(onAxle)]] : null;

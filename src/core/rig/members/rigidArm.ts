@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import type { Point } from '@/core/geometry/vector';
 import { id, point, positive } from '../fields';
-import { armBody, armBodyKeys } from './armBody';
+import { armBody, armBodyKeys, armOutline } from './armBody';
 import { onAxle, onChassis, type MemberKind } from './kind';
 
 const three = z.tuple([positive, positive, positive]);
@@ -48,7 +48,9 @@ export const rigidArm: MemberKind<RigidArm> = {
   slopeSetBy: 'frame joint of the arms',
   drawnAs: 'arm',
   body: armBody,
-  outline: ({ chassis }, { track, tireRadius }) => {
+  outline: ({ chassis, path }, { track, tireRadius }) => {
+    const drawn = armOutline(chassis, path);
+    if (drawn) return drawn;
     const y = Math.sign(chassis[1] || 1) * Math.max(Math.abs(chassis[1]), FOOT.share * track);
     return [FOOT.spread, -FOOT.spread].map((up) => [onChassis(chassis), onAxle([0, y, tireRadius + up])]);
   },

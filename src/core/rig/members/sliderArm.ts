@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { unit, type Point } from '@/core/geometry/vector';
 import { id, point, positive, vector } from '../fields';
-import { armBody, armBodyKeys } from './armBody';
+import { armBody, armBodyKeys, armOutline } from './armBody';
 import { onAxle, onChassis, type MemberKind } from './kind';
 
 /** A torque arm, rigid to the axle; its chassis pin may slide along `axis` (axle-fixed) and sideways, not across. */
@@ -35,6 +35,7 @@ export const sliderArm: MemberKind<SliderArm> = {
   slopeSetBy: 'frame pin of the torque arm',
   drawnAs: 'arm',
   body: armBody,
-  outline: ({ chassis }, { tireRadius }) =>
+  outline: ({ chassis, path }, { tireRadius }) =>
+    armOutline(chassis, path) ??
     [FOOT.spread, -FOOT.spread].map((up) => [onChassis(chassis), onAxle([FOOT.ahead, 0, tireRadius + up])]),
 };

@@ -6,8 +6,9 @@ import { lockOf } from '@/core/job/jobValues';
 import type { Leaf } from '@/core/rig/members/leaf';
 import type { RigidArm } from '@/core/rig/members/rigidArm';
 import { capital } from '@/core/rig/names';
-import { sayLength } from '@/core/units/length';
-import { SPRING_RATE, TWIST_RATE } from '@/core/units/unit';
+import { formatLength } from '@/core/units/length';
+import { SPRING_RATE, TWIST_RATE, type Unit } from '@/core/units/unit';
+import type { Tape } from '@/core/units/tape';
 import { enter, useJobPart } from '@/store/jobStore';
 import { LengthField } from '@/ui/fields/LengthField';
 import { NumberField } from '@/ui/fields/NumberField';
@@ -54,7 +55,7 @@ function SizeField({ size }: { size: BodySize }) {
       least={least}
       most={most}
       ways={SIDEWAYS[size]}
-      placeholder={`usually ${sayLength(usual, tape)}`}
+      placeholder={`usually ${formatLength(usual, tape)}`}
       onEnter={(value, typed) => put(size, value, typed)}
       onClear={() => put(size, null, null)}
     />
@@ -90,6 +91,10 @@ const rigidArm = ({ rig }: Job): RigidArm | null => rig.members.find((m) => m.ty
 
 const leafOf = ({ rig }: Job): Leaf | null => rig.members.find((m) => m.type === 'leaf') ?? null;
 
+/** A worked-out figure, in the field's own unit. */
+const about = (unit: Unit, value: number, tape: Tape): string =>
+  `about ${unit.say(value, tape).replace(` ${unit.sign(tape)}`, '')}`;
+
 /** How arms rigid to the axle give at their front joint, and the axle's tube between them: worked out from their sizes, or typed. */
 export function ArmsGive() {
   const tape = useJobPart((j) => j.tape);
@@ -115,7 +120,7 @@ export function ArmsGive() {
               most={1e6}
               unit={SPRING_RATE.sign(tape)}
               decimals={0}
-              placeholder={`about ${SPRING_RATE.say(rates[k]!, tape)}`}
+              placeholder={about(SPRING_RATE, rates[k]!, tape)}
               onEnter={(shown, text) => put(key, SPRING_RATE.read(shown, tape), text)}
               onClear={() => put(key, null, null)}
             />
@@ -131,7 +136,7 @@ export function ArmsGive() {
               most={1e6}
               unit={SPRING_RATE.sign(tape)}
               decimals={0}
-              placeholder={`about ${SPRING_RATE.say(leaf.lateralRate, tape)}`}
+              placeholder={about(SPRING_RATE, leaf.lateralRate, tape)}
               onEnter={(shown, text) => put('leafAcross', SPRING_RATE.read(shown, tape), text)}
               onClear={() => put('leafAcross', null, null)}
             />
@@ -144,7 +149,7 @@ export function ArmsGive() {
               most={1e9}
               unit={TWIST_RATE.sign(tape)}
               decimals={0}
-              placeholder={`about ${TWIST_RATE.say(leaf.windupRate, tape)}`}
+              placeholder={about(TWIST_RATE, leaf.windupRate, tape)}
               onEnter={(shown, text) => put('leafWindup', TWIST_RATE.read(shown, tape), text)}
               onClear={() => put('leafWindup', null, null)}
             />
@@ -159,7 +164,7 @@ export function ArmsGive() {
           most={1e9}
           unit={TWIST_RATE.sign(tape)}
           decimals={0}
-          placeholder={`about ${TWIST_RATE.say(torsion, tape)}`}
+          placeholder={about(TWIST_RATE, torsion, tape)}
           onEnter={(shown, text) => put('axleTorsion', TWIST_RATE.read(shown, tape), text)}
           onClear={() => put('axleTorsion', null, null)}
         />
