@@ -41,7 +41,13 @@ const FIGURES: Record<StationId, Figures> = {
 };
 
 /** What can be moved in the bay while Locate is at work on something. */
-const MOVABLE: Record<LocatePart, Movable> = { bar: 'bar', links: 'links', room: 'room', forces: 'none' };
+const MOVABLE: Record<LocatePart, Movable> = {
+  bar: 'bar',
+  links: 'links',
+  room: 'room',
+  forces: 'none',
+  heights: 'none',
+};
 
 const MOVABLE_AT_ROLL: Record<RollPart, Movable> = { springs: 'none', bar: 'sway', balance: 'bar' };
 

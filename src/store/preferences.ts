@@ -3,8 +3,8 @@ import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import type { RollPart } from '@/core/roll/analyse';
 
-/** What Locate is working on: holding the axle sideways, lengthwise, the room that things need, or the forces. */
-const LOCATE_PARTS = ['bar', 'links', 'room', 'forces'] as const;
+/** What Locate is working on: holding the axle sideways, lengthwise, the room that things need, the forces, or other heights of the car. */
+const LOCATE_PARTS = ['bar', 'links', 'room', 'forces', 'heights'] as const;
 export type LocatePart = (typeof LOCATE_PARTS)[number];
 
 /** What Record is about: reading, whether it agrees, what it comes to, what is worn, what came in the box. */

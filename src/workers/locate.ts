@@ -1,6 +1,7 @@
 import { dequal } from 'dequal/lite';
 import { create } from 'zustand';
 import type { Job } from '@/core/job/jobSchema';
+import type { HeightsAnswer, HeightsAsked } from '@/core/locate/heights';
 import type { ResultUncertainty } from '@/core/locate/resultUncertainty';
 import type { TravelMap } from '@/core/locate/travelMap';
 import { locateInput, type CurveValues, type LocateInput, type LocateResult } from '@/core/locate/types';
@@ -98,6 +99,19 @@ export const useUncertainty = create<{ job: Job | null; of: ResultUncertainty | 
 export const askUncertainty = newestOnly<Job>(async (job) => {
   const outcome = await askPhysics((api) => api.uncertainty(job));
   useUncertainty.setState({ job, of: outcome.ok ? outcome.result : null });
+});
+
+/** The car at other heights, as last worked out. */
+export const useHeights = create<{ answer: HeightsAnswer | null; problem: string | null }>()(() => ({
+  answer: null,
+  problem: null,
+}));
+
+export const askHeights = newestOnly<{ job: Job; asked: HeightsAsked }>(async ({ job, asked }) => {
+  const outcome = await askPhysics((api) => api.heights(job, asked));
+  useHeights.setState(
+    outcome.ok ? { answer: outcome.result, problem: null } : { answer: null, problem: outcome.message },
+  );
 });
 
 /** The map last worked out, and of what. */

@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
 import type { Job } from '@/core/job/jobSchema';
 import { analyseLocate } from '@/core/locate/analyse';
+import { heightsAnswer, type HeightsAsked } from '@/core/locate/heights';
 import { resultUncertainty } from '@/core/locate/resultUncertainty';
 import { travelMap } from '@/core/locate/travelMap';
 import type { CurveValues, LocateInput, LocateResult } from '@/core/locate/types';
@@ -27,6 +28,8 @@ const api = {
     outcomeOf(() => analyseRoll(input, part, whatIf)),
   /** How far the results at ride height can be trusted. */
   uncertainty: (job: Job) => outcomeOf(() => resultUncertainty(job)),
+  /** The car at other heights: settled, loaded, with its frame moved. */
+  heights: (job: Job, asked: HeightsAsked) => outcomeOf(() => heightsAnswer(job, asked)),
   /** A quantity over heave and roll. */
   map: (input: LocateInput, key: keyof CurveValues) => outcomeOf(() => travelMap(input, key)),
 };

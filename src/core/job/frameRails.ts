@@ -1,7 +1,8 @@
-import { measured } from '@/core/survey/readings';
+import { measured, measuredAcross } from '@/core/survey/readings';
 import type { Obstacle } from '@/core/rig/schema';
 import { signOf, SIDES, type Side } from '@/core/geometry/side';
 import type { Job } from './jobSchema';
+import { drawnHeight } from './jobValues';
 
 /** Frame rails are this wide and high until somebody says otherwise; only their place is taken from the tape, mm. */
 export const RAIL = { width: 50, height: 100 };
@@ -11,12 +12,13 @@ const RUN = { behind: 600, ahead: 900 };
 /** A frame rail above the axle: its outer face from the centreline, left positive, and its underside off the floor, mm. */
 export type Rail = { side: Side; outside: number; underside: number };
 
-export function railsOf({ readings, rig }: Pick<Job, 'readings' | 'rig'>): Rail[] {
+export function railsOf({ readings, rig, place }: Pick<Job, 'readings' | 'rig' | 'place'>): Rail[] {
   const inner = rig.track / 2 - measured(readings, 'tireWidth').value / 2;
+  const moved = drawnHeight({ place, readings }) - measuredAcross(readings, 'rideHeight');
   return SIDES.map((side) => ({
     side,
     outside: signOf(side) * (inner - measured(readings, 'gapFrame', side).value),
-    underside: measured(readings, 'rideHeight', side).value,
+    underside: measured(readings, 'rideHeight', side).value + moved,
   }));
 }
 
@@ -24,7 +26,7 @@ export function railsOf({ readings, rig }: Pick<Job, 'readings' | 'rig'>): Rail[
 export const railId = (side: Side): string => `${side} frame rail`;
 
 /** The rails as things in the way, as they were measured. */
-export const railsInTheWay = (job: Pick<Job, 'readings' | 'rig'>): Obstacle[] =>
+export const railsInTheWay = (job: Pick<Job, 'readings' | 'rig' | 'place'>): Obstacle[] =>
   railsOf(job).map(({ side, outside, underside }) => {
     const inside = outside - Math.sign(outside) * RAIL.width;
     return {

@@ -25,6 +25,10 @@ export const lockOf = ({ rig, bodies }: Pick<Job, 'rig' | 'bodies'>): number | n
 export const drivingHeight = ({ place, readings }: Job): number =>
   place.rideHeight ?? measuredAcross(readings, 'rideHeight');
 
+/** Frame height at which what is on the frame is drawn, mm: as recorded, until it is moved with the frame. */
+export const drawnHeight = ({ place, readings }: Pick<Job, 'place' | 'readings'>): number =>
+  place.drawnAt ?? measuredAcross(readings, 'rideHeight');
+
 /** Sizes that patterns are scaled to, mm, from the readings of a job. */
 export const patternSize = ({ readings, cut }: Job): PatternSize => ({
   tireRadius: measuredAcross(readings, 'tireRadius'),

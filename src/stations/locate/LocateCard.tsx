@@ -5,6 +5,7 @@ import { Caution } from '@/ui/cards/Card';
 import { StationStripe } from '@/ui/stripe/StationStripe';
 import { useLocate } from '@/workers/locate';
 import { ForcesPart } from '@/stations/locate/forces/ForcesPart';
+import { HeightsPart } from '@/stations/locate/heights/HeightsPart';
 import { LinksPart } from '@/stations/locate/members/LinksPart';
 import { MountSheet } from '@/stations/locate/members/MountSheet';
 import { RoomPart } from '@/stations/locate/room/RoomPart';
@@ -16,8 +17,15 @@ const PARTS: { value: LocatePart; label: string }[] = [
   { value: 'links', label: 'Lengthwise' },
   { value: 'room', label: 'Room' },
   { value: 'forces', label: 'Forces' },
+  { value: 'heights', label: 'Heights' },
 ];
-const CARDS = { bar: SidewaysPart, links: LinksPart, room: RoomPart, forces: ForcesPart };
+const CARDS = {
+  bar: SidewaysPart,
+  links: LinksPart,
+  room: RoomPart,
+  forces: ForcesPart,
+  heights: HeightsPart,
+};
 
 /** Lays out what holds the axle: sideways, lengthwise; the room it needs to move; and what its members carry. */
 export function LocateCard() {

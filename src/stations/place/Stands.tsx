@@ -2,6 +2,7 @@
 import { Button } from 'antd';
 import { layoutRadius } from '@/core/place/heights';
 import { finer } from '@/core/units/tape';
+import { frameToMove } from '@/core/job/edits/frameHeight';
 import { sayLength } from '@/core/units/length';
 import { without } from '@/core/job/edits/omit';
 import { useJob } from '@/store/jobStore';
@@ -14,6 +15,7 @@ import { drivingHeight } from '@/core/job/jobValues';
 export function Stands() {
   const job = useJob();
   const { held } = job.place;
+  const toMove = frameToMove(job);
   return (
     <section className="section">
       <h2>On its stands</h2>
@@ -45,6 +47,13 @@ export function Stands() {
           onClear={() => putPlace('place/rideHeight', null, () => ({ rideHeight: undefined }))}
         />
       </div>
+      {Math.abs(toMove) > 0.05 && (
+        <p className="hint" data-readout="toMove">
+          What is on the frame is drawn {sayLength(Math.abs(toMove), job.tape)}{' '}
+          {toMove < 0 ? 'higher' : 'lower'} than that. Locate, under Heights, shows what moving it changes,
+          and moves it.
+        </p>
+      )}
       <details className="approach">
         <summary>Tyre radius used: {sayLength(layoutRadius(job), finer(job.tape))}</summary>
         <div className="approach-body">

@@ -43,6 +43,7 @@ const PARTS: [name: string, focus: LocatePart][] = [
   ['Lengthwise: links, anti-squat, roll steer, pinion, bind', 'links'],
   ['Room: driveshaft, slip yoke, tank, exhaust, clearance', 'room'],
   ['Forces: loads, weight of the car', 'forces'],
+  ['Heights: lowered, settled, loaded', 'heights'],
 ];
 
 /** What Roll is about, by the words it would be looked for, and the field that says it. */

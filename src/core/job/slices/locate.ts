@@ -9,16 +9,28 @@ import { mm, notNegative, text } from './fields';
 /** Adjusting at the frame end alone, or through matched holes at both ends. */
 const ADJUSTERS = ['frame', 'both'] as const;
 
+/** Half an inch of settling; two people over the axle, at the height of a seat. */
+const USUAL_STATES = { settled: 12.7, load: { mass: 150, ahead: 0, height: 800 } };
+
 export const locateSchema = z.strictObject({
   school: z.enum(LEVEL_SCHOOLS),
   adjuster: z.enum(ADJUSTERS),
   shiftLimit: mm.check(z.positive()),
+  /** heights that the car is looked at in beside its own: how far its springs settle, mm; a load, kg, ahead of this axle and above the ground, mm */
+  states: z._default(
+    z.strictObject({
+      settled: within(-300, 300),
+      load: z.strictObject({ mass: within(0, 5000), ahead: mm, height: notNegative }),
+    }),
+    USUAL_STATES,
+  ),
 });
 
 export const startingLocate = (): z.infer<typeof locateSchema> => ({
   school: 'ride',
   adjuster: 'frame',
   shiftLimit: LIMITS.sideways.street,
+  states: USUAL_STATES,
 });
 
 /** What a link's eyes are made with; without an entry, rod ends in brackets turned to the bar. */

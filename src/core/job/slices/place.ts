@@ -11,6 +11,8 @@ export const placeSchema = z.strictObject({
   parkedDrop: notNegative,
   /** ride height to build for; without it, as recorded */
   rideHeight: z.optional(notNegative),
+  /** ride height at which what is on the frame was drawn; without it, as recorded */
+  drawnAt: z.optional(mm),
   /** the tyre to come, when it is not on yet: half of its diameter is used */
   tireDiameter: z.optional(notNegative),
   /** the frame as it stands on its stands, straight above the axle */
