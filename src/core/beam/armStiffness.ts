@@ -39,17 +39,18 @@ export function armStiffness(
 const inARow = (...rates: number[]): number => 1 / rates.reduce((sum, rate) => sum + 1 / rate, 0);
 
 /**
- * How hard the axle's tube twists, N·mm for a radian from wheel to wheel. What twists it acts between its brackets, and twists the
- * tube there alone: θ = T·Lb/(G·J), of which the whole track's even twist would be track/Lb times as much; the energy is the same.
+ * How hard an axle's tube twists, N·mm for a radian from wheel to wheel. What twists it acts between its brackets and twists it there
+ * alone, θ = T·L/(G·J); a rig turns each point by its share of an even twist of the whole track, so that points so far apart turn by
+ * θ when the track turns by θ·track/apart. The energy is the same.
  *
- * @param between the brackets, mm
+ * @param brackets what stands on the tube, from left to right, mm
+ * @param apart the points that turn with it, from left to right, mm: the joints of arms, seats of leaves, eyes of links
  * @param G shear modulus, N/mm²
  */
-export function axleTorsion(
+export const axleTorsion = (
   tube: { od: number; wall: number },
-  between: number,
+  brackets: number,
+  apart: number,
   track: number,
   G: number,
-): number {
-  return (G * sectionOf(tube).J * between) / track ** 2;
-}
+): number => ((G * sectionOf(tube).J) / brackets) * (apart / track) ** 2;

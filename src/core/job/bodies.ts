@@ -16,9 +16,9 @@ import { railId } from './frameRails';
 import type { Job } from './jobSchema';
 import { CENTRE, COVER, NOSE, ownObstacles, patternSize, tireWidthOf, TUBE } from './jobValues';
 
-/** An arm shorter than this is none, mm; and the share of the track that brackets on an axle commonly stand apart. */
+/** An arm shorter than this is none, mm; and the share of the track that brackets on an axle stand apart at least. */
 const LEAST_ARM = 50;
-const BRACKETS_APART = 0.6;
+const LEAST_APART = 0.52;
 
 /**
  * A job's rig with every body that the job knows of: the axle's housing in its parts, tyres, driveshaft, arms, leaves and drag link, as
@@ -88,8 +88,14 @@ function torsionOf(job: Job): number | undefined {
   if (!mayTwist(rig)) return undefined;
   if (bodies.axleTorsion !== undefined) return bodies.axleTorsion;
   const tube = { od: measured(readings, 'tubeDiameter').value, wall: sizeOf(job, 'tubeWall') };
-  return axleTorsion(tube, BRACKETS_APART * rig.track, rig.track, ELASTIC.G);
+  const out = Math.max(0, ...rig.members.map(outOf));
+  const brackets = Math.max(2 * out, LEAST_APART * rig.track);
+  return axleTorsion(tube, brackets, out > 0 ? 2 * out : brackets, rig.track, ELASTIC.G);
 }
+
+/** How far out the joint of an arm or the seat of a leaf turns with the tube, mm; nothing of links, which stand anywhere. */
+const outOf = (m: Rig['members'][number]): number =>
+  m.type === 'rigid-arm' ? Math.abs(m.chassis[1]) : m.type === 'leaf' ? Math.abs(m.seat[1]) : 0;
 
 /** What is the same stays the same object, so that it is seen not to have changed. */
 const kept = <T>(was: T | undefined, is: T): T => (was !== undefined && dequal(was, is) ? was : is);

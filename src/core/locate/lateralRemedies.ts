@@ -2,7 +2,7 @@ import { closestApproaches, type ClosestApproach } from '@/core/clearance/closes
 import type { Mechanism } from '@/core/kinematics/mechanism';
 import { LIMITS } from '@/core/materials/limits';
 import { falsePosition } from '@/core/numerics/rootFinding';
-import { awayFromAxle, wantedRise } from '@/core/rig/lateralBar';
+import { awayFromAxle, meantRise } from '@/core/rig/lateralBar';
 import type { LinkMember } from '@/core/rig/members/link';
 import { withLink } from '@/core/rig/roles';
 import { cornerPoses } from '@/core/kinematics/travelCorners';
@@ -40,7 +40,7 @@ function lengthRemedy(
   { rig, bump, droop, shiftLimit, school, tireWidth }: LocateInput,
   bar: LinkMember,
 ): LateralRemedies['length'] {
-  const level = bar.axle[2] + wantedRise(school, bump, droop);
+  const level = bar.axle[2] + meantRise(rig, bar, school, bump, droop).rise;
   const mostWith = (y: number) => {
     const moved = withLink(rig, bar.id, (m) => ({ ...m, chassis: [m.chassis[0], y, level] }));
     return sidewaysOverTravel(moved, bump, droop).most;

@@ -4,7 +4,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { barSpec, travelOf } from '@/core/job/jobValues';
 import { stripeState, type Basis, type StripeState } from '@/core/job/stripes';
 import { LIMITS } from '@/core/materials/limits';
-import { describeBar, wantedRise } from '@/core/rig/lateralBar';
+import { describeBar, meantRise } from '@/core/rig/lateralBar';
 import type { LinkMember } from '@/core/rig/members/link';
 import { lateralBarOf } from '@/core/rig/roles';
 import { sayLength } from '@/core/units/length';
@@ -118,7 +118,7 @@ function beforeTacking(check: Check): Draft[] {
       'Weight is on the tyres, car bounced and rolled',
       'Nobody under it while it is bounced. A bar set level in droop is wrong at ride height.',
     ),
-    ...level(check, 'level', 'tack', 'Bar level, frame end against axle end'),
+    ...level(check, 'level', 'tack', (stands) => `Bar ${stands}, frame end against axle end`),
     eyeToEye(check),
     clearance(check),
     thread(check),
@@ -142,7 +142,7 @@ function beforeWelding(check: Check): Draft[] {
       'Cycled bump to droop since tacking',
       'Nothing touches, nothing binds, the tacks have not cracked.',
     ),
-    ...level(check, 'levelAgain', 'weld', 'Bar still level, measured again'),
+    ...level(check, 'levelAgain', 'weld', (stands) => `Bar still ${stands}, measured again`),
     centred(check, 'centredAgain', 'weld', 'Axle still centred, measured again'),
     confirm(
       check,
@@ -174,10 +174,17 @@ const layoutOf = (bar: LinkMember): Basis => ({
 });
 
 /** Asked of the lateral bar alone: the others slope as they are designed. */
-function level({ job, bar, say, read }: Check, id: string, step: Step, label: string): Draft[] {
+function level(
+  { job, bar, say, read }: Check,
+  id: string,
+  step: Step,
+  label: (stands: string) => string,
+): Draft[] {
   if (lateralBarOf(job.rig)?.id !== bar.id) return [];
   const { bump, droop } = travelOf(job);
-  const wanted = wantedRise(job.locate.school, bump, droop);
+  // Beside a drag link a bar leans as it is drawn, which Locate holds against the drag link.
+  const meant = meantRise(job.rig, bar, job.locate.school, bump, droop);
+  const wanted = meant.by === 'level' ? meant.rise : describeBar(bar).rise;
   const limit = LIMITS.weld.level;
   const [frame, axle] = [read(`${id}.frame`), read(`${id}.axle`)];
   const error = frame === null || axle === null ? null : frame - axle - wanted;
@@ -185,7 +192,7 @@ function level({ job, bar, say, read }: Check, id: string, step: Step, label: st
     {
       id,
       step,
-      label,
+      label: label(meant.by === 'level' ? 'level' : 'leaning as drawn'),
       how: 'Floor to the middle of each eye, car on its weight.',
       designed:
         wanted === 0

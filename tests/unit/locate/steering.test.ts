@@ -139,3 +139,22 @@ test('a stripe that was drawn when a track bar was called a panhard is not broke
   expect(stationStripe(drawn, 'cut').kind).toBe('broken');
   expect(stationStripe(readJob(writeJob(drawn)), 'cut').kind).toBe('whole');
 });
+
+test('a bar beside a drag link is held against it, not against level; put as it leans, it leans alike', () => {
+  fc.assert(
+    fc.property(fronts, (job) => {
+      const { result, verdicts } = located(job);
+      const level = verdicts.sideways.find((v) => v.id === 'level');
+      const { match } = result.links.steering!;
+      if (!level || !match?.sameSide) return;
+      for (const { changes } of level.remedies) {
+        const mended = located(withMounts(job, changes!));
+        expect(mended.result.links.steering!.match!.angle).toBeLessThan(0.01);
+        expect(mended.verdicts.sideways.find((v) => v.id === 'level')!.state).toBe('ok');
+      }
+      // Level is no merit here: a bar as steep as its drag link holds, however steep.
+      if (match.angle < 0.1) expect(level.state).toBe('ok');
+    }),
+    { numRuns: 60 },
+  );
+});

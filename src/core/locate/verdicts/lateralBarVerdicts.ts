@@ -1,6 +1,6 @@
 import { toDegrees } from '@/core/geometry/angle';
 import { LIMITS } from '@/core/materials/limits';
-import { awayFromAxle, wantedRise, type LateralBar } from '@/core/rig/lateralBar';
+import { awayFromAxle, meantRise, type LateralBar } from '@/core/rig/lateralBar';
 import type { LinkMember } from '@/core/rig/members/link';
 import type { MountChange } from '@/core/rig/mounts';
 import { formatDegrees, sayLength } from '@/core/units/length';
@@ -97,14 +97,14 @@ function crossingVerdict(bar: LinkMember): Verdict | null {
 }
 
 function levelVerdict(
-  { school, bump, droop }: LocateInput,
+  { rig, school, bump, droop }: LocateInput,
   bar: LateralBar,
   curve: CurvePoint[],
   member: LinkMember,
   tape: Tape,
 ): Verdict {
   const { level, levelStop } = LIMITS.lateralBar;
-  const wanted = wantedRise(school, bump, droop);
+  const { rise: wanted, by } = meantRise(rig, member, school, bump, droop);
   const error = bar.rise - wanted;
   const place = school === 'ride' ? 'at ride height' : 'in the middle of the travel';
   const migration = rollCentreRange(curve);
@@ -112,7 +112,7 @@ function levelVerdict(
     return {
       id: 'level',
       state: 'ok',
-      title: `Level ${place}.`,
+      title: by === 'level' ? `Level ${place}.` : 'Leans as the drag link does.',
       reason: `Within ${sayLength(level, tape)}. The roll centre moves ${sayLength(migration, tape)} over the whole travel.`,
       remedies: [],
     };
@@ -130,8 +130,11 @@ function levelVerdict(
   return {
     id: 'level',
     state: Math.abs(error) > levelStop ? 'stop' : 'look',
-    title: `Bar is ${sayLength(Math.abs(error), tape)} high at the ${high} end ${place}.`,
-    reason: `${
+    title:
+      by === 'level'
+        ? `Bar is ${sayLength(Math.abs(error), tape)} high at the ${high} end ${place}.`
+        : `Bar is ${sayLength(Math.abs(error), tape)} high at the ${high} end to lean as the drag link does.`,
+    reason: `${by === 'level' ? '' : 'Unlike each other they swing on different arcs, and bumps steer it. '}${
       Number.isFinite(most)
         ? `The axle moves ${sayLength(most, tape)} sideways in its travel and the car feels different turning left and right.`
         : 'So tilted it cannot follow the axle over the whole travel.'
@@ -167,20 +170,27 @@ function lengthVerdict(
 }
 
 function lengthRemedy(
-  { bump, droop, school }: LocateInput,
+  { rig, bump, droop, school }: LocateInput,
   remedy: NonNullable<NonNullable<LocateResult['remedies']>['length']>,
   member: LinkMember,
   tape: Tape,
 ): Remedy {
+  const meant = meantRise(rig, member, school, bump, droop);
   const levelled: MountChange = {
     member: member.id,
     end: 'chassis',
     axis: 2,
-    mm: member.axle[2] + wantedRise(school, bump, droop),
+    mm: member.axle[2] + meant.rise,
   };
+  const level = meant.by === 'level';
   switch (remedy.kind) {
     case 'level':
-      return { text: 'Level it: that alone is enough', changes: [levelled] };
+      return {
+        text: level
+          ? 'Level it: that alone is enough'
+          : 'Let it lean as the drag link does: that alone is enough',
+        changes: [levelled],
+      };
     case 'tooShort':
       return {
         text: `Even ${sayLength(remedy.longest, tape)} eye to eye, the most that fits between these tyres, is too short. Move the axle end outward too, shorten the travel, or accept more sideways movement.`,
@@ -190,7 +200,7 @@ function lengthRemedy(
       const out = Math.min(Math.abs(remedy.farthest), upToLine(Math.abs(remedy.y), tape));
       const mm = Math.sign(remedy.farthest) * out;
       return {
-        text: `Frame end out to ${sayLength(out, tape)} from the centreline, level: ${sayLength(Math.abs(mm - member.axle[1]), tape)} eye to eye`,
+        text: `Frame end out to ${sayLength(out, tape)} from the centreline, ${level ? `level: ${sayLength(Math.abs(mm - member.axle[1]), tape)} eye to eye` : 'leaning as the drag link does'}`,
         changes: [{ member: member.id, end: 'chassis', axis: 1, mm }, levelled],
       };
     }

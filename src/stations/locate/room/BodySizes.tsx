@@ -174,7 +174,7 @@ export function ArmsGive() {
           ? 'Joint, arm as a beam, bracket and frame in a row, from the sizes above; the frame and the bracket are taken as usual. Rubber at the front, or a soft frame, gives more: type what you know.'
           : leaf
             ? 'Leaves from their pack, as it is told at Roll, with rubber eye bushings; the tube from its diameter and wall.'
-            : 'From the tube’s diameter and wall, between brackets six tenths of the track apart.'}
+            : 'From the tube’s diameter and wall, between brackets half the track apart.'}
       </p>
     </section>
   );
