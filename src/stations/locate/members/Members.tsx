@@ -6,7 +6,7 @@ import { setPreferences, usePreferences } from '@/store/preferences';
 import { MountsTable } from './MountsTable';
 import { Joints } from './Joints';
 import { PANHARD, pairOf, partnerOf } from '@/core/rig/roles';
-import { isLink, linksOf } from '@/core/rig/members/members';
+import { isLink } from '@/core/rig/members/members';
 import { MEMBER_KITS, kitsToAdd, withoutMembers, withKit, type KitName } from '@/core/job/edits/memberKits';
 
 /** Every member but the bar across the car; one of a pair stands for both while both sides are kept alike. */
@@ -37,7 +37,7 @@ export function Members() {
 
 function Member({ id, alike }: { id: string; alike: boolean }) {
   const link = useJobPart((j) => isLink(j.rig.members.find((m) => m.id === id)!));
-  const lastBar = useJobPart((j) => linksOf(j.rig).every((m) => pairOf(id).includes(m.id)));
+  const last = useJobPart((j) => j.rig.members.every((m) => pairOf(id).includes(m.id)));
   const end = useJobPart((j) => j.rig.end);
   const partner = alike ? partnerOf(id) : null;
   const name = partner ? `${memberName(id, end).replace(/^left /, '')}, left and right` : memberName(id, end);
@@ -45,7 +45,7 @@ function Member({ id, alike }: { id: string; alike: boolean }) {
     <div className="link-block">
       <div className="link-head">
         <h3>{name}</h3>
-        {!lastBar && (
+        {!last && (
           <Button
             type="text"
             size="small"

@@ -1,6 +1,8 @@
 'use client';
+import { Button } from 'antd';
+import { withoutMembers } from '@/core/job/edits/memberKits';
 import { lateralBarOf } from '@/core/rig/roles';
-import { enter, useJobPart } from '@/store/jobStore';
+import { edit, enter, useJobPart } from '@/store/jobStore';
 import { CardHead } from '@/ui/cards/Card';
 import { LengthField } from '@/ui/fields/LengthField';
 import { Bends } from '@/stations/locate/members/Bends';
@@ -27,17 +29,31 @@ export function SidewaysPart() {
       <Chart focus="bar" offered={['shift', 'roll']} />
       <ShiftLimit />
       <Schools />
+      <TakeOff />
     </>
   ) : (
     <>
       <CardHead title="Held sideways">
-        No bar across the car here: a crank with two links, or links that lean against each other.
+        No bar across the car here: a crank with two links, links that lean against each other, or leaf
+        springs alone.
       </CardHead>
       <LateralResults />
       <Chart focus="bar" offered={['shift', 'roll', 'steer']} />
       <ShiftLimit />
       <Members />
     </>
+  );
+}
+
+/** Any axle can be looked at without its bar; what is left says what it holds. */
+function TakeOff() {
+  const name = useJobPart((j) => memberName(PANHARD, j.rig.end));
+  const others = useJobPart((j) => j.rig.members.length > 1);
+  if (!others) return null;
+  return (
+    <section className="section">
+      <Button onClick={() => edit((j) => withoutMembers(j, [PANHARD]))}>Take the {name} off</Button>
+    </section>
   );
 }
 
