@@ -74,7 +74,8 @@ test('a bar too tight at bump is told until where it clears; with the stop there
   await hands.station(2, 'Record');
   await hands.part('Measure');
   if (await hands.count('[data-step]')) await hands.press('Whole sheet');
-  await hands.type('reading/bump', '2 9/16');
+  // Beside the 2 3/4 that was read before, this makes a mean of 2 9/16.
+  await hands.type('reading/bump', '2 3/8');
   await hands.station(4, 'Shaft and room');
   await hands.reads(verdict('clearance', 'ok'), 'Closest: axle tube to tailpipe');
 });
