@@ -45,7 +45,7 @@ export function analyseLocate(input: LocateInput): LocateResult {
     gaps,
     links: findLinks(input, ride, poses),
     schools: bar && compareSchools(input, bar.id),
-    remedies: bar && lateralRemedies(input, mechanism, bar, mostSideways(curve), closest),
+    remedies: bar && lateralRemedies(input, mechanism, bar, mostSideways(curve, ride.y), closest),
     leafGive: leafGive(input),
     loads: solveStandardLoads(input, mechanism),
   };

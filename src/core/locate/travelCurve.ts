@@ -28,9 +28,13 @@ export function curvePoint(pose: SweptPose): CurvePoint {
 export const reachedPoints = (curve: CurvePoint[]): Extract<CurvePoint, CurveValues>[] =>
   curve.filter((p) => p.limitingMember === undefined);
 
-/** Most sideways movement of the axle, mm; infinite where it cannot follow. */
-export const mostSideways = (curve: CurvePoint[]): number =>
-  Math.max(...curve.map((p) => (p.limitingMember === undefined ? Math.abs(p.y) : Infinity)));
+/**
+ * Most sideways movement of the axle from where it stands at ride height, mm; infinite where it cannot follow.
+ *
+ * @param from where that is: a bar longer than it is drawn holds it to one side
+ */
+export const mostSideways = (curve: CurvePoint[], from: number): number =>
+  Math.max(...curve.map((p) => (p.limitingMember === undefined ? Math.abs(p.y - from) : Infinity)));
 
 /** How far the roll centre moves over the travel of both wheels, mm. */
 export function rollCentreRange(curve: CurvePoint[]): number {

@@ -19,13 +19,14 @@ export type LateralBar = {
   behind: number;
 };
 
-export function describeBar({ id, chassis, axle }: LinkMember): LateralBar {
+export function describeBar({ id, chassis, axle, length }: LinkMember): LateralBar {
   const [dx, dy, dz] = [chassis[0] - axle[0], chassis[1] - axle[1], chassis[2] - axle[2]];
   const crosses = chassis[1] * axle[1] < 0;
   const t = crosses ? axle[1] / (axle[1] - chassis[1]) : 0.5;
   return {
     id,
-    eyeToEye: Math.hypot(dx, dy, dz),
+    // A bar of a length of its own is as long as that, wherever its ends are drawn.
+    eyeToEye: length ?? Math.hypot(dx, dy, dz),
     rise: dz,
     tiltDeg: toDegrees(Math.atan2(dz, Math.hypot(dx, dy))),
     sweep: dx,

@@ -182,11 +182,11 @@ function leafPanhard(size: PatternSize): Pattern {
 function frontLeaves(size: PatternSize): Pattern {
   const at = penFor(size);
   return {
-    members: leaves(at, 0.25, [-560, 30], [520, 35], 55),
+    members: leaves(at, 0.22, [-560, 30], [520, 35], 55),
     // As long and as steep as the part of the spring that the axle swings on, and over the axle.
     steering: {
-      pitman: at(-420, 0.33, 91),
-      knuckle: at(0, 0.33, 110),
+      pitman: at(-420, 0.3, 91),
+      knuckle: at(0, 0.3, 110),
       kingpin: at(0, 0.43, 0),
     },
   };
@@ -196,10 +196,10 @@ function frontLeaves(size: PatternSize): Pattern {
 function frontBars(at: Pen, size: PatternSize): { trackBar: LinkMember; steering: Rig['steering'] } {
   const ahead = size.cover + size.tubeOd / 2 + 19;
   return {
-    trackBar: link(PANHARD, at(ahead, 0.295, 50), at(ahead, -0.285, 50)),
+    trackBar: link(PANHARD, at(ahead, 0.265, 50), at(ahead, -0.255, 50)),
     steering: {
-      pitman: at(ahead + 90, 0.29, 80),
-      knuckle: at(ahead + 90, -0.29, 80),
+      pitman: at(ahead + 90, 0.26, 80),
+      knuckle: at(ahead + 90, -0.26, 80),
       kingpin: at(0, -0.43, 0),
     },
   };
@@ -210,8 +210,8 @@ function frontFourLink(size: PatternSize): Pattern {
   const { trackBar, steering } = frontBars(at, size);
   return {
     members: [
-      ...pair('lower', at, [-700, 0.22, -20], [-20, 0.3, -60]),
-      ...pair('upper', at, [-600, 0.2, 110], [-10, 0.26, 110]),
+      ...pair('lower', at, [-700, 0.2, -20], [-20, 0.26, -60]),
+      ...pair('upper', at, [-600, 0.18, 110], [-10, 0.23, 110]),
       trackBar,
     ],
     steering,

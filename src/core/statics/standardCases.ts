@@ -13,6 +13,9 @@ const POTHOLE = { up: 3, back: 2 };
 /** What cases start from until the builder says otherwise: a brisk corner on street tyres, a middling axle ratio. */
 export const USUAL_CASES = { cornerG: 0.8, axleRatio: 3.5 };
 
+/** Share of a torque that each end takes while nothing is known of its roll stiffness. */
+const SHARED_ALIKE = 0.5;
+
 /** Where springs stand until they are measured: this share of the track to each side, level with the axle. */
 const SPRING_SHARE = 0.3;
 
@@ -23,17 +26,26 @@ export type CaseInput = {
   cornerG: number;
   /** turns of the driveshaft for one of the wheels */
   axleRatio: number;
+  /** share of the shaft's torque that its own end's springs and bars do not give back, and that the driven tyres see */
+  torqueShare?: number;
 };
 
 /**
  * The loads that a live axle is usually judged by, made from the car's masses: what the ground gives the two tyres less what
- * the axle's own weight and its own mass times acceleration take of it. Weight moved lengthwise: m·a·h/L (Gillespie ch. 1,
+ * the axle's own weight and its own mass times acceleration take of it. At the launch the shaft's torque presses one driven tyre
+ * down by what the other end takes of it (Gillespie ch. 2, from memory). Weight moved lengthwise: m·a·h/L (Gillespie ch. 1,
  * from memory), until an end stands on nothing: a wheelie carries what the car weighs and no more. Weight moved sideways is
  * shared between the ends by what stands on them, which holds where their roll stiffness is shared alike.
  *
  * @returns no cases while masses, wheelbase or height of the centre of gravity are missing
  */
-export function standardCases({ rig, use, cornerG, axleRatio }: CaseInput): LoadCase[] {
+export function standardCases({
+  rig,
+  use,
+  cornerG,
+  axleRatio,
+  torqueShare = SHARED_ALIKE,
+}: CaseInput): LoadCase[] {
   const { masses, wheelbase, cgHeight, tireRadius, track, end } = rig;
   if (!masses || wheelbase === undefined || cgHeight === undefined) return [];
   const rear = end === 'rear';
@@ -49,8 +61,8 @@ export function standardCases({ rig, use, cornerG, axleRatio }: CaseInput): Load
     const net = ([x, y, z]: Point): Point => [x, y, z - own / 2];
     return { name, wheel: { left: net(left), right: net(right) }, springs, shaftTorque };
   };
-  const alike = (name: string, x: number, z: number, shaftTorque = 0): LoadCase =>
-    load(name, [x / 2, 0, z / 2], [x / 2, 0, z / 2], shaftTorque);
+  const alike = (name: string, x: number, z: number): LoadCase =>
+    load(name, [x / 2, 0, z / 2], [x / 2, 0, z / 2]);
 
   const pull = launchPull(grip, here, weight, lever);
   // Both ends brake by their grip, until the rear wheels lift.
@@ -64,16 +76,7 @@ export function standardCases({ rig, use, cornerG, axleRatio }: CaseInput): Load
   const still: Point = [0, 0, here / 2];
 
   return [
-    // An engine turns its shaft so that the left tyre is pressed down at the launch.
-    ...(rear
-      ? [
-          withInertia(alike('Hard launch', pull, here + pull * lever, (-pull * tireRadius) / axleRatio), [
-            (-ownMass * pull) / masses.total,
-            0,
-            0,
-          ]),
-        ]
-      : []),
+    ...(rear ? [withInertia(launch(), [(-ownMass * pull) / masses.total, 0, 0])] : []),
     withInertia(alike('Hard braking', -decel * braking, braking), [own * decel, 0, 0]),
     withInertia(load(`Left turn at ${cornerG} g`, corner(inside), corner(here - inside)), [
       0,
@@ -83,6 +86,14 @@ export function standardCases({ rig, use, cornerG, axleRatio }: CaseInput): Load
     load('Pothole, left wheel', [(-POTHOLE.back * here) / 2, 0, (POTHOLE.up * here) / 2], still),
     load('All on the left wheel', [0, 0, here], [0, 0, 0]),
   ];
+
+  /** An engine turns its shaft so that the left tyre is pressed down and the right one let up; no tyre weighs less than nothing. */
+  function launch(): LoadCase {
+    const torque = (pull * tireRadius) / axleRatio;
+    const stands = here + pull * lever;
+    const over = Math.min(stands / 2, (torqueShare * torque) / track);
+    return load('Hard launch', [pull / 2, 0, stands / 2 + over], [pull / 2, 0, stands / 2 - over], -torque);
+  }
 }
 
 /** What the driven end pulls with, N: it gains what it pulls with, F = μ(W + F·h/L), until it carries the whole car. */

@@ -5,6 +5,7 @@ import type { WhatIf } from '@/core/roll/levers';
 import type { SpringDesign } from '@/core/springs/springDesign';
 import { edit, enter } from '@/store/jobStore';
 import type { Job } from '@/core/job/jobSchema';
+import { lockOf, travelOf } from '@/core/job/jobValues';
 
 type Roll = Job['roll'];
 
@@ -33,6 +34,20 @@ export function putSprings(change: Partial<SpringDesign>, field?: string, typed?
     typed,
   );
 }
+
+/** Puts a usual pair of springs on, where they clear everything. What finds the place is fetched when it is wanted. */
+export async function startSprings(kind: SpringDesign['kind']): Promise<void> {
+  const { springsThatFit } = await import('@/core/roll/placing');
+  edit((job) => withRoll(job, { springs: springsThatFit(carOf(job), kind) }));
+}
+
+/** Puts a sway bar on where it clears everything and its links can follow. */
+export async function startBar(make: (rig: Job['rig']) => BarDesign): Promise<void> {
+  const { barThatFits } = await import('@/core/roll/placing');
+  edit((job) => withRoll(job, { bar: barThatFits(carOf(job), make(job.rig)) }));
+}
+
+const carOf = (job: Job) => ({ ...job.roll, rig: job.rig, ...travelOf(job), lock: lockOf(job) });
 
 /** Changes that are being thought about: shown, not made. Gone with the page. */
 export const useWhatIf = create<WhatIf>()(() => ({}));

@@ -99,7 +99,7 @@ describe('a bar across the car, on whichever hand and on whichever side of the a
           }
           const mended = withMounts(short, remedy!.changes);
           expect(stateOf(mended, 'length')).toBe('ok');
-          expect(mostSideways(located(mended).result.curve)).toBeLessThanOrEqual(6 + 1e-6);
+          expect(mostSideways(located(mended).result.curve, 0)).toBeLessThanOrEqual(6 + 1e-6);
           expect(stateOf(mended, 'tyre')).toBeUndefined();
         },
       ),
@@ -236,8 +236,8 @@ describe('points that the axle reaches', () => {
 
   test('where one is not reached, no sideways movement is a limit, and the member and the place are told', () => {
     expect(reachedPoints(curve)).toHaveLength(4);
-    expect(mostSideways(curve)).toBe(Infinity);
-    expect(mostSideways(curve.slice(0, 4))).toBe(2);
+    expect(mostSideways(curve, 0)).toBe(Infinity);
+    expect(mostSideways(curve.slice(0, 4), 0)).toBe(2);
     expect(rollCentreRange(curve)).toBe(6);
     expect(rollCentreRange([])).toBe(0);
     const reach = reachVerdict(located(fresh()).input, curve, 'mm')!;

@@ -24,7 +24,7 @@ export function lateralBarVerdicts(
     reachVerdict(input, curve, tape),
     endsVerdict(input, bar, tape),
     crossingVerdict(bar),
-    levelVerdict(input, shape, curve, bar, tape),
+    levelVerdict(input, shape, result, bar, tape),
     lengthVerdict(input, result, bar, tape),
     planVerdict(shape, bar, tape),
     clearanceVerdict(input, result, bar, tape),
@@ -99,7 +99,7 @@ function crossingVerdict(bar: LinkMember): Verdict | null {
 function levelVerdict(
   { rig, school, bump, droop }: LocateInput,
   bar: LateralBar,
-  curve: CurvePoint[],
+  { curve, ride }: LocateResult,
   member: LinkMember,
   tape: Tape,
 ): Verdict {
@@ -126,7 +126,7 @@ function levelVerdict(
     };
   };
   const high = error > 0 ? 'frame' : 'axle';
-  const most = mostSideways(curve);
+  const most = mostSideways(curve, ride.y);
   return {
     id: 'level',
     state: Math.abs(error) > levelStop ? 'stop' : 'look',
@@ -145,12 +145,12 @@ function levelVerdict(
 
 function lengthVerdict(
   input: LocateInput,
-  { curve, bar, remedies }: LocateResult,
+  { curve, ride, bar, remedies }: LocateResult,
   member: LinkMember,
   tape: Tape,
 ): Verdict {
   const { shiftLimit } = input;
-  const most = mostSideways(curve);
+  const most = mostSideways(curve, ride.y);
   const remedy = remedies?.length ?? null;
   if (remedy === null)
     return {

@@ -13,11 +13,11 @@ import { mostSideways, rollCentreRange } from '../travelCurve';
 import type { CurvePoint, LocateInput, LocateResult } from '../types';
 
 /** Looks over layouts that hold the axle sideways without a bar across the car: by a crank, or by links that lean. */
-export function lateralVerdicts(input: LocateInput, { curve }: LocateResult, tape: Tape): Verdict[] {
+export function lateralVerdicts(input: LocateInput, { curve, ride }: LocateResult, tape: Tape): Verdict[] {
   const cranks = input.rig.members.filter((m) => m.type === 'watts');
   return [
     reachVerdict(input, curve, tape),
-    shiftVerdict(input, curve, tape),
+    shiftVerdict(input, mostSideways(curve, ride.y), tape),
     migrationVerdict(curve, tape, 'axle') ?? steadyCentre(curve, tape),
     ...cranks.map((crank) => crankVerdict(crank, tape)),
     cranks.length ? null : spreadVerdict(input.rig),
@@ -37,8 +37,7 @@ export function reachVerdict({ rig }: LocateInput, curve: CurvePoint[], tape: Ta
   };
 }
 
-function shiftVerdict({ shiftLimit }: LocateInput, curve: CurvePoint[], tape: Tape): Verdict {
-  const most = mostSideways(curve);
+function shiftVerdict({ shiftLimit }: LocateInput, most: number, tape: Tape): Verdict {
   const ok = most <= shiftLimit + 1e-6;
   return {
     id: 'shift',

@@ -4,7 +4,7 @@ import { memo } from 'react';
 import { usualBar, usualBladeBar, usualStripBar, type BarDesign } from '@/core/swaybar/swayBarDesign';
 import type { Rig } from '@/core/rig/schema';
 import { useJobPart } from '@/store/jobStore';
-import { putRoll } from '@/store/edits/rollEdits';
+import { putRoll, startBar } from '@/store/edits/rollEdits';
 import { CardHead } from '@/ui/cards/Card';
 import { Verdicts } from '@/ui/cards/Verdicts';
 import { ArmFields } from './ArmFields';
@@ -35,8 +35,7 @@ const HEAD = (
 );
 
 function NoBar({ verdicts }: PartProps) {
-  const rig = useJobPart((j) => j.rig);
-  const fit = (make: (rig: Rig) => BarDesign) => putRoll(() => ({ bar: make(rig) }));
+  const fit = (make: (rig: Rig) => BarDesign) => void startBar(make);
   return (
     <>
       {HEAD}

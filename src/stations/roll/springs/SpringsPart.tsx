@@ -1,9 +1,9 @@
 'use client';
 import { Button, Segmented } from 'antd';
-import { SPRING_KINDS, usualSprings, type SpringDesign } from '@/core/springs/springDesign';
+import { SPRING_KINDS, type SpringDesign } from '@/core/springs/springDesign';
 import { sayLength } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
-import { putRoll } from '@/store/edits/rollEdits';
+import { putRoll, startSprings } from '@/store/edits/rollEdits';
 import { CardHead } from '@/ui/cards/Card';
 import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { Verdicts } from '@/ui/cards/Verdicts';
@@ -25,7 +25,7 @@ export function SpringsPart({ result, verdicts }: PartProps) {
   const { springs } = job.roll;
   const { tape } = job;
   const leaves = job.rig.members.some((m) => m.type === 'leaf');
-  const start = (kind: SpringDesign['kind']) => putRoll(() => ({ springs: usualSprings(job.rig, kind) }));
+  const start = (kind: SpringDesign['kind']) => void startSprings(kind);
   const head = (
     <CardHead title="Roll: springs">
       How stiff, how much travel, and whether it stands where it should.
