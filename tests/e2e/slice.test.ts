@@ -236,7 +236,7 @@ test('another layout is laid out anew, moves, is dragged on both sides at once, 
   await hands.reads('.masthead-job', 'ladder bars');
   await hands.station(4, 'Panhard bar');
   await hands.clickOn('//*[text()="Lengthwise"]');
-  await hands.until(async () => (await state('bind')) === 'stop');
+  await hands.until(async () => (await state('bind')) === 'look');
   const height = () => hands.value('ladder-left/chassis/2');
   const before = await height();
   const antiSquat = await hands.text('[data-readout=antiSquat]');

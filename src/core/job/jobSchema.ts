@@ -7,7 +7,14 @@ import { LONGEST_NAME } from './names';
 import { cutSchema } from './slices/cut';
 import { bodiesSchema } from './slices/bodies';
 import { text, typed, when } from './slices/fields';
-import { cornerSchema, holesSchema, jointsSchema, locateSchema, shaftSchema } from './slices/locate';
+import {
+  cornerSchema,
+  holesSchema,
+  jointsSchema,
+  linesSchema,
+  locateSchema,
+  shaftSchema,
+} from './slices/locate';
 import { placeSchema } from './slices/place';
 import { readingsSchema, recordSchema } from './slices/record';
 import { rideSchema } from './slices/ride';
@@ -46,6 +53,7 @@ export const jobSchema = z.strictObject({
   record: recordSchema,
   place: placeSchema,
   bodies: bodiesSchema,
+  lines: linesSchema,
   joints: jointsSchema,
   holes: holesSchema,
   shaft: shaftSchema,

@@ -29,6 +29,7 @@ export function newJob(id: string, name: string, tape: Tape): Job {
     record: startingRecord(),
     place: startingPlace(),
     bodies: {},
+    lines: [],
     joints: {},
     holes: {},
     shaft: { room: {}, ratio: USUAL_CASES.axleRatio },

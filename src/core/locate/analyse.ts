@@ -7,6 +7,7 @@ import { lateralBarOf } from '@/core/rig/roles';
 import { BODY_IDS, type Rig } from '@/core/rig/schema';
 import { lateralRemedies } from './lateralRemedies';
 import { leafGive } from './leafGive';
+import { lineFindings } from './lines';
 import { findLinks } from './linkFindings';
 import { solveStandardLoads } from './loads';
 import { compareSchools } from './schools';
@@ -32,7 +33,8 @@ export function analyseLocate(input: LocateInput): LocateResult {
   const { ride, at } = mechanism;
   const { poses: overTravel, ghosts } = travelled(input, mechanism);
   const poses = [...overTravel, ghosts.leftUp, ghosts.rightUp];
-  const gaps = gapsOver(input, mechanism, overTravel);
+  const everywhere = [...overTravel.filter((_, i) => i % GAP_EVERY === 0), ...rolledPoses(input, mechanism)];
+  const gaps = gapsOver(input, mechanism, everywhere);
   const bar = lateralBarOf(rig);
   const curve = overTravel.map(curvePoint);
   const closest = gaps.find((g) => g.a === bar?.id || g.b === bar?.id);
@@ -46,6 +48,7 @@ export function analyseLocate(input: LocateInput): LocateResult {
     links: findLinks(input, ride, poses),
     schools: bar && compareSchools(input, bar.id),
     remedies: bar && lateralRemedies(input, mechanism, bar, mostSideways(curve, ride.y), closest),
+    lines: lineFindings(input.lines, rig, everywhere, input.lock),
     leafGive: leafGive(input),
     loads: solveStandardLoads(input, mechanism),
   };
@@ -61,17 +64,19 @@ const ROLLS = [
   [0, -1],
 ] as const;
 
-/** The tightest place of each pair of bodies over heave, roll and one wheel, steered to either side where that can be. */
-function gapsOver(input: LocateInput, mechanism: Mechanism, overTravel: SweptPose[]): Gap[] {
-  const { rig, bump, droop, lock } = input;
+function rolledPoses({ bump, droop }: LocateInput, { at }: Mechanism): SweptPose[] {
   const reach = (way: number) => (way > 0 ? bump : way < 0 ? -droop : 0);
-  const rolled = ROLLS.flatMap(([left, right]) =>
+  return ROLLS.flatMap(([left, right]) =>
     Array.from({ length: GAP_STEPS }, (_, i) => {
       const share = (i + 1) / GAP_STEPS;
-      return mechanism.at({ left: share * reach(left), right: share * reach(right) });
+      return at({ left: share * reach(left), right: share * reach(right) });
     }),
   );
-  const poses = [...overTravel.filter((_, i) => i % GAP_EVERY === 0), ...rolled];
+}
+
+/** The tightest place of each pair of bodies over heave, roll and one wheel, steered to either side where that can be. */
+function gapsOver(input: LocateInput, mechanism: Mechanism, poses: SweptPose[]): Gap[] {
+  const { rig, lock } = input;
   const steered = lock === null ? [] : [lock, -lock].flatMap((lockDeg) => tireGaps(rig, poses, lockDeg));
   const gaps = [...closestApproaches(rig, poses), ...steered].sort((a, b) => a.distance - b.distance);
   const pair = ({ a, b }: ClosestApproach) => `${a}\n${b}`;

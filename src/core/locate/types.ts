@@ -9,6 +9,7 @@ import type { Rig, Travel } from '@/core/rig/schema';
 import type { LoadAnswer, LoadCase } from '@/core/statics/equilibrium';
 import type { Tape } from '@/core/units/tape';
 import type { DragLinkMatch } from './steering/dragLinkMatch';
+import type { Line, LineFinding } from './lines';
 import type { SchoolComparison } from './schools';
 
 export type LocateInput = {
@@ -30,6 +31,7 @@ export type LocateInput = {
   /** how far the slip yoke can go in and out from ride height, mm, as far as it was measured */
   room: { in?: number; out?: number };
   loads: { cornerG: number; axleRatio: number };
+  lines: Line[];
   /** where the rocker stands */
   rocker: Travel;
 };
@@ -46,6 +48,7 @@ export const locateInput = (job: Job, rocker: Travel): LocateInput => ({
   joints: job.joints,
   room: job.shaft.room,
   loads: { cornerG: job.cornerG, axleRatio: job.shaft.ratio },
+  lines: job.lines,
   rocker,
 });
 
@@ -167,6 +170,8 @@ export type LocateResult = {
   /** what would mend a lateral bar that is too short or too near */
   remedies: LateralRemedies | null;
   links: LinkFindings;
+  /** what hoses, lines and cables span over the travel */
+  lines: LineFinding[];
   /** what leaf springs give sideways, with a bar and without */
   leafGive: LeafGive | null;
   loads: { load: LoadCase; answer: LoadAnswer | null }[];

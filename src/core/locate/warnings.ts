@@ -1,6 +1,6 @@
 import { locateVerdicts } from './verdicts/verdicts';
 import { LIMITS } from '@/core/materials/limits';
-import type { Rig } from '@/core/rig/schema';
+import { BODY_IDS, type Rig } from '@/core/rig/schema';
 import type { Verdict } from '@/core/verdict/verdict';
 import { analyseLocate } from './analyse';
 import type { LocateInput } from './types';
@@ -16,7 +16,33 @@ export type Warning = { code: string; where: string; message: string };
 export function findWarnings(rig: Rig): Warning[] {
   const input = plainInput(rig);
   const { sideways, lengthwise, room } = locateVerdicts(input, analyseLocate(input), 'mm');
-  return [...sideways, ...lengthwise, ...room].filter((v) => v.state !== 'ok').map(warning);
+  return [
+    ...[...sideways, ...lengthwise, ...room].filter((v) => v.state !== 'ok').map(warning),
+    ...joinedToNothing(rig),
+  ];
+}
+
+/** Pairs said to be joined of which one is not there: most likely misspelt. */
+function joinedToNothing({ joined = [], ...rig }: Rig): Warning[] {
+  const { members, springs = [], shocks = [], obstacles = [] } = rig;
+  const { driveshaft, dragLink, tire } = BODY_IDS;
+  const there = new Set<string>([
+    ...[members, springs, shocks, obstacles].flatMap((list) => list.map(({ id }) => id)),
+    ...[driveshaft, dragLink, ...Object.values(tire)],
+  ]);
+  return joined.flatMap((pair, i) =>
+    pair.flatMap((id, k) =>
+      there.has(id)
+        ? []
+        : [
+            {
+              code: 'joined',
+              where: `joined[${i}][${k}]`,
+              message: `Nothing here is called “${id}”: the pair is compared as if it were not joined. Check its spelling.`,
+            },
+          ],
+    ),
+  );
 }
 
 function warning({ id, where = 'axle', title, reason, remedies }: Verdict): Warning {
@@ -43,6 +69,7 @@ function plainInput(rig: Rig): LocateInput {
     joints: {},
     room: {},
     loads: USUAL_CASES,
+    lines: [],
     rocker: { left: 0, right: 0 },
   };
 }

@@ -63,6 +63,9 @@ export const LIMITS = {
   /** how far over-held members may have to give, mm: what any bushing does, and what only a very soft one can; and what an arm whose give is known may push on its frame joint, N */
   bind: { look: 1, stop: 6, armLook: 2_000, armStop: 20_000 },
 
+  /** a hose, line or cable: what it keeps to spare at the farthest, mm; the share of its length that may hang slack */
+  lines: { spare: inch(3 / 4), slack: 0.5 },
+
   /** how far leaf springs alone may let an axle go sideways in the steady corner, mm */
   leafGive: inch(1 / 4),
 

@@ -118,6 +118,18 @@ describe('what is compared', () => {
       expect(pairs({ ...rig, joined })).toEqual(pairs(rig).filter((p) => p !== 'driveshaft/pipe'));
   });
 
+  test('a pair joined to nothing is told, and changes nothing', () => {
+    const joined: [string, string][] = [['pipe', 'drivshaft']];
+    expect(pairs({ ...rig, joined })).toEqual(pairs(rig));
+    const { warnings } = solveRig({ ...rig, joined });
+    expect(warnings.filter((w) => w.code === 'joined')).toEqual([
+      { code: 'joined', where: 'joined[0][1]', message: expect.stringContaining('drivshaft') },
+    ]);
+    expect(solveRig({ ...rig, joined: [['pipe', 'driveshaft']] }).warnings.map((w) => w.code)).not.toContain(
+      'joined',
+    );
+  });
+
   test('an arm’s body runs from the axle’s middle abreast of its joint, or along its path', () => {
     const at = (members: Rig['members'], centre: Point) => {
       const ball = { id: 'ball', on: 'chassis', shape: 'sphere', centre, radius: 10 } as const;

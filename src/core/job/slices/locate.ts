@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { within } from '@/core/rig/fields';
+import { point, within } from '@/core/rig/fields';
 import { BRACKETS_STAND, JOINT_NAMES } from '@/core/materials/joints';
 import { LIMITS } from '@/core/materials/limits';
 import { LEVEL_SCHOOLS } from '@/core/rig/lateralBar';
@@ -55,6 +55,14 @@ const rowOfHoles = z.strictObject({
 export type Holes = z.infer<typeof rowOfHoles>;
 /** Brackets with holes, by mount: `panhard/chassis`. */
 export const holesSchema = z._default(z.record(text(80), rowOfHoles), {});
+
+/** Hoses, lines and cables from the frame to the axle: their ends at ride height, and how long they are, mm. */
+export const linesSchema = z._default(
+  z
+    .array(z.strictObject({ id: text(60), frame: point, axle: point, length: mm.check(z.positive()) }))
+    .check(z.maxLength(20)),
+  [],
+);
 
 /** Room of the slip yoke at ride height, as far as it was measured; turns of the shaft for one of the wheels. */
 export const shaftSchema = z._default(

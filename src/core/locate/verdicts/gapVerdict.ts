@@ -6,7 +6,7 @@ import { sayLength } from '@/core/units/length';
 import { downToLine, type Tape } from '@/core/units/tape';
 import type { Remedy, Verdict } from '@/core/verdict/verdict';
 import type { Gap, LocateInput } from '../types';
-import { sayTravel } from './words';
+import { sayLock, sayTravel } from './words';
 
 export const MAKE_ROOM: Remedy = { text: 'Move one of the two, or bend the bar.' };
 
@@ -50,6 +50,3 @@ function sayWheel({ left, right }: Travel, tape: Tape): string {
   const most = Math.abs(left) >= Math.abs(right) ? left : right;
   return `${sayLength(Math.abs(most), tape)} ${most > 0 ? 'up' : 'down'}`;
 }
-
-const sayLock = ({ lockDeg }: ClosestApproach): string =>
-  lockDeg === undefined ? '' : `, steered full ${lockDeg > 0 ? 'left' : 'right'}`;

@@ -7,7 +7,7 @@ import { formatDegrees, sayLength } from '@/core/units/length';
 import { division, upToLine, type Tape } from '@/core/units/tape';
 import type { Remedy, Verdict } from '@/core/verdict/verdict';
 import { mostSideways, rollCentreRange } from '../travelCurve';
-import type { CurvePoint, LocateInput, LocateResult } from '../types';
+import type { LocateInput, LocateResult } from '../types';
 import { gapVerdict, MAKE_ROOM, roomRemedies } from './gapVerdict';
 import { migrationVerdict, reachVerdict } from './lateralVerdicts';
 

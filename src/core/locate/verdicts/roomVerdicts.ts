@@ -3,6 +3,7 @@ import { formatDegrees, sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import type { Verdict } from '@/core/verdict/verdict';
 import type { LocateInput, LocateResult, ShaftFindings } from '../types';
+import { lineVerdicts } from './lineVerdicts';
 import { gapVerdict, roomRemedies } from './gapVerdict';
 import { sayTravel } from './words';
 
@@ -10,7 +11,11 @@ import { sayTravel } from './words';
 const NAMED = 4;
 
 /** Looks over the driveshaft, and the room that everything but the lateral bar has. */
-export function roomVerdicts(input: LocateInput, { gaps, links, bar }: LocateResult, tape: Tape): Verdict[] {
+export function roomVerdicts(
+  input: LocateInput,
+  { gaps, links, lines, bar }: LocateResult,
+  tape: Tape,
+): Verdict[] {
   const others = gaps.filter((g) => g.a !== bar?.id && g.b !== bar?.id);
   const tight = others.filter((g) => g.distance < LIMITS.clearance.least - 1e-6).slice(0, NAMED);
   const said = tight.length ? tight : others.slice(0, 1);
@@ -19,6 +24,7 @@ export function roomVerdicts(input: LocateInput, { gaps, links, bar }: LocateRes
       const verdict = gapVerdict(input, gap, tape);
       return verdict.state === 'ok' ? verdict : { ...verdict, remedies: roomRemedies(gap, tape) };
     }),
+    ...lineVerdicts(input, lines, tape),
     ...(links.shaft ? shaftVerdicts(input, links.shaft, tape) : []),
   ];
 }

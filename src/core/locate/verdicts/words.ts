@@ -14,3 +14,7 @@ export function sayTravel(
   if (left < 1 - droop) return 'at full droop';
   return `${sayLength(Math.abs(left), tape)} ${left > 0 ? 'up' : 'down'} from ride height`;
 }
+
+/** To which side the front wheels are steered there, where they are. */
+export const sayLock = ({ lockDeg }: { lockDeg?: number }): string =>
+  lockDeg === undefined ? '' : `, steered full ${lockDeg > 0 ? 'left' : 'right'}`;

@@ -19,6 +19,7 @@ import { useVerdicts } from '@/stations/locate/useVerdicts';
 import { Chart } from '@/stations/locate/charts/Chart';
 import { MountsTable } from '@/stations/locate/members/MountsTable';
 import { ArmsGive, BodySizes } from './BodySizes';
+import { Lines } from './Lines';
 import { Obstacles } from './Obstacles';
 import { DRIVESHAFT } from '@/core/rig/mounts';
 
@@ -36,6 +37,7 @@ export function RoomPart() {
       {result && <Verdicts verdicts={verdicts.room} />}
       {shaft && <Chart focus="room" offered={['plunge', 'rearJoint', 'frontJoint']} />}
       <Obstacles />
+      <Lines />
       <BodySizes />
       <ArmsGive />
       {shaft && <Driveshaft />}

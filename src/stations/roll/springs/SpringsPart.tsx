@@ -3,7 +3,7 @@ import { Button, Segmented } from 'antd';
 import { SPRING_KINDS, type SpringDesign } from '@/core/springs/springDesign';
 import { sayLength } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
-import { putRoll, startSprings } from '@/store/edits/rollEdits';
+import { startSprings } from '@/store/edits/rollEdits';
 import { CardHead } from '@/ui/cards/Card';
 import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { Verdicts } from '@/ui/cards/Verdicts';
