@@ -32,7 +32,7 @@ export type HeightValues = {
 };
 
 /** The car as it stands with its springs settled, or under a load: how much lower the frame is, mm. */
-export type State = { lower: number; values: HeightValues | null };
+type State = { lower: number; values: HeightValues | null };
 
 /** The car with what is on its frame moved to another height: what that makes of it, and how much longer each bar must be for the axle to stay, mm. */
 export type Moved = {
