@@ -24,7 +24,7 @@ const VIEWS: View[] = [
   ['weld', 7, 'Hold', 1280, 800],
   ['ride', 8, 'Centre', 1280, 800],
   ['locate-tablet', 4, 'Panhard bar', 820, 1180],
-  ['weld-tablet', 7, 'Hold', 820, 1180],
+  ['locate-heights', 4, 'Panhard bar', 1280, 800],
 ];
 
 /** Goes to one reading of the plan by the finder, as a builder would. */
@@ -79,12 +79,11 @@ const BEFORE: Record<string, (hands: Hands) => Promise<void>> = {
     await hands.type('ride/right', '5 1/8');
     await hands.driver.executeScript('document.querySelector(".bench-card").scrollTop = 60');
   },
-  'weld-tablet': async (hands) => {
-    await hands.type('weld/panhard/level.frame', '14');
-    await hands.type('weld/panhard/level.axle', '13 7/8');
-    for (const id of ['onWheels', 'level'])
-      await hands.click(await hands.find(`[data-condition=${id}] .stripe-button`));
-    await hands.driver.executeScript('document.querySelector(".bench-card").scrollTop = 0');
+  'locate-heights': async (hands) => {
+    await hands.part('Heights');
+    await hands.type('place/rideHeight', '14 13/16');
+    await hands.find('.move-frame');
+    await hands.driver.executeScript('document.querySelector(".move-frame").scrollIntoView()');
   },
 };
 

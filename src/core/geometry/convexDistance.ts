@@ -5,7 +5,7 @@ export type Support = (x: number, y: number, z: number, out: Point) => void;
 
 const MOST_STEPS = 64;
 /** How much nearer than the place found the bodies might still be, mm. */
-const CLOSE = 1e-4;
+const CLOSE = 5e-7;
 /** Bodies nearer than this meet, mm. */
 const TOUCHING = 1e-7;
 

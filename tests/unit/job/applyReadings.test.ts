@@ -1,3 +1,5 @@
+import type { Rig } from '@/core/rig/schema';
+import { NOSE } from '@/core/job/jobValues';
 import fc from 'fast-check';
 import { readJob, writeJob } from '@/core/job/file';
 import { applyReadings, USUAL_MASSES } from '@/core/job/applyReadings';
@@ -100,7 +102,12 @@ describe('readings on their way to the model', () => {
         );
         const { masses, driveshaft, ...rest } = struck.rig;
         const { masses: none, driveshaft: drawn, ...before } = applyReadings(job).rig;
-        expect(rest).toEqual(before);
+        // The pinion's nose points where the pinion does.
+        const butNose = (rig: Partial<Rig>) => ({
+          ...rig,
+          obstacles: rig.obstacles!.filter((o) => o.id !== NOSE),
+        });
+        expect(butNose(rest)).toEqual(butNose(before));
         expect(none).toBeUndefined();
         // What was weighed and gauged stays as the last that is known of it.
         expect(Object.keys(driveshaft ?? {})).toEqual(Object.keys(drawn ?? {}));
