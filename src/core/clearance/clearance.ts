@@ -1,4 +1,5 @@
 import { segmentToBox, segmentToCylinder, segmentToSegment } from '@/core/geometry/closestApproach';
+import { boxToCylinder, cornersOfBox } from '@/core/geometry/boxToCylinder';
 import { convexDistance, start, type Support } from '@/core/geometry/convexDistance';
 import { distance, type Point } from '@/core/geometry/vector';
 import { carries, type Attitude } from '@/core/kinematics/attitude';
@@ -142,7 +143,24 @@ function pairOf(
   const seen = still.body.on === 'axle' ? carried : carriedAlong(carried, pose);
   // Where the two last were nearest changes little from pose to pose.
   const from = start();
-  return { ...ids, distance: () => convexDistance(seen, fixed, from) };
+  const hard = () => convexDistance(seen, fixed, from);
+  const easy = boxAndCylinder(moving.body, still.body, pose);
+  return { ...ids, distance: easy ? () => easy() ?? hard() : hard };
+}
+
+/** How far a box and a cylinder are apart, where one of each they are and a face of the box stands between them. */
+function boxAndCylinder(moving: Body, still: Body, pose: { seen: Seen }): (() => number | null) | null {
+  const [box, cylinder] = moving.shape.kind === 'box' ? [moving, still] : [still, moving];
+  const [{ shape: flat }, { shape: round }] = [box, cylinder];
+  if (flat.kind !== 'box' || round.kind !== 'cylinder') return null;
+  const corners = cornersOfBox(flat.min, flat.max);
+  if (box.on === cylinder.on) return () => boxToCylinder(corners, round);
+  const seen = cornersOfBox(flat.min, flat.max);
+  const carry = box.on === 'axle' ? 'toChassis' : 'toAxle';
+  return () => {
+    for (let i = 0; i < 8; i++) pose.seen[carry](corners[i]!, seen[i]!);
+    return boxToCylinder(seen, round);
+  };
 }
 
 function betweenTubes(p: Placed, q: Placed, bracket: number): () => number {
@@ -152,7 +170,8 @@ function betweenTubes(p: Placed, q: Placed, bracket: number): () => number {
     return () =>
       pathToPath(freeOf(a!, p.chassis, b!.on, bracket), freeOf(b!, q.chassis, a!.on, bracket)) - thick;
   return () => {
-    const [one, other] = [p.chassis, q.chassis];
+    const one = p.chassis;
+    const other = q.chassis;
     if (one.length > 2 || other.length > 2) return pathToPath(one, other) - thick;
     return segmentToSegment(one[0]!, one[1]!, other[0]!, other[1]!) - thick;
   };
@@ -192,7 +211,8 @@ export function trimmed(path: Point[], end: 'start' | 'end', by: number): Point[
 function toSolid(path: Point[], solid: Solid): number {
   let best = Infinity;
   for (let i = 1; i < path.length; i++) {
-    const [a, b] = [path[i - 1]!, path[i]!];
+    const a = path[i - 1]!;
+    const b = path[i]!;
     const apart =
       solid.kind === 'box' ? segmentToBox(a, b, solid.min, solid.max) : segmentToCylinder(a, b, solid);
     if (apart < best) best = apart;
