@@ -19,6 +19,11 @@ test('a bar is fitted, caught hitting the driveshaft, mended with a dip; a hole 
   await hands.find('[data-readout=frequency]');
   await hands.part('Sway bar');
   await hands.press('Fit a bar');
+  await hands.find('[data-readout=barRollRate]');
+  // It is put where it clears; where a builder might put it, it does not.
+  expect(await hands.count('[data-verdict=barShaft]')).toBe(0);
+  await hands.type('roll/ahead', '12 ahead');
+  await hands.type('roll/height', '15 1/2');
   await hands.reads('[data-verdict=barShaft]', 'hits the driveshaft');
   await hands.press('Dip the middle');
   await hands.type('roll/dip/0/width', '9');
