@@ -5,6 +5,7 @@ import { rollInput } from '@/core/roll/input';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
 import { jobConditions } from '@/core/bench/holdPoint';
+import { stationBasis, stationStripe, stationStripeKey } from '@/core/bench/stations';
 import { asFound } from '@/core/record/asFound';
 import { planOf } from '@/core/record/plan';
 import { approachOf } from '@/core/record/jobRecord';
@@ -144,5 +145,36 @@ describe('what no version ever wrote', () => {
     const good = opened(third);
     expect(() => opened({ ...third, version: 9 })).toThrow();
     expect(opened(third)).toEqual(good);
+  });
+});
+
+describe('a job of the fourth version', () => {
+  const fourth = JSON.parse(readFileSync('tests/fixtures/version-4.pellik.json', 'utf8')) as Loose & Job;
+
+  test('opens with every body at its usual size; its geometry and its readings are as they were', () => {
+    const job = readJob(JSON.stringify(fourth));
+    expect([job.version, job.rig.version]).toEqual([5, 2]);
+    expect([job.bodies, job.lines]).toEqual([{}, []]);
+    expect(job.roll.springs).toEqual({ ...fourth.roll.springs, od: 124 });
+    expect(job.roll.shock).toEqual({ ...fourth.roll.shock, od: 56 });
+    for (const was of fourth.rig.members) {
+      const now = job.rig.members.find((m) => m.id === was.id)!;
+      for (const key of ['chassis', 'axle'] as const)
+        if (key in was) expect((now as never)[key]).toEqual((was as never)[key]);
+    }
+    expect(job.readings).toEqual(fourth.readings);
+    expect(readJob(writeJob(job))).toEqual(job);
+  });
+
+  test('a stripe across springs and bar, drawn before anything was thick, holds', () => {
+    const open = readJob(JSON.stringify(fourth));
+    const basis = stationBasis(open, 'roll')!;
+    // As the fourth version knew them: nothing of how thick a spring or a shock is.
+    expect(Object.keys(basis).filter((key) => /(springs|shock), diameter/.test(key))).toEqual([]);
+    const striped = {
+      ...fourth,
+      stripes: { [stationStripeKey('roll')]: { at: '2026-11-20T09:00:00.000Z', basis } },
+    };
+    expect(stationStripe(readJob(JSON.stringify(striped)), 'roll').kind).toBe('whole');
   });
 });
