@@ -29,6 +29,8 @@ test('a worker that is gone: figures are said to be from before, drags stay in t
   await visit(HELD, '#/demo-copperline/locate');
   await hands.until(async () => (await heights()) !== '');
   const then = await heights();
+  // What is asked at rest, of a worker that is given more time, has been answered too.
+  await hands.driver.sleep(2500);
   await endAll();
   const mount = await hands.find('[data-mount^="rear"]');
   const from = await mount.getRect();
