@@ -7,6 +7,7 @@ import { pathAt } from '@/core/clearance/barPath';
 import { reachedPoints } from '@/core/locate/travelCurve';
 import type { AxleEnd, Obstacle, Rig } from '@/core/rig/schema';
 import { rollFigures, type RollFigures } from './rollFigures';
+import { cornersOfBox } from '@/core/geometry/boxToCylinder';
 import { cross, minus, unit, type Point } from '@/core/geometry/vector';
 import { toRadians } from '@/core/geometry/angle';
 import type { Side } from '@/core/geometry/side';
@@ -210,9 +211,7 @@ function shaftOf({ rig }: Job, place: (p: Point) => Point): Figure['shaft'] {
 function pointsOf(o: Obstacle): Point[] {
   if (o.shape === 'sphere') return [o.centre];
   if (o.shape === 'capsule' || o.shape === 'cylinder') return [o.from, o.to];
-  return [0, 1, 2, 3, 4, 5, 6, 7].map(
-    (i) => [0, 1, 2].map((k) => ((i >> k) & 1 ? o.max[k]! : o.min[k]!)) as Point,
-  );
+  return cornersOfBox(o.min, o.max);
 }
 
 /** Points that an obstacle's outline is drawn round: a box's corners, a cylinder's two rims. */

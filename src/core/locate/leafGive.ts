@@ -2,23 +2,19 @@ import { distance } from '@/core/geometry/vector';
 import { DEFAULT_RATE } from '@/core/kinematics/solver/linkage';
 import { kindOf } from '@/core/rig/members/members';
 import { lateralBarOf, leavesOf } from '@/core/rig/roles';
-import { G } from '@/core/units/gravity';
+import { sprungWeight } from '@/core/rig/sprungWeight';
 import type { LeafGive, LocateInput } from './types';
 
 /**
  * What leaf springs give sideways, as two springs, and three with a bar: F/Σk.
  *
- * @returns null without leaf springs, or without the car's masses */
+ * @returns null without leaf springs, or without the car's masses
+ */
 export function leafGive({ rig, loads }: LocateInput): LeafGive | null {
   const leaves = leavesOf(rig);
-  const { masses, end } = rig;
-  if (leaves.length === 0 || !masses) return null;
-  const sprung =
-    end === 'rear'
-      ? masses.total * (1 - masses.frontFraction) - masses.unsprungRear
-      : masses.total * masses.frontFraction - masses.unsprungFront;
-  if (!(sprung > 0)) return null;
-  const force = sprung * G * loads.cornerG;
+  const weight = sprungWeight(rig);
+  if (leaves.length === 0 || weight === null) return null;
+  const force = weight * loads.cornerG;
   const across = leaves.reduce((sum, m) => sum + kindOf(m).spring!(m).lateralRate, 0);
   const bar = lateralBarOf(rig);
   const barAcross = bar

@@ -6,7 +6,7 @@ import { cornerPoses } from '@/core/kinematics/travelCorners';
 import { LIMITS } from '@/core/materials/limits';
 import type { Rig } from '@/core/rig/schema';
 import { usualSprings, type SpringDesign } from '@/core/springs/springDesign';
-import { ownBody } from '@/core/swaybar/packaging';
+import { spareOf } from '@/core/swaybar/packaging';
 import type { BarDesign, Dip } from '@/core/swaybar/swayBarDesign';
 import { swayBarOverTravel } from '@/core/swaybar/swayBarOverTravel';
 
@@ -32,7 +32,7 @@ function firstClear<T>(tries: Iterable<T>, spare: (tried: T) => number): T {
 export function springsThatFit(car: Car, kind: SpringDesign['kind']): SpringDesign {
   const usual = usualSprings(car.rig, kind);
   if (usual.kind === 'leaf') return usual;
-  const standing = [...corners(car)];
+  const standing = corners(car);
   const own = (id: string) => /^(spring|shock)-/.test(id);
   return firstClear(placesFor(usual, car.rig), (springs) => {
     const { rig } = redesigned(car, { springs });
@@ -76,10 +76,7 @@ export function barThatFits(car: Car, usual: BarDesign): BarDesign {
     const { gaps, links } = swayBarOverTravel({ ...tried, rocker: { left: 0, right: 0 } }, bar, motion, null);
     if (!links || links.lost.length) return -Infinity;
     const cocked = Math.max(0, ...links.cocked.map(({ most, allowed }) => most - allowed));
-    const tight = gaps.map(
-      (gap) => gap.distance - (ownBody(tried, gap) ? LIMITS.clearance.sameBody : LIMITS.clearance.least),
-    );
-    return Math.min(0, ...tight) - cocked;
+    return Math.min(0, ...gaps.map((gap) => spareOf(tried, gap))) - cocked;
   });
 }
 

@@ -1,5 +1,6 @@
 import { LIMITS } from '@/core/materials/limits';
 import { G } from '@/core/units/gravity';
+import { sprungWeight } from '@/core/rig/sprungWeight';
 import type { Mechanism } from '@/core/kinematics/mechanism';
 import { axleToChassis } from '@/core/kinematics/attitude';
 import { isReached, type Pose } from '@/core/kinematics/pose';
@@ -74,8 +75,9 @@ export type RideInput = {
  * @returns null without the car's masses, or where the members do not move
  */
 export function rideOf(input: RideInput, moving: Mechanism): RideAnswer | null {
-  const standing = standingOn(input.rig);
-  if (standing === null) return null;
+  const carriedHere = sprungWeight(input.rig);
+  if (carriedHere === null) return null;
+  const standing = carriedHere / 2;
   const { springs, bump, droop } = input;
   const span = (lift: number) => spanAt(input, moving, lift);
   const small = 1;
@@ -208,15 +210,6 @@ function pushOf(springs: SpringDesign, rest: number): number | null {
   return springs.kind === 'coil' && springs.free !== null
     ? springs.rate * Math.max(0, springs.free - rest)
     : null;
-}
-
-/** What stands on a wheel of this end of the sprung mass, N. */
-function standingOn({ masses, end }: Rig): number | null {
-  if (!masses) return null;
-  const { total, frontFraction, unsprungFront, unsprungRear } = masses;
-  const sprung =
-    end === 'rear' ? total * (1 - frontFraction) - unsprungRear : total * frontFraction - unsprungFront;
-  return sprung > 0 ? (sprung * G) / 2 : null;
 }
 
 function liftUnder(rows: RideRow[], load: number): number | null {

@@ -41,9 +41,11 @@ export function gapsOverTravel(around: Surroundings, arms: TurningBar, corners: 
 
 /** What bar and links hit or come too near to, the nearest first. */
 export const tooNear = (of: { rig: Rig; bar: BarDesign | null }, gaps: Gap[]): Gap[] =>
-  gaps.filter(
-    (gap) => gap.distance < (ownBody(of, gap) ? LIMITS.clearance.sameBody : LIMITS.clearance.least),
-  );
+  gaps.filter((gap) => spareOf(of, gap) < 0);
+
+/** How much farther apart a pair is than it is wanted to be, mm: less is wanted of what does not move against each other. */
+export const spareOf = (of: { rig: Rig; bar: BarDesign | null }, gap: Gap): number =>
+  gap.distance - (ownBody(of, gap) ? LIMITS.clearance.sameBody : LIMITS.clearance.least);
 
 /** Whether the bar and what it comes near are carried by one body: they do not move against each other. */
 export const ownBody = ({ rig, bar }: { rig: Rig; bar: BarDesign | null }, { part, body }: Gap): boolean =>

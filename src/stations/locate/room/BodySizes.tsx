@@ -81,12 +81,6 @@ function LockField() {
   );
 }
 
-const RATES = [
-  ['armAlong', 'Arm, along the car'],
-  ['armAcross', 'Arm, across it'],
-  ['armUp', 'Arm, up and down'],
-] as const;
-
 const rigidArm = ({ rig }: Job): RigidArm | null => rig.members.find((m) => m.type === 'rigid-arm') ?? null;
 
 const leafOf = ({ rig }: Job): Leaf | null => rig.members.find((m) => m.type === 'leaf') ?? null;
@@ -95,79 +89,64 @@ const leafOf = ({ rig }: Job): Leaf | null => rig.members.find((m) => m.type ===
 const about = (unit: Unit, value: number, tape: Tape): string =>
   `about ${unit.say(value, tape).replace(` ${unit.sign(tape)}`, '')}`;
 
+type GiveProps = {
+  size: 'armAlong' | 'armAcross' | 'armUp' | 'leafAcross' | 'leafWindup' | 'axleTorsion';
+  label: string;
+  unit: Unit;
+  /** what is reckoned with, in the core's unit */
+  now: number;
+  most: number;
+};
+
+/** A stiffness: worked out from sizes, or typed over. */
+function GiveField({ size, label, unit, now, most }: GiveProps) {
+  const tape = useJobPart((j) => j.tape);
+  const typed = useJobPart((j) => j.bodies[size]);
+  return (
+    <NumberField
+      field={`bodies/${size}`}
+      label={label}
+      showLabel
+      value={typed === undefined ? null : unit.shown(typed, tape)}
+      least={1}
+      most={most}
+      unit={unit.sign(tape)}
+      decimals={0}
+      placeholder={about(unit, now, tape)}
+      onEnter={(shown, text) => put(size, unit.read(shown, tape), text)}
+      onClear={() => put(size, null, null)}
+    />
+  );
+}
+
+const RATE = { unit: SPRING_RATE, most: 1e6 };
+const TWIST = { unit: TWIST_RATE, most: 1e9 };
+
 /** How arms rigid to the axle give at their front joint, and the axle's tube between them: worked out from their sizes, or typed. */
 export function ArmsGive() {
-  const tape = useJobPart((j) => j.tape);
   const arm = useJobPart(rigidArm);
   const leaf = useJobPart(leafOf);
   const torsion = useJobPart((j) => j.rig.axleTorsion ?? null);
-  const typed = useJobPart((j) => j.bodies);
   if (torsion === null) return null;
   const rates = arm && Array.isArray(arm.rate) ? arm.rate : null;
   return (
     <section className="section">
       <h2>How they give</h2>
       <div className="two-up">
-        {rates &&
-          RATES.map(([key, label], k) => (
-            <NumberField
-              key={key}
-              field={`bodies/${key}`}
-              label={label}
-              showLabel
-              value={typed[key] === undefined ? null : SPRING_RATE.shown(typed[key], tape)}
-              least={1}
-              most={1e6}
-              unit={SPRING_RATE.sign(tape)}
-              decimals={0}
-              placeholder={about(SPRING_RATE, rates[k]!, tape)}
-              onEnter={(shown, text) => put(key, SPRING_RATE.read(shown, tape), text)}
-              onClear={() => put(key, null, null)}
-            />
-          ))}
-        {leaf && (
+        {rates && (
           <>
-            <NumberField
-              field="bodies/leafAcross"
-              label="Leaf spring, sideways"
-              showLabel
-              value={typed.leafAcross === undefined ? null : SPRING_RATE.shown(typed.leafAcross, tape)}
-              least={1}
-              most={1e6}
-              unit={SPRING_RATE.sign(tape)}
-              decimals={0}
-              placeholder={about(SPRING_RATE, leaf.lateralRate, tape)}
-              onEnter={(shown, text) => put('leafAcross', SPRING_RATE.read(shown, tape), text)}
-              onClear={() => put('leafAcross', null, null)}
-            />
-            <NumberField
-              field="bodies/leafWindup"
-              label="Leaf spring, wound up"
-              showLabel
-              value={typed.leafWindup === undefined ? null : TWIST_RATE.shown(typed.leafWindup, tape)}
-              least={1}
-              most={1e9}
-              unit={TWIST_RATE.sign(tape)}
-              decimals={0}
-              placeholder={about(TWIST_RATE, leaf.windupRate, tape)}
-              onEnter={(shown, text) => put('leafWindup', TWIST_RATE.read(shown, tape), text)}
-              onClear={() => put('leafWindup', null, null)}
-            />
+            <GiveField size="armAlong" label="Arm, along the car" now={rates[0]} {...RATE} />
+            <GiveField size="armAcross" label="Arm, across it" now={rates[1]} {...RATE} />
+            <GiveField size="armUp" label="Arm, up and down" now={rates[2]} {...RATE} />
           </>
         )}
-        <NumberField
-          field="bodies/axleTorsion"
-          label="Axle tube, twisted wheel to wheel"
-          showLabel
-          value={typed.axleTorsion === undefined ? null : TWIST_RATE.shown(typed.axleTorsion, tape)}
-          least={1}
-          most={1e9}
-          unit={TWIST_RATE.sign(tape)}
-          decimals={0}
-          placeholder={about(TWIST_RATE, torsion, tape)}
-          onEnter={(shown, text) => put('axleTorsion', TWIST_RATE.read(shown, tape), text)}
-          onClear={() => put('axleTorsion', null, null)}
-        />
+        {leaf && (
+          <>
+            <GiveField size="leafAcross" label="Leaf spring, sideways" now={leaf.lateralRate} {...RATE} />
+            <GiveField size="leafWindup" label="Leaf spring, wound up" now={leaf.windupRate} {...TWIST} />
+          </>
+        )}
+        <GiveField size="axleTorsion" label="Axle tube, twisted wheel to wheel" now={torsion} {...TWIST} />
       </div>
       <p className="hint">
         {rates
