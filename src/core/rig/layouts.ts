@@ -182,7 +182,7 @@ function leafPanhard(size: PatternSize): Pattern {
 function frontLeaves(size: PatternSize): Pattern {
   const at = penFor(size);
   return {
-    members: leaves(at, 0.22, [-560, 30], [520, 35], 55),
+    members: leaves(at, 0.2, [-560, 30], [520, 35], 55),
     // As long and as steep as the part of the spring that the axle swings on, and over the axle.
     steering: {
       pitman: at(-420, 0.3, 91),
@@ -210,8 +210,8 @@ function frontFourLink(size: PatternSize): Pattern {
   const { trackBar, steering } = frontBars(at, size);
   return {
     members: [
-      ...pair('lower', at, [-700, 0.2, -20], [-20, 0.26, -60]),
-      ...pair('upper', at, [-600, 0.18, 110], [-10, 0.23, 110]),
+      ...pair('lower', at, [-700, 0.17, -20], [-20, 0.23, -60]),
+      ...pair('upper', at, [-600, 0.16, 110], [-10, 0.2, 110]),
       trackBar,
     ],
     steering,
@@ -221,7 +221,7 @@ function frontFourLink(size: PatternSize): Pattern {
 function frontRadiusArms(size: PatternSize): Pattern {
   const at = penFor(size);
   const { trackBar, steering } = frontBars(at, size);
-  return { members: [...arms('radius-arm', at, [-800, 0.22, -10]), trackBar], steering };
+  return { members: [...arms('radius-arm', at, [-800, 0.18, -10]), trackBar], steering };
 }
 
 /** Every layout Pellik can draw from nothing, by id. */
