@@ -5,7 +5,7 @@
 import { analyseRoll, ROLL_PARTS } from '@/core/roll/analyse';
 import { deflect } from '@/core/beam/beamFrame';
 import { solveRig } from '@/core/bench/solveRig';
-import { clearancesOf, hasClearances } from '@/core/clearance/clearance';
+import { clearancesOf, gapsOf, hasClearances } from '@/core/clearance/clearance';
 import { withRoll } from '@/core/job/edits/roll';
 import { usualShock, usualSprings } from '@/core/springs/springDesign';
 import { newJob } from '@/core/job/newJob';
@@ -140,19 +140,18 @@ function measureBodies(): void {
       shock: usualShock,
     },
   );
-  const gapsIn = clearancesOf(rig);
+  const gaps = gapsOf(rig);
   const solver = new PoseSolver(compileLinkage(rig));
   const out = new Float64Array(STEPS * STEPS * solver.n);
   solver.solveRide();
   solver.solve(0, 0);
   const attitude = rideAttitude(solver);
-  let pairs = 0;
   const full = rate(() =>
     solver.solveGrid(lifts, lifts, out, (_, reached) => {
-      if (reached) pairs = gapsIn(describePose(rig, solver, attitude)).length;
+      if (reached) gaps.in(describePose(rig, solver, attitude));
     }),
   );
-  console.log(`three-link 81x81 full with all bodies, ${pairs} pairs: ${Math.round(full)} poses/s`);
+  console.log(`three-link 81x81 full with all bodies, ${gaps.pairs.length} pairs: ${Math.round(full)} poses/s`);
 }
 
 /** Whether three times the lines cost nine times as much, and whether solving keeps anything: on the three-link rig. */

@@ -3,6 +3,7 @@ import { clearances } from '@/core/clearance/clearance';
 import type { Attitude } from '@/core/kinematics/attitude';
 import { axleToChassis, chassisToAxle } from '@/core/kinematics/attitude';
 import type { Obstacle, Rig } from '@/core/rig/schema';
+import { overlapDepth, type Support } from '@/core/geometry/overlapDepth';
 import { patternRig } from '../support/layouts';
 import { dot, minus, plus, unit, type Point } from '@/core/geometry/vector';
 
@@ -188,4 +189,86 @@ test.each<[string, Obstacle, Obstacle, number]>([
   const level = { x: 0, y: 0, z: 330, rollDeg: 0, pitchDeg: 0, steerDeg: 0 };
   const found = clearances({ ...rig, tireRadius: 330 }, level).find((c) => c.a === 'a' && c.b === 'b')!;
   expect(found.distance).toBeCloseTo(depth, 3);
+});
+
+// Which way out is the least: all ways are tried, the best of them turned this way and that.
+const shapes = fc.oneof(
+  fc.record({
+    kind: fc.constant('box' as const),
+    low: fc.tuple(...axes(-150, -5)),
+    high: fc.tuple(...axes(5, 150)),
+  }),
+  fc.record({
+    kind: fc.constant('cylinder' as const),
+    centre: fc.tuple(...axes(-50, 50)),
+    axis: fc.oneof(
+      fc.constant<Point>([0, 1, 0]),
+      fc.tuple(...axes(-1, 1)).filter((p) => Math.hypot(...p) > 0.1),
+    ),
+    half: fc.double({ min: 5, max: 200, noNaN: true }),
+    radius: fc.double({ min: 5, max: 330, noNaN: true }),
+  }),
+);
+function axes(min: number, max: number) {
+  const one = fc.double({ min, max, noNaN: true });
+  return [one, one, one] as const;
+}
+type Shape = typeof shapes extends fc.Arbitrary<infer S> ? S : never;
+
+/** How far a shape reaches along a unit direction. */
+function reachOf(shape: Shape, d: Point): number {
+  if (shape.kind === 'box')
+    return d.reduce((sum, v, k) => sum + Math.max(v * shape.low[k]!, v * shape.high[k]!), 0);
+  const on = dot(d, unit(shape.axis));
+  return (
+    dot(d, shape.centre) + shape.half * Math.abs(on) + shape.radius * Math.sqrt(Math.max(0, 1 - on * on))
+  );
+}
+
+const supportOf =
+  (shape: Shape): Support =>
+  (x, y, z, out) => {
+    const d: Point = [x, y, z];
+    let far: Point;
+    if (shape.kind === 'box') far = d.map((v, k) => (v < 0 ? shape.low[k]! : shape.high[k]!)) as Point;
+    else {
+      const e = unit(shape.axis);
+      const on = dot(d, e);
+      const across = minus(d, e.map((v) => v * on) as Point);
+      const size = Math.hypot(...across);
+      const r = size > 1e-9 * Math.abs(on) ? shape.radius / size : 0;
+      far = shape.centre.map((c, k) => c + Math.sign(on) * shape.half * e[k]! + r * across[k]!) as Point;
+    }
+    [out[0], out[1], out[2]] = far;
+  };
+
+const WAYS = Array.from({ length: 4000 }, (_, i): Point => {
+  const z = 1 - (2 * i + 1) / 4000;
+  const r = Math.sqrt(1 - z * z);
+  const turn = Math.PI * (3 - Math.sqrt(5)) * i;
+  return [r * Math.cos(turn), r * Math.sin(turn), z];
+});
+
+test('the least way out of an overlap is no longer than any way tried, and nearly as long as the best of them', () => {
+  fc.assert(
+    fc.property(shapes, shapes, fc.nat(), (a, b, seed) => {
+      const way = (d: Point) => reachOf(a, d) + reachOf(b, d.map((v) => -v) as Point);
+      let best = WAYS.reduce((p, q) => (way(q) < way(p) ? q : p));
+      let state = seed;
+      // Numerical Recipes' quick generator (from memory), −1 to 1.
+      const next = () => {
+        state = (1664525 * state + 1013904223) % 2 ** 32;
+        return state / 2 ** 31 - 1;
+      };
+      for (let i = 0, step = 0.03; i < 2000; i++) {
+        const turned = unit(best.map((v) => v + step * next()) as Point);
+        if (way(turned) < way(best)) best = turned;
+        else if (i % 40 === 39) step *= 0.75;
+      }
+      const depth = overlapDepth(supportOf(a), supportOf(b));
+      expect(depth).toBeLessThanOrEqual(Math.max(0, way(best)) + 2e-3);
+      expect(depth).toBeGreaterThan(Math.max(0, way(best)) - 5);
+    }),
+    { numRuns: 60 },
+  );
 });

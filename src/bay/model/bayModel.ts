@@ -7,7 +7,7 @@ import { pathAt } from '@/core/clearance/barPath';
 import { reachedPoints } from '@/core/locate/travelCurve';
 import type { AxleEnd, Obstacle, Rig } from '@/core/rig/schema';
 import { rollFigures, type RollFigures } from './rollFigures';
-import { cornersOfBox } from '@/core/geometry/boxToCylinder';
+import { cornersOfBox } from '@/core/geometry/boxApproach';
 import { cross, minus, unit, type Point } from '@/core/geometry/vector';
 import { toRadians } from '@/core/geometry/angle';
 import type { Side } from '@/core/geometry/side';
@@ -16,7 +16,8 @@ import { kindOf, linksOf, type Member } from '@/core/rig/members/members';
 import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/mounts';
 import type { Mount, OutlinePoint } from '@/core/rig/members/kind';
 import type { Job } from '@/core/job/jobSchema';
-import { HOUSING, ownObstacles, travelOf, TUBE } from '@/core/job/jobValues';
+import { HOUSING } from '@/core/job/bodyNames';
+import { ownObstacles, travelOf } from '@/core/job/jobValues';
 
 /** A bar along its path, eye to eye; the force in it where one is shown, N, tension positive. */
 export type Bar = {
@@ -113,7 +114,7 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
       })),
     };
   };
-  const housing = (rig.obstacles ?? []).filter((o) => HOUSING.includes(o.id) && o.id !== TUBE).map(cornersOf);
+  const housing = (rig.obstacles ?? []).filter((o) => HOUSING.includes(o.id)).map(cornersOf);
   const figure = (pose: Attitude): Figure => {
     const place = axleToChassis(pose, tireRadius);
     return {

@@ -1,3 +1,4 @@
+import type { Box } from '@/core/geometry/boxApproach';
 import type { Cylinder } from '@/core/geometry/closestApproach';
 import { toRadians } from '@/core/geometry/angle';
 import { minus, unit, type Point } from '@/core/geometry/vector';
@@ -10,9 +11,9 @@ import { SIDES, signOf } from '@/core/geometry/side';
 
 /** Something round and long: from its line out, mm. */
 export type Tube = MemberBody & { kind: 'tube' };
-type Box = { kind: 'box'; min: Point; max: Point };
+
 /** A body that is not round all over: it is looked at in the axes of what carries it. */
-export type Solid = Box | (Cylinder & { kind: 'cylinder' });
+export type Solid = (Box & { kind: 'box' }) | (Cylinder & { kind: 'cylinder' });
 
 /**
  * A body of a rig by its id: what carries it (`both` where it reaches from one to the other, as only something long does), where it

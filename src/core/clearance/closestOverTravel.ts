@@ -1,4 +1,4 @@
-import { clearancesOf, type Clearance, type Looking } from './clearance';
+import { gapsOf, type Clearance, type Looking } from './clearance';
 import type { Mechanism } from '@/core/kinematics/mechanism';
 import { bisect } from '@/core/numerics/rootFinding';
 import { isReached, type Pose, type SweptPose } from '@/core/kinematics/pose';
@@ -18,19 +18,21 @@ export function closestApproaches(
   poses: SweptPose[],
   looking: Pick<Looking, 'lockDeg' | 'only'> = {},
 ): ClosestApproach[] {
-  const gapsIn = clearancesOf(rig, { ...looking, bracket: BRACKET, deep: true });
-  const nearest: { gap: Clearance; pose: Pose }[] = [];
+  const gaps = gapsOf(rig, { ...looking, bracket: BRACKET, deep: true });
+  const nearest = gaps.pairs.map((pair) => ({ ...pair, distance: Infinity, pose: null as Pose | null }));
   for (const pose of poses) {
     if (!isReached(pose)) continue;
-    // Every pose lists the same pairs in the same order.
-    gapsIn(pose).forEach((gap, pair) => {
-      const known = nearest[pair];
-      if (!known || gap.distance < known.gap.distance) nearest[pair] = { gap, pose };
-    });
+    const distances = gaps.in(pose);
+    for (const [i, known] of nearest.entries())
+      if (distances[i]! < known.distance) Object.assign(known, { distance: distances[i]!, pose });
   }
   const { lockDeg } = looking;
   return nearest
-    .map(({ gap, pose: { left, right } }) => ({ ...gap, at: { left, right }, ...(lockDeg && { lockDeg }) }))
+    .flatMap(({ a, b, distance, pose }) =>
+      pose
+        ? [{ a, b, distance, at: { left: pose.left, right: pose.right }, ...(lockDeg && { lockDeg }) }]
+        : [],
+    )
     .sort((a, b) => a.distance - b.distance);
 }
 
@@ -58,10 +60,10 @@ export function clearUntil(
   margin: number,
 ): ClearUntil {
   const only = (p: string, q: string) => p === a && q === b;
-  const gapsIn = clearancesOf(rig, { bracket: BRACKET, lockDeg, only });
+  const gaps = gapsOf(rig, { bracket: BRACKET, lockDeg, only });
   const gap = (left: number, right: number): number => {
     const pose = at({ left, right });
-    return isReached(pose) ? gapsIn(pose)[0]!.distance : Infinity;
+    return isReached(pose) ? gaps.in(pose)[0]! : Infinity;
   };
   const onTheWay = (share: number) => gap(share * worst.left, share * worst.right);
   const end = Math.max(worst.left, worst.right) > 0 ? 'bump' : 'droop';

@@ -45,25 +45,28 @@ export function segmentToSegment(p1: Point, q1: Point, p2: Point, q2: Point): nu
   return Math.sqrt(dx * dx + dy * dy + dz * dz);
 }
 
-/** A bracket halved so often is narrower than a number's last digit; a slope this small, mm² over the whole segment, is level. */
+/** A bracket halved so often is narrower than a number's last digit. */
 const MOST_STEPS = 60;
-const LEVEL = 1e-10;
+/** How much nearer than the place found another of the segment might still be, mm; its square. */
+const CLOSE = 1e-6 ** 2;
+
+/** Where along a segment its nearest place was found, 0 to 1: where a search begins that is asked again, moved a little. */
+export type Near = { share: number };
 
 /**
  * Least distance from a segment to an axis-aligned box, mm; 0 where they meet.
  *
  * The square of the distance along the segment is convex, a chain of parabolas that join where the segment passes a plane of the
- * box: its ends are looked at, then Newton's method goes from parabola to parabola within a bracket that keeps the least place.
+ * box: Newton's method goes from parabola to parabola within a bracket that keeps the least place.
  */
-export function segmentToBox(p: Point, q: Point, low: Point, high: Point): number {
+export function segmentToBox(p: Point, q: Point, low: Point, high: Point, near: Near = { share: 0 }): number {
   const ux = q[0] - p[0];
   const uy = q[1] - p[1];
   const uz = q[2] - p[2];
-  let from = 0;
-  let to = 1;
-  /** whether the far end has been looked at */
-  let beyond = false;
-  let t = 0;
+  // What is outside of 0 to 1 has not been looked at.
+  let from = -1;
+  let to = 2;
+  let t = near.share;
   let square = 0;
   for (let n = 0; n < MOST_STEPS; n++) {
     const x = p[0] + t * ux;
@@ -75,23 +78,35 @@ export function segmentToBox(p: Point, q: Point, low: Point, high: Point): numbe
     square = dx * dx + dy * dy + dz * dz;
     // Half of the slope over the segment, and half of the slope's own.
     const slope = dx * ux + dy * uy + dz * uz;
-    if (n === 0 ? slope >= 0 : t === 1 ? slope <= 0 : Math.abs(slope) <= LEVEL) break;
+    if (slope * slope <= CLOSE * square || (t === 0 && slope > 0) || (t === 1 && slope < 0)) break;
     if (slope > 0) to = t;
     else from = t;
-    beyond ||= t === 1;
     const bend = (dx === 0 ? 0 : ux * ux) + (dy === 0 ? 0 : uy * uy) + (dz === 0 ? 0 : uz * uz);
-    t -= slope / bend;
-    if (t >= 1 && !beyond) t = 1;
-    else if (!(t > from && t < to)) t = (from + to) / 2;
+    t = within(t - slope / bend, from, to);
   }
+  near.share = t;
   return Math.sqrt(square);
+}
+
+/** The next place to look at: the one foretold if it is new and on the segment, its end where it is past that, else the middle of what is left. */
+function within(foretold: number, from: number, to: number): number {
+  const t = foretold < 0 ? 0 : foretold > 1 ? 1 : foretold;
+  return t > from && t < to ? t : (Math.max(0, from) + Math.min(1, to)) / 2;
 }
 
 /** A solid cylinder with flat ends: its middle, its axis (unit), half its length and its radius, mm. */
 export type Cylinder = { centre: Point; axis: Point; half: number; radius: number };
 
-/** Least distance from a segment to a cylinder with flat ends, mm; 0 where they meet. Convex along the segment, as for a box. */
-export function segmentToCylinder(p: Point, q: Point, { centre, axis, half, radius }: Cylinder): number {
+/**
+ * Least distance from a segment to a cylinder with flat ends, mm; 0 where they meet. Where it is nearest beside the cylinder, or over
+ * one of its ends, that is told at once; where the rim is nearest it is looked for, convex along the segment, as for a box.
+ */
+export function segmentToCylinder(
+  p: Point,
+  q: Point,
+  { centre, axis, half, radius }: Cylinder,
+  near: Near = { share: 0 },
+): number {
   const ux = q[0] - p[0];
   const uy = q[1] - p[1];
   const uz = q[2] - p[2];
@@ -104,11 +119,24 @@ export function segmentToCylinder(p: Point, q: Point, { centre, axis, half, radi
   const a = ux * ux + uy * uy + uz * uz - run * run;
   const b = ux * wx + uy * wy + uz * wz - run * start;
   const c = wx * wx + wy * wy + wz * wz - start * start;
-  let from = 0;
-  let to = 1;
-  /** whether the far end has been looked at */
-  let beyond = false;
-  let t = 0;
+  const beside = b >= 0 ? 0 : -b >= a ? 1 : -b / a;
+  const atBeside = start + beside * run;
+  if (atBeside <= half && atBeside >= -half) {
+    near.share = beside;
+    const round = (a * beside + 2 * b) * beside + c;
+    return round > radius * radius ? Math.sqrt(round) - radius : 0;
+  }
+  const end = start + run;
+  if ((start > half && end > half) || (start < -half && end < -half)) {
+    const nearer = Math.abs(start) <= Math.abs(end) ? 0 : 1;
+    if ((a * nearer + 2 * b) * nearer + c <= radius * radius) {
+      near.share = nearer;
+      return Math.abs(start + nearer * run) - half;
+    }
+  }
+  let from = -1;
+  let to = 2;
+  let t = near.share;
   let square = 0;
   for (let n = 0; n < MOST_STEPS; n++) {
     const s = start + t * run;
@@ -125,14 +153,12 @@ export function segmentToCylinder(p: Point, q: Point, { centre, axis, half, radi
       slope += out * rate;
       bend += rate * rate + (out * (a - rate * rate)) / rho;
     }
-    if (n === 0 ? slope >= 0 : t === 1 ? slope <= 0 : Math.abs(slope) <= LEVEL) break;
+    if (slope * slope <= CLOSE * square || (t === 0 && slope > 0) || (t === 1 && slope < 0)) break;
     if (slope > 0) to = t;
     else from = t;
-    beyond ||= t === 1;
-    t -= slope / bend;
-    if (t >= 1 && !beyond) t = 1;
-    else if (!(t > from && t < to)) t = (from + to) / 2;
+    t = within(t - slope / bend, from, to);
   }
+  near.share = t;
   return Math.sqrt(square);
 }
 

@@ -1,7 +1,5 @@
+import { overlapDepth, type Support } from './overlapDepth';
 import type { Point } from './vector';
-
-/** The farthest point of a convex body in a direction (not of unit length), written into `out`. */
-export type Support = (x: number, y: number, z: number, out: Point) => void;
 
 const MOST_STEPS = 64;
 /** How much nearer than the place found the bodies might still be, mm. */
@@ -41,7 +39,7 @@ export function convexDistance(a: Support, b: Support, from: Start = start()): n
   }
   let square = dot(nearest, nearest);
   for (let n = 0; n < MOST_STEPS && square > TOUCHING * TOUCHING; n++) {
-    if (count === 4) return -overlap(a, b);
+    if (count === 4) return -overlapDepth(a, b);
     apart(a, b, -nearest[0], -nearest[1], -nearest[2], count);
     const far = Math.sqrt(square);
     if (square - dot(nearest, corners[count]!) <= CLOSE * far) return kept(far, count, from);
@@ -52,7 +50,7 @@ export function convexDistance(a: Support, b: Support, from: Start = start()): n
     square = now;
   }
   if (square > TOUCHING * TOUCHING) return Math.sqrt(square);
-  return -overlap(a, b);
+  return -overlapDepth(a, b);
 }
 
 /** Directions of the corners between which an answer was found. */
@@ -215,63 +213,4 @@ function eliminated(size: number, width: number): boolean {
     for (let k = c + 1; k < width; k++) rows[c * width + k]! /= pivot;
   }
   return true;
-}
-
-/** Directions over the whole sphere from which the least way out is looked for, and how finely its direction is found, rad. */
-const LOOKS = 200;
-const TRIED = 4;
-const FINEST = 1e-5;
-
-/**
- * The least way out of an overlap, mm: the least of the difference's reach over all directions. Looked for from the best of many
- * directions, each turned as long as that makes it less.
- */
-function overlap(a: Support, b: Support): number {
-  const reach = (d: Point): number => {
-    apart(a, b, d[0], d[1], d[2], 0);
-    return dot(d, corners[0]);
-  };
-  const starts = DIRECTIONS.map((d) => ({ d, depth: reach(d) }));
-  starts.sort((p, q) => p.depth - q.depth);
-  return Math.min(...starts.slice(0, TRIED).map((start) => turnedOut(start, reach)));
-}
-
-function turnedOut(start: { d: Point; depth: number }, reach: (d: Point) => number): number {
-  let { d, depth } = start;
-  for (let step = 0.2; step > FINEST;) {
-    const better = aside(d, step)
-      .map((way) => ({ way, depth: reach(way) }))
-      .reduce((p, q) => (q.depth < p.depth ? q : p));
-    if (better.depth < depth) ({ way: d, depth } = better);
-    else step /= 2;
-  }
-  return depth;
-}
-
-/** Evenly over the sphere along a spiral, and the axes themselves. */
-const DIRECTIONS: Point[] = [
-  ...Array.from({ length: LOOKS }, (_, i): Point => {
-    const z = 1 - (2 * i + 1) / LOOKS;
-    const r = Math.sqrt(1 - z * z);
-    const turn = Math.PI * (3 - Math.sqrt(5)) * i;
-    return [r * Math.cos(turn), r * Math.sin(turn), z];
-  }),
-  ...[1, -1].flatMap((s): Point[] => [
-    [s, 0, 0],
-    [0, s, 0],
-    [0, 0, s],
-  ]),
-];
-
-/** Four directions turned aside from one, by some radians. */
-function aside([x, y, z]: Point, by: number): Point[] {
-  const across: Point = Math.abs(z) < 0.9 ? [y, -x, 0] : [0, z, -y];
-  const size = Math.hypot(...across);
-  const [ux, uy, uz] = [across[0] / size, across[1] / size, across[2] / size];
-  const [vx, vy, vz] = [y * uz - z * uy, z * ux - x * uz, x * uy - y * ux];
-  const c = Math.cos(by);
-  return [Math.sin(by), -Math.sin(by)].flatMap((s): Point[] => [
-    [c * x + s * ux, c * y + s * uy, c * z + s * uz],
-    [c * x + s * vx, c * y + s * vy, c * z + s * vz],
-  ]);
 }

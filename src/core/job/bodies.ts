@@ -1,10 +1,8 @@
 import { dequal } from 'dequal';
-import { unit, type Point } from '@/core/geometry/vector';
 import { SIDES } from '@/core/geometry/side';
 import { leavesOf } from '@/core/rig/roles';
-import { BODY_IDS, type Obstacle, type Rig } from '@/core/rig/schema';
+import { BODY_IDS, type Rig } from '@/core/rig/schema';
 import { measured } from '@/core/survey/readings';
-import { toRadians } from '@/core/geometry/angle';
 import { armStiffness, axleTorsion, USUAL_HELD } from '@/core/beam/armStiffness';
 import { JOINTS, jointsOf } from '@/core/materials/joints';
 import { ELASTIC } from '@/core/materials/steels';
@@ -12,9 +10,12 @@ import type { Leaf } from '@/core/rig/members/leaf';
 import { leafLateralRate, leafWindupRate } from '@/core/springs/leafPack';
 import type { RigidArm } from '@/core/rig/members/rigidArm';
 import { mayTwist, sizeOf, type BodySize } from './bodySizes';
+import { axleBodies, bumpStops } from './axleBodies';
+import { brakeId, CENTRE, NOSE, stopId, TIE_ROD, TUBE } from './bodyNames';
+import { bracketsOf, joinedToBrackets } from './brackets';
 import { railId } from './frameRails';
 import type { Job } from './jobSchema';
-import { CENTRE, COVER, NOSE, ownObstacles, patternSize, tireWidthOf, TUBE } from './jobValues';
+import { ownObstacles, tireWidthOf } from './jobValues';
 
 /** An arm shorter than this is none, mm; and the share of the track that brackets on an axle stand apart at least. */
 const LEAST_ARM = 50;
@@ -36,16 +37,22 @@ export function withBodies(job: Job): Job {
     return m.type === 'rigid-arm' ? withGive(job, thick(m, 'arm')) : m;
   });
   const torsion = torsionOf(job);
-  const next: Rig = {
+  const obstacles = kept(rig.obstacles, [
+    ...axleBodies(job),
+    ...bumpStops(job),
+    ...bracketsOf(job),
+    ...ownObstacles(rig),
+  ]);
+  const bodied: Rig = {
     ...rig,
     version: 2,
     members: members.every((m, i) => m === rig.members[i]) ? rig.members : members,
     ...(rig.driveshaft && { driveshaft: thick(rig.driveshaft, 'driveshaft') }),
     ...(rig.steering && { steering: thick(rig.steering, 'dragLink') }),
     tires: kept(rig.tires, { width: tireWidthOf(job) }),
-    obstacles: kept(rig.obstacles, [...housing(job), ...ownObstacles(rig)]),
-    joined: kept(rig.joined, joinedIn(rig)),
+    obstacles,
   };
+  const next: Rig = { ...bodied, joined: kept(rig.joined, joinedIn(bodied)) };
   if (torsion === undefined) delete next.axleTorsion;
   else next.axleTorsion = torsion;
   const same =
@@ -100,68 +107,25 @@ const outOf = (m: Rig['members'][number]): number =>
 /** What is the same stays the same object, so that it is seen not to have changed. */
 const kept = <T>(was: T | undefined, is: T): T => (was !== undefined && dequal(was, is) ? was : is);
 
-/** The axle's own housing, as far as it was measured: tube, centre section, cover and pinion nose. */
-function housing(job: Job): Obstacle[] {
-  const { tireRadius: r, track, driveshaft } = job.rig;
-  const { cover } = patternSize(job);
-  const size = (of: BodySize) => sizeOf(job, of);
-  const [left, depth] = [size('centreLeft'), size('centreDepth')];
-  const [width, height] = [size('centreWidth'), size('centreHeight')];
-  const reach = track / 2 - tireWidthOf(job) / 2;
-  return [
-    {
-      id: TUBE,
-      on: 'axle',
-      shape: 'capsule',
-      from: [0, reach, r],
-      to: [0, -reach, r],
-      radius: measured(job.readings, 'tubeDiameter').value / 2,
-    },
-    ...(driveshaft ? [noseOf(driveshaft, [0, left, r], depth, size('nose') / 2)] : []),
-    {
-      id: CENTRE,
-      on: 'axle',
-      shape: 'box',
-      min: [0, left - width / 2, r - height / 2],
-      max: [depth, left + width / 2, r + height / 2],
-    },
-    {
-      id: COVER,
-      on: 'axle',
-      shape: 'cylinder',
-      from: [0, left, r],
-      to: [-cover, left, r],
-      radius: Math.min(width, height) / 2,
-    },
-  ];
-}
-
-/** The pinion's nose, from the face of the centre section to the shaft's rear joint, along the pinion. */
-function noseOf(
-  { pinion, pinionAngleDeg }: NonNullable<Rig['driveshaft']>,
-  centre: Point,
-  depth: number,
-  radius: number,
-): Obstacle {
-  const angle = toRadians(pinionAngleDeg);
-  const way = unit([Math.cos(angle), 0, -Math.sin(angle)]);
-  const length = Math.max(10, (pinion[0] - centre[0] - depth) / way[0]);
-  const from = pinion.map((v, k) => v - length * way[k]!) as Point;
-  return { id: NOSE, on: 'axle', shape: 'cylinder', from, to: pinion, radius };
-}
-
-/** What is fastened to each other beside what shares a mount: shaft and pinion, springs, shocks and leaves with what they stand on. */
+/**
+ * What is fastened to each other beside what shares a mount: shaft and pinion, springs, shocks and leaves with what they stand on,
+ * wheels with tube, brakes and tie rod, a stop with what it stops on, brackets with what is mounted in them.
+ */
 export function joinedIn(rig: Rig): [string, string][] {
   const standing = [
     ...leavesOf(rig).map((m) => m.id),
     ...[...(rig.springs ?? []), ...(rig.shocks ?? [])].map((s) => s.id),
   ];
   const there = new Set((rig.obstacles ?? []).map((o) => o.id));
-  const rails = SIDES.map(railId).filter((id) => there.has(id));
+  const [rails, stops] = [railId, stopId].map((id) => SIDES.map(id).filter((own) => there.has(own)));
+  const each = (list: string[], on: string[]) =>
+    list.flatMap((id) => on.map((other): [string, string] => [id, other]));
   return [
-    ...(rig.driveshaft ? [NOSE, CENTRE].map((id): [string, string] => [BODY_IDS.driveshaft, id]) : []),
-    // The tube ends in the wheel.
-    ...Object.values(BODY_IDS.tire).map((id): [string, string] => [id, TUBE]),
-    ...standing.flatMap((id) => [TUBE, ...rails].map((on): [string, string] => [id, on])),
+    ...(rig.driveshaft ? each([BODY_IDS.driveshaft], [NOSE, CENTRE]) : []),
+    ...each(Object.values(BODY_IDS.tire), [TUBE, ...SIDES.map(brakeId), ...(rig.steering ? [TIE_ROD] : [])]),
+    ...each(standing, [TUBE, ...rails!, ...stops!]),
+    ...each(stops!, [TUBE]),
+    ...(rig.steering ? each([BODY_IDS.dragLink], [TIE_ROD]) : []),
+    ...joinedToBrackets(rig),
   ];
 }

@@ -13,10 +13,15 @@ type Size = {
 };
 
 const always = () => true;
+const isSteered = (rig: Rig) => rig.steering !== undefined;
 const hasShaft = (rig: Rig) => rig.driveshaft !== undefined;
 const hasArms = (rig: Rig) => armsOf(rig).length > 0;
 const hasRigidArms = ({ members }: Rig) => members.some((m) => m.type === 'rigid-arm');
+const hasSprings = (rig: Rig) => rig.springs !== undefined;
 const hasLeaves = (rig: Rig) => leavesOf(rig).length > 0;
+
+/** Whether an axle has a differential in its middle: a front axle without a shaft is a plain beam. */
+export const hasCentre = (rig: Rig): boolean => rig.end === 'rear' || hasShaft(rig);
 
 /** Whether members may ask the axle's tube to twist: two arms or two leaves, or links two above and two below with a bar. */
 export const mayTwist = (rig: Rig): boolean => hasRigidArms(rig) || hasLeaves(rig) || linksOf(rig).length > 4;
@@ -30,15 +35,15 @@ const usualSpread = ({ members }: Rig) => (members.some((m) => m.id.startsWith('
  */
 export const BODY_SIZES = {
   driveshaft: { part: 'driveshaft', name: 'tube diameter', usual: 76, least: 25, most: 200, has: hasShaft },
-  centreWidth: { part: 'centre section', name: 'width', usual: 230, least: 50, most: 600, has: always },
-  centreHeight: { part: 'centre section', name: 'height', usual: 240, least: 50, most: 600, has: always },
+  centreWidth: { part: 'centre section', name: 'width', usual: 230, least: 50, most: 600, has: hasCentre },
+  centreHeight: { part: 'centre section', name: 'height', usual: 240, least: 50, most: 600, has: hasCentre },
   centreDepth: {
     part: 'centre section',
-    name: 'ahead of the axle’s middle',
+    name: 'from the axle’s middle to its front',
     usual: 110,
     least: 20,
     most: 500,
-    has: always,
+    has: hasCentre,
   },
   centreLeft: {
     part: 'centre section',
@@ -46,7 +51,7 @@ export const BODY_SIZES = {
     usual: 0,
     least: -900,
     most: 900,
-    has: always,
+    has: hasCentre,
   },
   nose: { part: 'pinion nose', name: 'diameter', usual: 100, least: 20, most: 300, has: hasShaft },
   tubeWall: { part: 'axle tube', name: 'wall', usual: 6.35, least: 1, most: 50, has: mayTwist },
@@ -74,8 +79,36 @@ export const BODY_SIZES = {
     usual: 28,
     least: 10,
     most: 100,
-    has: (rig) => rig.steering !== undefined,
+    has: isSteered,
   },
+  tieRod: { part: 'tie rod', name: 'diameter', usual: 28, least: 10, most: 100, has: isSteered },
+  tieRodAhead: {
+    part: 'tie rod',
+    name: 'ahead of the axle',
+    usual: 95,
+    least: -400,
+    most: 400,
+    has: isSteered,
+  },
+  tieRodUp: {
+    part: 'tie rod',
+    name: 'above the hubs',
+    usual: -45,
+    least: -300,
+    most: 300,
+    has: isSteered,
+  },
+  brake: { part: 'drums or discs', name: 'diameter', usual: 290, least: 100, most: 500, has: always },
+  brakeIn: {
+    part: 'drums or discs',
+    name: 'inward of the tyre',
+    usual: 15,
+    least: -150,
+    most: 250,
+    has: always,
+  },
+  bracket: { part: 'brackets', name: 'width at the eye', usual: 50, least: 10, most: 200, has: always },
+  stop: { part: 'bump stops', name: 'diameter', usual: 55, least: 10, most: 200, has: hasSprings },
 } as const satisfies Record<string, Size>;
 
 export type BodySize = keyof typeof BODY_SIZES;

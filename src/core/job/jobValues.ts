@@ -5,6 +5,7 @@ import type { PatternSize } from '@/core/rig/layouts';
 import { lateralBarOf } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
 import { measured, measuredAcross } from '@/core/survey/readings';
+import { isCarsOwn } from './bodyNames';
 import { USUAL_LOCK } from './bodySizes';
 import type { Job } from './jobSchema';
 
@@ -51,13 +52,6 @@ export function barSpec({ cut }: Pick<Job, 'cut'>): BarSpec {
 /** Whether a figure of the job was typed, and so stands over what was measured. */
 export const isTyped = ({ typed }: Job, path: string): boolean => typed[path] !== undefined;
 
-/** Things in the way that the axle itself is: they follow from readings. */
-export const COVER = 'differential cover';
-export const TUBE = 'axle tube';
-export const CENTRE = 'centre section';
-export const NOSE = 'pinion nose';
-export const HOUSING = [COVER, TUBE, CENTRE, NOSE];
-
-/** What the builder has put in the way: all that does not follow from readings. */
+/** What the builder has put in the way: all but what the car itself has there. */
 export const ownObstacles = ({ obstacles = [] }: Rig): NonNullable<Rig['obstacles']> =>
-  obstacles.filter((o) => !HOUSING.includes(o.id));
+  obstacles.filter((o) => !isCarsOwn(o.id));

@@ -44,10 +44,10 @@ const ofTube = (pattern: Pattern, od: number): Pattern => ({
   members: pattern.members.map((m) => (m.type === 'link' ? { ...m, od } : m)),
 });
 
-/** Level, just above the axle's centre, behind the cover, as long as fits inside the tyres. */
-function panhardBar(at: Pen, size: PatternSize): LinkMember {
+/** Level, just above the axle's centre, behind the cover, as long as fits inside the tyres; `out`: share of the track to either eye. */
+function panhardBar(at: Pen, size: PatternSize, out = 0.33): LinkMember {
   const behind = -(size.cover + size.tubeOd / 2 + 24);
-  return link(PANHARD, at(behind, 0.33, 30), at(behind, -0.33, 30));
+  return link(PANHARD, at(behind, out, 30), at(behind, -out, 30));
 }
 
 /** Two lower links, low and wide. */
@@ -169,13 +169,14 @@ const leaves = (
     ...LEAF,
   }));
 
-const rearLeaves = (at: Pen) => leaves(at, 0.37, [640, -10], [-720, 60], -50);
+const rearLeaves = (at: Pen) => leaves(at, 0.36, [640, -10], [-720, 60], -50);
 
 const leavesAlone = (size: PatternSize): Pattern => ({ members: rearLeaves(penFor(size)) });
 
 function leafPanhard(size: PatternSize): Pattern {
   const at = penFor(size);
-  return { members: [...rearLeaves(at), panhardBar(at, size)] };
+  // Its brackets stand inside of the springs.
+  return { members: [...rearLeaves(at), panhardBar(at, size, 0.31)] };
 }
 
 /** Of a front axle the shackle commonly is ahead, so that the axle is held from behind; the drag link runs along the car. */

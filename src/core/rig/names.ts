@@ -69,6 +69,19 @@ const MEMBER_NAMES: Record<string, string> = {
   steering: 'drag link',
   'drag-link': 'drag link',
   driveshaft: 'driveshaft',
+  'tie-rod': 'tie rod',
+};
+
+/** A bracket by what it holds: `bracket:panhard/chassis` is the panhard bar’s frame bracket. */
+const BRACKET = /^bracket:(.*)\/(.*)$/;
+const BRACKET_ENDS: Record<string, string> = {
+  chassis: 'frame bracket',
+  axle: 'axle bracket',
+  frontEye: 'front hanger',
+  rearEye: 'rear hanger',
+  pivot: 'pivot’s bracket',
+  'ends.top': 'upper rod’s bracket',
+  'ends.bottom': 'lower rod’s bracket',
 };
 
 /** A member by the words of the trade: `lower-left` is the left lower link; `panhard` of a front axle is its track bar. */
@@ -76,6 +89,8 @@ export function memberName(id: string, end: AxleEnd): string {
   if (id === PANHARD) return BAR_ACROSS[end];
   const known = MEMBER_NAMES[id];
   if (known) return known;
+  const [, held, mount] = BRACKET.exec(id) ?? [];
+  if (held) return `${memberName(held, end)}’s ${BRACKET_ENDS[mount!] ?? 'bracket'}`;
   const [, stem, side] = /^(.*)-(left|right)$/.exec(id) ?? [];
   if (!stem) return id;
   const whole: Record<string, string> = {
@@ -86,6 +101,8 @@ export function memberName(id: string, end: AxleEnd): string {
     'radius-arm': 'radius arm',
     leaf: 'leaf spring',
     tire: 'tyre',
+    brake: 'brake',
+    'bump-stop': 'bump stop',
   };
   return `${side} ${whole[stem] ?? stem}`;
 }

@@ -1,5 +1,6 @@
 import { bodiesOf, type Body } from '@/core/clearance/bodies';
-import { lineOf, pathToPath, toBody, trimmed } from '@/core/clearance/clearance';
+import { lineOf, pathToPath, trimmed } from '@/core/clearance/lines';
+import { toBody } from '@/core/clearance/solids';
 import type { Side } from '@/core/geometry/side';
 import type { Point } from '@/core/geometry/vector';
 import { axleToChassis, chassisToAxle } from '@/core/kinematics/attitude';

@@ -2,6 +2,7 @@ import type { Obstacle } from '@/core/rig/schema';
 import { edit } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
 import type { Point } from '@/core/geometry/vector';
+import { isCarsOwn } from '@/core/job/bodyNames';
 import { withBodies } from '@/core/job/bodies';
 import type { Job } from '@/core/job/jobSchema';
 
@@ -41,11 +42,11 @@ function withObstacles(job: Job, change: (list: Obstacle[]) => Obstacle[]): Job 
   return withBodies({ ...job, rig: { ...job.rig, obstacles: change(job.rig.obstacles ?? []) } });
 }
 
-/** Every thing has a name of its own: a second tank is `tank 2`. */
+/** Every thing has a name of its own, and none the car’s own: a second tank is `tank 2`. */
 export function freeName(wanted: string, list: { id: string }[]): string {
   const taken = new Set(list.map((o) => o.id));
-  if (!taken.has(wanted)) return wanted;
+  if (!taken.has(wanted) && !isCarsOwn(wanted)) return wanted;
   let n = 2;
-  while (taken.has(`${wanted} ${n}`)) n++;
+  while (taken.has(`${wanted} ${n}`) || isCarsOwn(`${wanted} ${n}`)) n++;
   return `${wanted} ${n}`;
 }

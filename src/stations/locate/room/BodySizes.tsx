@@ -38,8 +38,12 @@ export function BodySizes() {
   );
 }
 
-/** Sizes that count to one side. */
-const SIDEWAYS: Partial<Record<BodySize, readonly [string, string]>> = { centreLeft: ['left', 'right'] };
+/** Sizes that count one way or the other. */
+const WAYS: Partial<Record<BodySize, readonly [string, string]>> = {
+  centreLeft: ['left', 'right'],
+  tieRodAhead: ['ahead', 'behind'],
+  tieRodUp: ['above', 'below'],
+};
 
 function SizeField({ size }: { size: BodySize }) {
   const tape = useJobPart((j) => j.tape);
@@ -54,7 +58,7 @@ function SizeField({ size }: { size: BodySize }) {
       mm={mm}
       least={least}
       most={most}
-      ways={SIDEWAYS[size]}
+      ways={WAYS[size]}
       placeholder={`usually ${formatLength(usual, tape)}`}
       onEnter={(value, typed) => put(size, value, typed)}
       onClear={() => put(size, null, null)}

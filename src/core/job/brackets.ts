@@ -1,0 +1,69 @@
+import { bodiesOf } from '@/core/clearance/bodies';
+import { segmentToSegment } from '@/core/geometry/closestApproach';
+import type { Point } from '@/core/geometry/vector';
+import { kindOf } from '@/core/rig/members/members';
+import type { MountKey } from '@/core/rig/members/kind';
+import type { Obstacle, Rig } from '@/core/rig/schema';
+import { bracketId } from './bodyNames';
+import { sizeOf } from './bodySizes';
+import type { Job } from './jobSchema';
+
+/** Mounts that are bracketed: the tips of a crank are its own, and a leaf is clamped to its axle. */
+const BRACKETED: readonly MountKey[] = [
+  'chassis',
+  'axle',
+  'frontEye',
+  'rearEye',
+  'pivot',
+  'ends.top',
+  'ends.bottom',
+];
+
+/** Mounts nearer to a bracket than this stand in it, mm: three inches. */
+const SHARED = 76;
+
+type Bracket = Obstacle & { shape: 'capsule'; member: string };
+
+/**
+ * The brackets of all members, mm: on the frame the ears round the eye, which are there whatever they hang on; on the axle all of it,
+ * from the eye to the tube.
+ */
+export const bracketsOf = (job: Job): Obstacle[] =>
+  standing(job.rig, sizeOf(job, 'bracket') / 2).map(({ member, ...body }) => body);
+
+/** What each bracket is fastened to, beside what its own carrier has: its member, and whatever else is mounted in it. */
+export function joinedToBrackets(rig: Rig): [string, string][] {
+  const mounted = bodiesOf(rig).filter((body) => body.mounts.length > 0);
+  return standing(rig, 0).flatMap((bracket) =>
+    mounted
+      .filter(
+        ({ id, mounts }) =>
+          id === bracket.member ||
+          mounts.some(
+            (m) =>
+              m.on === bracket.on && segmentToSegment(m.point, m.point, bracket.from, bracket.to) < SHARED,
+          ),
+      )
+      .map(({ id }): [string, string] => [bracket.id, id]),
+  );
+}
+
+function standing(rig: Rig, radius: number): Bracket[] {
+  return rig.members.flatMap((member) =>
+    kindOf(member)
+      .mounts(member)
+      .filter(({ key }) => BRACKETED.includes(key))
+      .map(({ key, on, point }): Bracket => {
+        const to: Point = on === 'axle' ? [0, point[1], rig.tireRadius] : point;
+        return {
+          id: bracketId(member.id, key),
+          member: member.id,
+          on,
+          shape: 'capsule',
+          from: point,
+          to,
+          radius,
+        };
+      }),
+  );
+}
