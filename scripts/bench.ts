@@ -151,7 +151,9 @@ function measureBodies(): void {
       if (reached) gaps.in(describePose(rig, solver, attitude));
     }),
   );
-  console.log(`three-link 81x81 full with all bodies, ${gaps.pairs.length} pairs: ${Math.round(full)} poses/s`);
+  console.log(
+    `three-link 81x81 full with all bodies, ${gaps.pairs.length} pairs: ${Math.round(full)} poses/s`,
+  );
 }
 
 /** Whether three times the lines cost nine times as much, and whether solving keeps anything: on the three-link rig. */

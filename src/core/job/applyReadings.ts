@@ -42,7 +42,7 @@ function withSizes(job: Job): Rig {
   const { rig } = job;
   const size = patternSize(job);
   const { tireRadius, track, tubeOd } = size;
-  const laid = job.laidOut ? rig : { ...withoutLayout(rig), ...layOut(job.layout, size) };
+  const laid = job.laidOut ? rig : { ...withoutLayout(rig), ...layOut(job.layout, size, job.front) };
   const bar = lateralBarOf(laid);
   const sized = bar ? withLink(laid, bar.id, (m) => ({ ...m, od: tubeOd })) : laid;
   return {

@@ -8,6 +8,8 @@ import { hasCentre, sizeOf, type BodySize } from './bodySizes';
 import type { Job } from './jobSchema';
 import { patternSize, tireWidthOf } from './jobValues';
 
+/** Where kingpins usually stand, share of the track (common practice, no published source). */
+const USUAL_KINGPIN = 0.43;
 /** So much of a brake stands inside its wheel, mm: the rest of it is hidden there. */
 const IN_WHEEL = 60;
 
@@ -85,8 +87,8 @@ function brakesOf(job: Job): Obstacle[] {
 /** The tie rod of a steered axle, wheels straight ahead, from kingpin to kingpin. */
 function tieRodOf(job: Job): Obstacle[] {
   const { rig } = job;
-  if (!rig.steering) return [];
-  const out = Math.abs(rig.steering.kingpin[1]);
+  if (rig.end === 'rear') return [];
+  const out = Math.abs(rig.steering?.kingpin[1] ?? USUAL_KINGPIN * rig.track);
   const at = (y: number): Point => [sizeOf(job, 'tieRodAhead'), y, rig.tireRadius + sizeOf(job, 'tieRodUp')];
   const radius = sizeOf(job, 'tieRod') / 2;
   return [{ id: TIE_ROD, on: 'axle', shape: 'capsule', from: at(out), to: at(-out), radius }];

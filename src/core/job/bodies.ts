@@ -122,7 +122,11 @@ export function joinedIn(rig: Rig): [string, string][] {
     list.flatMap((id) => on.map((other): [string, string] => [id, other]));
   return [
     ...(rig.driveshaft ? each([BODY_IDS.driveshaft], [NOSE, CENTRE]) : []),
-    ...each(Object.values(BODY_IDS.tire), [TUBE, ...SIDES.map(brakeId), ...(rig.steering ? [TIE_ROD] : [])]),
+    ...each(Object.values(BODY_IDS.tire), [
+      TUBE,
+      ...SIDES.map(brakeId),
+      ...(rig.end === 'front' ? [TIE_ROD] : []),
+    ]),
     ...each(standing, [TUBE, ...rails!, ...stops!]),
     ...each(stops!, [TUBE]),
     ...(rig.steering ? each([BODY_IDS.dragLink], [TIE_ROD]) : []),

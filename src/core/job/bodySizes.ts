@@ -13,7 +13,8 @@ type Size = {
 };
 
 const always = () => true;
-const isSteered = (rig: Rig) => rig.steering !== undefined;
+const isFront = (rig: Rig) => rig.end === 'front';
+const hasDragLink = (rig: Rig) => rig.steering !== undefined;
 const hasShaft = (rig: Rig) => rig.driveshaft !== undefined;
 const hasArms = (rig: Rig) => armsOf(rig).length > 0;
 const hasRigidArms = ({ members }: Rig) => members.some((m) => m.type === 'rigid-arm');
@@ -79,16 +80,16 @@ export const BODY_SIZES = {
     usual: 28,
     least: 10,
     most: 100,
-    has: isSteered,
+    has: hasDragLink,
   },
-  tieRod: { part: 'tie rod', name: 'diameter', usual: 28, least: 10, most: 100, has: isSteered },
+  tieRod: { part: 'tie rod', name: 'diameter', usual: 28, least: 10, most: 100, has: isFront },
   tieRodAhead: {
     part: 'tie rod',
     name: 'ahead of the axle',
     usual: 95,
     least: -400,
     most: 400,
-    has: isSteered,
+    has: isFront,
   },
   tieRodUp: {
     part: 'tie rod',
@@ -96,7 +97,7 @@ export const BODY_SIZES = {
     usual: -45,
     least: -300,
     most: 300,
-    has: isSteered,
+    has: isFront,
   },
   brake: { part: 'drums or discs', name: 'diameter', usual: 290, least: 100, most: 500, has: always },
   brakeIn: {

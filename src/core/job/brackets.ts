@@ -22,23 +22,23 @@ const BRACKETED: readonly MountKey[] = [
 /** Mounts nearer to a bracket than this stand in it, mm: three inches. */
 const SHARED = 76;
 
-type Bracket = Obstacle & { shape: 'capsule'; member: string };
+type Bracket = { member: string; body: Obstacle & { shape: 'capsule' } };
 
 /**
  * The brackets of all members, mm: on the frame the ears round the eye, which are there whatever they hang on; on the axle all of it,
  * from the eye to the tube.
  */
 export const bracketsOf = (job: Job): Obstacle[] =>
-  standing(job.rig, sizeOf(job, 'bracket') / 2).map(({ member, ...body }) => body);
+  standing(job.rig, sizeOf(job, 'bracket') / 2).map(({ body }) => body);
 
 /** What each bracket is fastened to, beside what its own carrier has: its member, and whatever else is mounted in it. */
 export function joinedToBrackets(rig: Rig): [string, string][] {
   const mounted = bodiesOf(rig).filter((body) => body.mounts.length > 0);
-  return standing(rig, 0).flatMap((bracket) =>
+  return standing(rig, 0).flatMap(({ member, body: bracket }) =>
     mounted
       .filter(
         ({ id, mounts }) =>
-          id === bracket.member ||
+          id === member ||
           mounts.some(
             (m) =>
               m.on === bracket.on && segmentToSegment(m.point, m.point, bracket.from, bracket.to) < SHARED,
@@ -55,15 +55,8 @@ function standing(rig: Rig, radius: number): Bracket[] {
       .filter(({ key }) => BRACKETED.includes(key))
       .map(({ key, on, point }): Bracket => {
         const to: Point = on === 'axle' ? [0, point[1], rig.tireRadius] : point;
-        return {
-          id: bracketId(member.id, key),
-          member: member.id,
-          on,
-          shape: 'capsule',
-          from: point,
-          to,
-          radius,
-        };
+        const id = bracketId(member.id, key);
+        return { member: member.id, body: { id, on, shape: 'capsule', from: point, to, radius } };
       }),
   );
 }

@@ -7,6 +7,7 @@ import { LONGEST_NAME } from './names';
 import { cutSchema } from './slices/cut';
 import { bodiesSchema } from './slices/bodies';
 import { text, typed, when } from './slices/fields';
+import { frontSchema } from './slices/front';
 import {
   cornerSchema,
   holesSchema,
@@ -52,6 +53,7 @@ export const jobSchema = z.strictObject({
   readings: readingsSchema,
   record: recordSchema,
   place: placeSchema,
+  front: frontSchema,
   bodies: bodiesSchema,
   lines: linesSchema,
   joints: jointsSchema,

@@ -18,9 +18,9 @@ export const travelOf = ({ readings }: Pick<Job, 'readings'>): { bump: number; d
 export const tireWidthOf = ({ readings }: Pick<Job, 'readings'>): number =>
   measured(readings, 'tireWidth').value;
 
-/** How far the front wheels steer to either side, degrees; null where nothing is steered. */
+/** How far the front wheels steer to either side, degrees; null of a rear axle. */
 export const lockOf = ({ rig, bodies }: Pick<Job, 'rig' | 'bodies'>): number | null =>
-  rig.end === 'front' && rig.steering ? (bodies.lock ?? USUAL_LOCK) : null;
+  rig.end === 'front' ? (bodies.lock ?? USUAL_LOCK) : null;
 
 /** Frame height to build for, mm: as wished, or as recorded. */
 export const drivingHeight = ({ place, readings }: Job): number =>

@@ -3,6 +3,7 @@ import type { Tape } from '@/core/units/tape';
 import { applyReadings } from './applyReadings';
 import { JOB_VERSION, type Job } from './jobSchema';
 import { startingCut } from './slices/cut';
+import { startingFront } from './slices/front';
 import { startingLocate } from './slices/locate';
 import { startingPlace } from './slices/place';
 import { startingRecord } from './slices/record';
@@ -28,6 +29,7 @@ export function newJob(id: string, name: string, tape: Tape): Job {
     readings: {},
     record: startingRecord(),
     place: startingPlace(),
+    front: startingFront(),
     bodies: {},
     lines: [],
     joints: {},

@@ -7,17 +7,20 @@ import { toDegrees, wrapped } from '@/core/geometry/angle';
  * length between the pitman arm on the chassis and the knuckle's arm on the axle. Null where the link cannot follow.
  *
  * With n the knuckle's arm and d from pitman to kingpin, |Rz(δ)·n + d| = L is A·cos δ + B·sin δ = C.
+ *
+ * @param longer how much longer than it is drawn the drag link is made, mm
  */
 export function bumpSteer(
   steering: NonNullable<Rig['steering']>,
   pose: Attitude,
   tireRadius: number,
+  longer = 0,
 ): number | null {
   const place = axleToChassis(pose, tireRadius);
   const { pitman } = steering;
   const kingpin = place(steering.kingpin);
   const knuckle = place(steering.knuckle);
-  const length = Math.hypot(...steering.knuckle.map((v, k) => v - pitman[k]!));
+  const length = longer + Math.hypot(...steering.knuckle.map((v, k) => v - pitman[k]!));
   const [nx, ny, nz] = knuckle.map((v, k) => v - kingpin[k]!) as [number, number, number];
   const [dx, dy, dz] = kingpin.map((v, k) => v - pitman[k]!) as [number, number, number];
   const a = dx * nx + dy * ny;

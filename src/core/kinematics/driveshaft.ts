@@ -31,6 +31,7 @@ export function describeDriveshaft(
 /** Direction of a yoke's axis, forward: x turned about y. */
 const yokeAxis = (deg: number): Point => [Math.cos(toRadians(deg)), 0, -Math.sin(toRadians(deg))];
 
+/** A shaft runs along its yokes either way: of a front axle, back from the pinion. */
 function between(a: Point, b: Point): number {
-  return toDegrees(Math.atan2(Math.hypot(...cross(a, b)), dot(a, b)));
+  return toDegrees(Math.atan2(Math.hypot(...cross(a, b)), Math.abs(dot(a, b))));
 }

@@ -6,6 +6,7 @@ import { wheelSteer } from '@/core/kinematics/bumpSteer';
 import { JOINTS, jointsOf } from '@/core/materials/joints';
 import { kindOf, linksOf } from '@/core/rig/members/members';
 import type { Rig } from '@/core/rig/schema';
+import { bumpSteerParts } from './steering/bumpSteerParts';
 import { dragLinkMatch } from './steering/dragLinkMatch';
 import { isSteered } from './steering/steered';
 import { steeringRemedy } from './steering/steeringRemedy';
@@ -99,18 +100,29 @@ function shaftFindings(ride: Pose, poses: Pose[]): ShaftFindings | null {
 
 function steeringFindings(input: LocateInput, poses: Pose[]): SteeringFindings | null {
   const { rig } = input;
-  if (!rig.steering || rig.end !== 'front') return null;
+  if (rig.end !== 'front') return null;
   const together = (p: Pose) => Math.abs(p.left - p.right) < 1e-6;
   const most = (turned: (p: Pose) => number): MostSteer => {
     const largest = (some: Pose[]) => Math.max(0, ...some.map((p) => Math.abs(turned(p))));
     return { both: largest(poses.filter(together)), one: largest(poses.filter((p) => !together(p))) };
   };
   const followed = poses.every((p) => p.bumpSteerDeg !== null);
-  const wheels = followed ? most((p) => wheelSteer(p.steerDeg, p.bumpSteerDeg)!) : null;
+  // Without a drag link the wheels stand in the axle as they are, and steer as it does.
+  const turned = (p: Pose) => (rig.steering ? wheelSteer(p.steerDeg, p.bumpSteerDeg)! : p.steerDeg);
+  const wheels = followed ? most(turned) : null;
   return {
     wheels,
     axle: most((p) => p.steerDeg),
     match: dragLinkMatch(rig),
+    parts: followed ? partsAtMost(rig, poses.filter(together)) : null,
     remedy: isSteered(wheels) ? steeringRemedy(input) : null,
   };
+}
+
+/** The parts of what the drag link steers, in the pose of both wheels in which it steers most. */
+function partsAtMost(rig: Rig, poses: Pose[]): SteeringFindings['parts'] {
+  const steered = (p: Pose) => Math.abs(p.bumpSteerDeg ?? 0);
+  const [most] = [...poses].sort((p, q) => steered(q) - steered(p));
+  const parts = most && bumpSteerParts(rig, most);
+  return parts ? { ...parts, at: placeOf(most) } : null;
 }

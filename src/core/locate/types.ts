@@ -8,6 +8,7 @@ import type { LateralBar, LevelSchool } from '@/core/rig/lateralBar';
 import type { Rig, Travel } from '@/core/rig/schema';
 import type { LoadAnswer, LoadCase } from '@/core/statics/equilibrium';
 import type { Tape } from '@/core/units/tape';
+import type { BumpSteerParts } from './steering/bumpSteerParts';
 import type { DragLinkMatch } from './steering/dragLinkMatch';
 import type { Line, LineFinding } from './lines';
 import type { SchoolComparison } from './schools';
@@ -131,6 +132,8 @@ export type SteeringFindings = {
   axle: MostSteer;
   /** drag link against lateral bar; null without one */
   match: DragLinkMatch | null;
+  /** what makes the drag link steer with both wheels where it steers most; null without a lateral bar */
+  parts: (BumpSteerParts & { at: Travel }) | null;
   /** where it steers too much: an end of the lateral bar put up or down, tried with the solver; null where none would mend it */
   remedy: SteeringRemedy | null;
 };

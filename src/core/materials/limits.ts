@@ -81,8 +81,8 @@ export const LIMITS = {
   /** before a weld, mm: bar level, eye to eye, and the nearest anything */
   weld: { level: 3.2, eyeToEye: 3.2, clearance: 12.7 },
 
-  /** on the ground: square at the tyre, mm; pinion, degrees; toe and ride height, mm */
-  onGround: { square: 3.2, pinion: 0.25, toe: 1.6, height: 6.35 },
+  /** on the ground: square at the tyre, mm; pinion, degrees; toe and ride height, mm; front wheels off straight with the steering wheel straight, degrees */
+  onGround: { square: 3.2, pinion: 0.25, toe: 1.6, height: 6.35, straight: 0.2 },
 
   /** readings, mm: left against right, square, off the middle; what two honest ones may differ by, degrees and kg; a part that is short */
   readings: {

@@ -67,6 +67,9 @@ export const disagree = ({ bodyOnFrame }: OnGround): boolean =>
 /** Toe as the angle between the two wheels, degrees, from what they are apart across a tyre. */
 export const toeAngle = (toe: number, tire: number): number => toDegrees(Math.atan(toe / tire));
 
-/** Pinion angle to set: as wished, or as the drawing has it; null where neither says. Degrees, nose down positive. */
-export const wantedPinion = (job: Job): number | null =>
-  job.ride.wanted.pinion ?? job.rig.driveshaft?.pinionAngleDeg ?? null;
+/**
+ * Pinion angle to set: as wished, or as the drawing has it; null where neither says. Degrees, nose down positive. Of a front axle it
+ * is the caster that is set, of which the drawing says nothing.
+ */
+export const wantedPinion = ({ ride, rig }: Job): number | null =>
+  ride.wanted.pinion ?? (rig.end === 'rear' ? rig.driveshaft?.pinionAngleDeg : undefined) ?? null;

@@ -257,10 +257,30 @@ function driveshaft(size: PatternSize): Rig['driveshaft'] {
   };
 }
 
-/** A layout at its usual proportions, scaled to a car. */
-export function layOut(layout: LayoutId, size: PatternSize): Pattern {
-  const pattern = ofTube(PATTERNS[layout](size), size.tubeOd);
-  return layoutEnd(layout) === 'rear' ? { ...pattern, driveshaft: driveshaft(size) } : pattern;
+/** The shaft of a driven front axle, from the box behind it: one yoke looks forward, the other back. */
+function frontDriveshaft(size: PatternSize): Rig['driveshaft'] {
+  const at = penFor(size);
+  return {
+    transmission: at(-900, 0, 60),
+    transmissionAngleDeg: 3,
+    pinion: at(-260, 0, 0),
+    pinionAngleDeg: 3,
+  };
+}
+
+/** A layout at its usual proportions, scaled to a car; of a front axle, with its shaft if it drives and a drag link if its box is on the frame. */
+export function layOut(
+  layout: LayoutId,
+  size: PatternSize,
+  front: { driven: boolean; box: 'frame' | 'axle' } = { driven: false, box: 'frame' },
+): Pattern {
+  const { steering, members } = ofTube(PATTERNS[layout](size), size.tubeOd);
+  if (layoutEnd(layout) === 'rear') return { members, driveshaft: driveshaft(size) };
+  return {
+    members,
+    ...(front.box === 'frame' && { steering }),
+    ...(front.driven && { driveshaft: frontDriveshaft(size) }),
+  };
 }
 
 /** Which end of the car a layout is for. */

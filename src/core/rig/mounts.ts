@@ -31,9 +31,12 @@ export function mountsOf(rig: Rig, id: string): Mount[] {
   }
   if (id === DRIVESHAFT && rig.driveshaft) {
     const { transmission, pinion } = rig.driveshaft;
+    // A front axle's shaft runs back from it.
+    const [ahead, behind] = ['Front joint', 'Rear joint'];
+    const [atBox, atAxle] = rig.end === 'rear' ? [ahead, behind] : [behind, ahead];
     return [
-      { key: 'transmission', name: 'Front joint', on: 'chassis', point: transmission },
-      { key: 'pinion', name: 'Rear joint', on: 'axle', point: pinion },
+      { key: 'transmission', name: atBox!, on: 'chassis', point: transmission },
+      { key: 'pinion', name: atAxle!, on: 'axle', point: pinion },
     ];
   }
   return [];

@@ -13,6 +13,7 @@ import { Shelf } from './Shelf';
 import './job.css';
 import type { Use } from '@/core/materials/uses';
 import type { Job } from '@/core/job/jobSchema';
+import { withFront } from '@/core/job/edits/front';
 import { withLayout } from '@/core/job/edits/layout';
 
 const USES: Record<Use, [name: string, what: string]> = {
@@ -45,6 +46,7 @@ export function JobCard() {
       <AxleEnd />
       <UsedFor />
       <Layouts />
+      <FrontAxle />
       <Notes />
       <Caution>
         Stands on solid, level ground; the car never held by a jack alone; a wheel under the sill as a second
@@ -126,6 +128,38 @@ function AxleEnd() {
         )
       }
     />
+  );
+}
+
+const DRIVEN: { value: 'no' | 'yes'; label: string }[] = [
+  { value: 'no', label: 'not driven' },
+  { value: 'yes', label: 'driven' },
+];
+const BOXES: { value: Job['front']['box']; label: string }[] = [
+  { value: 'frame', label: 'on the frame' },
+  { value: 'axle', label: 'on the axle: no drag link' },
+];
+
+/** What a front axle is beside its layout: whether it drives, and where it is steered from. */
+function FrontAxle() {
+  const end = useJobPart((j) => j.rig.end);
+  const { driven, box } = useJobPart((j) => j.front);
+  if (end === 'rear') return null;
+  return (
+    <>
+      <Pills
+        legend="Front axle"
+        options={DRIVEN}
+        value={driven ? 'yes' : 'no'}
+        onPick={(to) => edit((j) => withFront(j, { driven: to === 'yes' }))}
+      />
+      <Pills
+        legend="Steering box or rack"
+        options={BOXES}
+        value={box}
+        onPick={(to) => edit((j) => withFront(j, { box: to }))}
+      />
+    </>
   );
 }
 

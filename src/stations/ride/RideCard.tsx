@@ -2,6 +2,7 @@
 import { Button } from 'antd';
 import { InputError } from '@/core/rig/read';
 import { disagree, onGround } from '@/core/ride/onGround';
+import { toeHolds } from '@/core/ride/steering';
 import { sayLength } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
 import { CardHead, Caution } from '@/ui/cards/Card';
@@ -22,13 +23,15 @@ export function RideCard() {
   const job = useJob();
   const found = setting(job);
   const ground = onGround(job);
+  const front = job.rig.end === 'front';
   const right =
     found !== null &&
     typeof found !== 'string' &&
     ground.offset !== null &&
     found.centred &&
     found.square &&
-    found.pinionSet;
+    found.pinionSet &&
+    toeHolds(job);
   return (
     <>
       <CardHead title="Centre the axle on the ground">
@@ -62,8 +65,12 @@ export function RideCard() {
       </div>
       <StationStripe
         station="ride"
-        title="Axle centred, jam nuts tight"
-        note="Draw it when both gaps agree and the nuts are locked and painted."
+        title={front ? 'Axle centred, toe set, jam nuts tight' : 'Axle centred, jam nuts tight'}
+        note={
+          front
+            ? 'Draw it when both gaps agree, toe is read and as wanted, and the nuts are locked and painted.'
+            : 'Draw it when both gaps agree and the nuts are locked and painted.'
+        }
         disabled={!right}
       />
     </>

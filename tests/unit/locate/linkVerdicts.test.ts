@@ -211,6 +211,7 @@ describe('bumps that steer', () => {
       wheels: change.lost ? null : { both: change.both ?? 0, one: change.one ?? 0 },
       axle: { both: 0, one: change.axle ?? 0 },
       remedy: null,
+      parts: null,
       match:
         change.match === null
           ? null

@@ -9,9 +9,15 @@ import { removalOrder } from '@/core/place/order';
 import { stationBasis, stationStripe, stationStripeKey } from '@/core/bench/stations';
 import { drawStripe } from '@/ui/stripe/stripeEdits';
 import { isSteered } from '@/core/locate/steering/steered';
+import { bumpSteerParts } from '@/core/locate/steering/bumpSteerParts';
+import { assemble } from '@/core/kinematics/mechanism';
+import { isReached } from '@/core/kinematics/pose';
 import { isLink } from '@/core/rig/members/members';
+import { lateralBarOf } from '@/core/rig/roles';
+import type { Rig } from '@/core/rig/schema';
 import { snap, TAPES } from '@/core/units/tape';
 import type { State } from '@/core/verdict/verdict';
+import { patternRig } from '../../support/layouts';
 import { located } from '../../support/locate';
 import { carried } from '../../support/rigs';
 
@@ -157,4 +163,47 @@ test('a bar beside a drag link is held against it, not against level; put as it 
     }),
     { numRuns: 60 },
   );
+});
+
+describe('what of the drag link steers', () => {
+  const pattern = patternRig('front-four-link');
+  const at = (rig: Rig) => {
+    const pose = assemble(rig).at({ left: 60, right: 60 });
+    if (!isReached(pose)) throw new Error('out of reach');
+    return { pose, parts: bumpSteerParts(rig, pose)! };
+  };
+  const withLink = (change: (steering: NonNullable<Rig['steering']>) => Point): Rig => ({
+    ...pattern,
+    steering: { ...pattern.steering!, pitman: change(pattern.steering!) },
+  });
+
+  test('is in parts that add up, whatever the link', () => {
+    const off = fc.double({ min: -90, max: 90, noNaN: true });
+    fc.assert(
+      fc.property(fc.tuple(off, off, off), fc.boolean(), ([x, y, z], crossed) => {
+        const rig = withLink(({ pitman: p, knuckle: k }) => [
+          p[0] + x,
+          crossed ? 2 * k[1] - p[1] + y : p[1] + y,
+          p[2] + z,
+        ]);
+        const { pose, parts } = at(rig);
+        expect(parts.axle + parts.side + parts.length + parts.angle).toBeCloseTo(pose.bumpSteerDeg!, 9);
+      }),
+    );
+  });
+
+  test('is its length, its angle or its side where that alone is unlike', () => {
+    const bar = lateralBarOf(pattern)!;
+    const twin = (of: Point) => (steering: NonNullable<Rig['steering']>) =>
+      of.map((v, k) => steering.knuckle[k]! + v) as Point;
+    const reach = bar.chassis.map((v, k) => v - bar.axle[k]!) as Point;
+    const biggest = (rig: Rig) => {
+      const { side, length, angle } = at(rig).parts;
+      return Object.entries({ side, length, angle }).sort(([, p], [, q]) => Math.abs(q) - Math.abs(p))[0]![0];
+    };
+    expect(biggest(withLink(twin(reach.map((v) => 0.6 * v) as Point)))).toBe('length');
+    const leaning: Point = [reach[0], Math.sqrt(reach[1] ** 2 - 120 ** 2), reach[2] + 120];
+    expect(biggest(withLink(twin(leaning)))).toBe('angle');
+    expect(biggest(withLink(twin([reach[0], -reach[1], reach[2]])))).toBe('side');
+  });
 });

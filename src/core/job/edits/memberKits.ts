@@ -52,7 +52,7 @@ export function kitsToAdd({ members, end }: Rig): KitName[] {
 export function withKit(job: Job, part: KitName): Job {
   const { from, ids } = MEMBER_KITS[part];
   const there = new Set(job.rig.members.map((m) => m.id));
-  const fresh = layOut(from, patternSize(job)).members.filter(
+  const fresh = layOut(from, patternSize(job), job.front).members.filter(
     (m) => (ids as readonly string[]).includes(m.id) && !there.has(m.id),
   );
   return applyReadings({

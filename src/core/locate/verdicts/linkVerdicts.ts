@@ -2,14 +2,21 @@ import { JOINTS, jointsOf } from '@/core/materials/joints';
 import { FORCE } from '@/core/units/unit';
 import { LIMITS } from '@/core/materials/limits';
 import { kindOf, linksOf } from '@/core/rig/members/members';
-import { memberName } from '@/core/rig/names';
+import { memberName, capital } from '@/core/rig/names';
 import { armsOf, leavesOf } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
 import { formatDegrees, sayLength } from '@/core/units/length';
 import { division, type Tape } from '@/core/units/tape';
 import type { Remedy, Verdict } from '@/core/verdict/verdict';
 import { isSteered } from '../steering/steered';
-import type { BindFinding, JointFinding, LinkFindings, LocateInput, SteeringRemedy } from '../types';
+import type {
+  BindFinding,
+  JointFinding,
+  LinkFindings,
+  LocateInput,
+  SteeringFindings,
+  SteeringRemedy,
+} from '../types';
 import { sayTravel } from './words';
 
 /** Looks over the members that hold the axle lengthwise, in the whole travel. */
@@ -247,9 +254,11 @@ function cockedVerdict(input: LocateInput, { cocked }: LinkFindings): Verdict | 
   };
 }
 
-function bumpSteerVerdict({ rig }: LocateInput, { steering }: LinkFindings, tape: Tape): Verdict | null {
+function bumpSteerVerdict(input: LocateInput, { steering }: LinkFindings, tape: Tape): Verdict | null {
+  const { rig } = input;
   if (!steering) return null;
-  const { wheels, axle, match, remedy } = steering;
+  if (!rig.steering) return axleSteerVerdict(steering);
+  const { wheels, axle, match, parts, remedy } = steering;
   const alike = LIMITS.dragLink;
   const steers = isSteered(wheels);
   const crossed = match !== null && !match.sameSide;
@@ -273,7 +282,7 @@ function bumpSteerVerdict({ rig }: LocateInput, { steering }: LinkFindings, tape
       : wheels === null
         ? 'The drag link cannot follow the axle.'
         : `Bumps steer it ${formatDegrees(Math.max(wheels.both, wheels.one))}.`,
-    reason: `${differ}${ofItself >= TOLD ? ` The axle itself turns up to ${formatDegrees(ofItself)} and takes the wheels along.` : ''}`,
+    reason: `${differ}${parts ? sayParts(parts, input, tape) : ''}${ofItself >= TOLD ? ` The axle itself turns up to ${formatDegrees(ofItself)} and takes the wheels along.` : ''}`,
     remedies: [
       ...(remedy ? [steeringRemedyInWords(rig, remedy, tape)] : []),
       ...(steers || unlike
@@ -291,6 +300,47 @@ function bumpSteerVerdict({ rig }: LocateInput, { steering }: LinkFindings, tape
         : []),
     ],
   };
+}
+
+/** With the box on the axle the wheels steer as the axle does, and nothing else comes in. */
+function axleSteerVerdict({ axle, wheels }: SteeringFindings): Verdict {
+  const most = Math.max(axle.both, axle.one);
+  const steers = isSteered(wheels);
+  return {
+    id: 'bump-steer',
+    where: 'axle',
+    state: steers ? 'stop' : 'ok',
+    title: steers ? `Bumps steer it ${formatDegrees(most)}.` : 'Bumps do not steer it.',
+    reason: `The steering box is on the axle: the wheels turn only as the axle does, up to ${formatDegrees(most)} over the travel. The steering shaft must slide and bend as the axle moves.`,
+    remedies: steers
+      ? [
+          {
+            text: 'Make the lower members level and alike left and right: their slope is what turns the axle in roll.',
+          },
+        ]
+      : [],
+  };
+}
+
+/** What of the drag link steers how much with both wheels, where it is worth a word; the largest first. */
+function sayParts(
+  { side, angle, length, at }: NonNullable<SteeringFindings['parts']>,
+  input: LocateInput,
+  tape: Tape,
+): string {
+  const told = (
+    [
+      ['its angle', angle],
+      ['its length', length],
+      ['its frame end on the other side', side],
+    ] as const
+  )
+    .filter(([, deg]) => Math.abs(deg) >= TOLD / 2)
+    .sort(([, p], [, q]) => Math.abs(q) - Math.abs(p))
+    .map(([what, deg]) => `${what} ${formatDegrees(Math.abs(deg), 2)} ${deg > 0 ? 'left' : 'right'}`);
+  return told.length
+    ? ` ${capital(sayTravel(at, input, tape))} the drag link steers: by ${told.join(', by ')}.`
+    : '';
 }
 
 /** A turn of the axle that is worth a word, degrees. */

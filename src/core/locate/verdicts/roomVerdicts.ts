@@ -37,7 +37,7 @@ const shaftVerdicts = (input: LocateInput, shaft: ShaftFindings, tape: Tape): Ve
 
 function jointAngles({ front, rear }: ShaftFindings): Verdict {
   const { match, atRide } = LIMITS.driveshaft;
-  const shown = `Front joint ${formatDegrees(front)}, rear joint ${formatDegrees(rear)} at ride height.`;
+  const shown = `Joint at the transmission ${formatDegrees(front)}, at the pinion ${formatDegrees(rear)} at ride height.`;
   const apart = Math.abs(front - rear) > match;
   const steep = Math.max(front, rear) > atRide;
   return {

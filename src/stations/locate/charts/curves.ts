@@ -54,13 +54,13 @@ export const CURVES = {
   ),
   plunge: curve('Slip yoke', 'plunge', 'length', ['out', 'in'], 'From where it is at ride height.'),
   frontJoint: curve(
-    'Front joint',
+    'Joint at transmission',
     'frontJoint',
     '°',
     ['more', 'less'],
     'Angle between shaft and transmission.',
   ),
-  rearJoint: curve('Rear joint', 'rearJoint', '°', ['more', 'less'], 'Angle between shaft and pinion.'),
+  rearJoint: curve('Joint at pinion', 'rearJoint', '°', ['more', 'less'], 'Angle between shaft and pinion.'),
 } as const satisfies Record<string, Curve>;
 export type CurveName = keyof typeof CURVES;
 

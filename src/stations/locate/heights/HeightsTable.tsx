@@ -18,8 +18,8 @@ const ROWS: Row[] = [
   { name: 'Bar climbs to the frame', say: (v) => degrees(v.tilt) },
   { name: 'Pinion turns, nose down', say: (v) => formatDegrees(v.pinion) },
   { name: 'Axle stands aside', say: (v, tape) => sideways(v.aside, tape) },
-  { name: 'Front joint', say: (v) => degrees(v.frontJoint) },
-  { name: 'Rear joint', say: (v) => degrees(v.rearJoint) },
+  { name: 'Joint at the transmission', say: (v) => degrees(v.frontJoint) },
+  { name: 'Joint at the pinion', say: (v) => degrees(v.rearJoint) },
 ];
 
 /** What each height makes of the car, side by side. Rows that say nothing of this car are left out. */

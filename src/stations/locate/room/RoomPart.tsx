@@ -50,7 +50,7 @@ function ShaftResults({ shaft }: { shaft: ShaftFindings }) {
   const travel = useJobPart(travelOf);
   return (
     <Readouts>
-      <Readout name="Joints at ride height, front · rear" id="joints" term="joints">
+      <Readout name="Joints at ride height, transmission · pinion" id="joints" term="joints">
         {formatDegrees(shaft.front)} · {formatDegrees(shaft.rear)}
       </Readout>
       <Readout name={`Largest, ${sayTravel(shaft.mostAt, travel, tape)}`} id="jointMost">
@@ -71,8 +71,8 @@ function Driveshaft() {
       <h2>Driveshaft, joint to joint</h2>
       <MountsTable memberId={DRIVESHAFT} holes={false} />
       <div className="two-up">
-        <AngleField which="transmissionAngleDeg" label="Transmission tail points" />
-        <AngleField which="pinionAngleDeg" label="Pinion nose points" />
+        <AngleField which="transmissionAngleDeg" />
+        <AngleField which="pinionAngleDeg" />
       </div>
       <h2>Slip yoke, measured at ride height</h2>
       <div className="two-up">
@@ -87,26 +87,33 @@ function Driveshaft() {
   );
 }
 
-/** The tail of the transmission leans with the engine, nose of the engine up: down at the back. The pinion's nose looks forward. */
-const WAYS: Record<Angle, readonly [string, string]> = {
-  transmissionAngleDeg: ['up', 'down'],
-  pinionAngleDeg: ['down', 'up'],
+type End = Rig['end'];
+
+/** The tail of the transmission leans with the engine, nose of the engine up: down at the back. The pinion's nose looks forward; of a front axle, back. */
+const WAYS: Record<End, Record<Angle, readonly [string, string]>> = {
+  rear: { transmissionAngleDeg: ['up', 'down'], pinionAngleDeg: ['down', 'up'] },
+  front: { transmissionAngleDeg: ['down', 'up'], pinionAngleDeg: ['up', 'down'] },
+};
+const LABELS: Record<End, Record<Angle, string>> = {
+  rear: { transmissionAngleDeg: 'Transmission tail points', pinionAngleDeg: 'Pinion nose points' },
+  front: { transmissionAngleDeg: 'Transfer case output points', pinionAngleDeg: 'Pinion nose points' },
 };
 
-function AngleField({ which, label }: { which: Angle; label: string }) {
+function AngleField({ which }: { which: Angle }) {
+  const end = useJobPart((j) => j.rig.end);
   const value = useJobPart((j) => j.rig.driveshaft![which]);
   const field = `driveshaft/${which}`;
   return (
     <NumberField
       field={field}
-      label={label}
+      label={LABELS[end][which]}
       showLabel
       value={value}
       least={-30}
       most={30}
       unit="°"
       decimals={2}
-      ways={WAYS[which]}
+      ways={WAYS[end][which]}
       onEnter={(deg, typed) =>
         enter(field, typed, (j) => {
           const driveshaft: Rig['driveshaft'] = { ...j.rig.driveshaft!, [which]: deg };
