@@ -65,7 +65,7 @@ export function answerHoldsFor(job: Job): boolean {
   return input !== null && asksAlike(locateInput(job, input.rocker), input);
 }
 
-/** What Locate is asked of a rig: springs and sway bars are not among it. */
+/** What Locate is asked of a rig: sway bars are not among it. */
 const askedOf = ({ rig, ...rest }: LocateInput) => [
   rig.members,
   rig.driveshaft,
@@ -81,11 +81,17 @@ function asksAlike(a: LocateInput, b: LocateInput): boolean {
   if (a === b) return true;
   const [before, after] = [askedOf(a), askedOf(b)];
   if (before.some((part, i) => part !== after[i])) return false;
-  const seats = ({ rig }: LocateInput) => rig.springs?.map((s) => s.axle);
+  // Of springs and shocks where they stand and how thick they are: not how hard.
+  const standing = ({ rig }: LocateInput) => [
+    rig.springs?.map(({ chassis, axle, od }) => [chassis, axle, od]),
+    rig.shocks,
+    rig.tires,
+    rig.axleTorsion,
+  ];
   const small = (input: LocateInput) => {
     const { tireRadius, track, wheelbase, cgHeight, end } = input.rig;
     const sizes = { tireRadius, track, wheelbase, cgHeight, end };
-    return { ...input, joints: null, rig: { ...sizes, seats: seats(input) } };
+    return { ...input, joints: null, rig: { ...sizes, standing: standing(input) } };
   };
   return dequal(small(a), small(b));
 }

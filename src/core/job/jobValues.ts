@@ -15,6 +15,19 @@ export const travelOf = ({ readings }: Pick<Job, 'readings'>): { bump: number; d
   droop: measured(readings, 'droop').value,
 });
 
+/** The travel that the car is driven over, mm: without what is for parking alone. */
+export const drivenTravel = (job: Pick<Job, 'readings' | 'place'>): { bump: number; droop: number } => {
+  const { bump, droop } = travelOf(job);
+  return { bump: Math.min(bump, job.place.drivenBump ?? bump), droop };
+};
+
+/** Whether brackets are set with the car on its own weight. */
+export const onItsWeight = ({ place }: Pick<Job, 'place'>): boolean => place.holding === 'weight';
+
+/** How far above ride height the axle is held while brackets are set, mm: on rests at the parked height, as far as the car comes down. */
+export const heldLift = ({ place }: Pick<Job, 'place'>): number =>
+  place.holding === 'rests' && place.heldAt === 'parked' ? place.parkedDrop : 0;
+
 export const tireWidthOf = ({ readings }: Pick<Job, 'readings'>): number =>
   measured(readings, 'tireWidth').value;
 

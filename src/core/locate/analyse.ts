@@ -12,7 +12,7 @@ import { findLinks } from './linkFindings';
 import { solveStandardLoads } from './loads';
 import { compareSchools } from './schools';
 import { curvePoint, mostSideways } from './travelCurve';
-import type { Gap, LocateInput, LocateResult } from './types';
+import { whileDriven, type Gap, type LocateInput, type LocateResult } from './types';
 
 const CURVE_STEPS = 48;
 /** Gaps change slowly over the travel: they are looked at on every fourth pose of the curve, and so often on each way of rolling. */
@@ -33,21 +33,26 @@ export function analyseLocate(input: LocateInput): LocateResult {
   const { ride, at } = mechanism;
   const { poses: overTravel, ghosts } = travelled(input, mechanism);
   const poses = [...overTravel, ghosts.leftUp, ghosts.rightUp];
+  const driving = whileDriven(input);
+  const parks = driving.bump < input.bump;
+  const over = parks ? travelled(driving, mechanism) : { poses: overTravel, ghosts };
   const everywhere = [...overTravel.filter((_, i) => i % GAP_EVERY === 0), ...rolledPoses(input, mechanism)];
   const gaps = gapsOver(input, mechanism, everywhere);
   const bar = lateralBarOf(rig);
   const curve = overTravel.map(curvePoint);
+  const driven = parks ? over.poses.map(curvePoint) : curve;
   const closest = gaps.find((g) => g.a === bar?.id || g.b === bar?.id);
   return {
     bar: bar && describeBar(bar),
     ride,
     curve,
+    driven,
     ghosts,
     current: at(rocker),
     gaps,
-    links: findLinks(input, ride, poses),
-    schools: bar && compareSchools(input, bar.id),
-    remedies: bar && lateralRemedies(input, mechanism, bar, mostSideways(curve, ride.y), closest),
+    links: findLinks(input, ride, poses, [...over.poses, over.ghosts.leftUp, over.ghosts.rightUp]),
+    schools: bar && compareSchools(driving, bar.id),
+    remedies: bar && lateralRemedies(driving, mechanism, bar, mostSideways(driven, ride.y), closest),
     lines: lineFindings(input.lines, rig, everywhere, input.lock),
     leafGive: leafGive(input),
     loads: solveStandardLoads(input, mechanism),

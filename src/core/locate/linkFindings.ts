@@ -10,21 +10,31 @@ import { bumpSteerParts } from './steering/bumpSteerParts';
 import { dragLinkMatch } from './steering/dragLinkMatch';
 import { isSteered } from './steering/steered';
 import { steeringRemedy } from './steering/steeringRemedy';
-import type {
-  BindFinding,
-  JointFinding,
-  LinkFindings,
-  LocateInput,
-  MostSteer,
-  ShaftFindings,
-  SteeringFindings,
+import {
+  whileDriven,
+  type BindFinding,
+  type JointFinding,
+  type LinkFindings,
+  type LocateInput,
+  type MostSteer,
+  type ShaftFindings,
+  type SteeringFindings,
 } from './types';
 
-/** Gathers what the members that hold the axle do over a set of poses, the worst of each. */
-export function findLinks(input: LocateInput, ride: Pose, poses: SweptPose[]): LinkFindings {
+/**
+ * Gathers what the members that hold the axle do over a set of poses, the worst of each; what only matters while the car is driven,
+ * over those of them in which it is.
+ */
+export function findLinks(
+  input: LocateInput,
+  ride: Pose,
+  poses: SweptPose[],
+  driven: SweptPose[],
+): LinkFindings {
   const { rig } = input;
   const reached = poses.filter(isReached);
-  const pitches = reached.filter((p) => Math.abs(p.left - p.right) < 1e-6).map((p) => p.pitchDeg);
+  const onTheRoad = driven.filter(isReached);
+  const pitches = onTheRoad.filter((p) => Math.abs(p.left - p.right) < 1e-6).map((p) => p.pitchDeg);
   return {
     antiSquat: ride.antiSquatPct ?? null,
     rollSteer: ride.rollSteer,
@@ -33,8 +43,8 @@ export function findLinks(input: LocateInput, ride: Pose, poses: SweptPose[]): L
     bind: worstBind(rig, reached),
     joint: worstJoint(input, reached),
     cocked: worstJoint(input, [ride]),
-    shaft: shaftFindings(ride, reached),
-    steering: steeringFindings(input, reached),
+    shaft: shaftFindings(ride, reached, onTheRoad),
+    steering: steeringFindings(whileDriven(input), onTheRoad),
   };
 }
 
@@ -78,7 +88,7 @@ function worstJoint(input: LocateInput, poses: Pose[]): JointFinding | null {
   return worst;
 }
 
-function shaftFindings(ride: Pose, poses: Pose[]): ShaftFindings | null {
+function shaftFindings(ride: Pose, poses: Pose[], driven: Pose[]): ShaftFindings | null {
   if (!ride.driveshaft) return null;
   const found: ShaftFindings = {
     front: ride.driveshaft.frontAngleDeg,
@@ -88,10 +98,13 @@ function shaftFindings(ride: Pose, poses: Pose[]): ShaftFindings | null {
     in: 0,
     out: 0,
   };
-  for (const pose of poses) {
-    const { plunge, frontAngleDeg, rearAngleDeg } = pose.driveshaft!;
+  for (const pose of driven) {
+    const { frontAngleDeg, rearAngleDeg } = pose.driveshaft!;
     const most = Math.max(frontAngleDeg, rearAngleDeg);
     if (most > found.most) Object.assign(found, { most, mostAt: placeOf(pose) });
+  }
+  for (const pose of poses) {
+    const { plunge } = pose.driveshaft!;
     found.in = Math.max(found.in, -plunge);
     found.out = Math.max(found.out, plunge);
   }

@@ -1,6 +1,6 @@
 import type { ClearUntil, ClosestApproach } from '@/core/clearance/closestOverTravel';
 import type { Job } from '@/core/job/jobSchema';
-import { lockOf, tireWidthOf, travelOf } from '@/core/job/jobValues';
+import { drivenTravel, lockOf, tireWidthOf, travelOf } from '@/core/job/jobValues';
 import type { Pose, SweptPose } from '@/core/kinematics/pose';
 import type { JointName, MemberJoints } from '@/core/materials/joints';
 import type { Use } from '@/core/materials/uses';
@@ -20,6 +20,8 @@ export type LocateInput = {
   /** wheel travel from ride height to the stops, mm, both positive */
   bump: number;
   droop: number;
+  /** how far of the way up the car is driven, mm: what steers or swings above that is not judged */
+  driven: number;
   /** null where it was never measured */
   tireWidth: number | null;
   /** how far the front wheels steer to either side, degrees; null where nothing is steered */
@@ -37,10 +39,14 @@ export type LocateInput = {
   rocker: Travel;
 };
 
+/** What is asked of the travel that the car is driven over. */
+export const whileDriven = (input: LocateInput): LocateInput => ({ ...input, bump: input.driven });
+
 export const locateInput = (job: Job, rocker: Travel): LocateInput => ({
   rig: job.rig,
   tape: job.tape,
   ...travelOf(job),
+  driven: drivenTravel(job).bump,
   tireWidth: tireWidthOf(job),
   lock: lockOf(job),
   shiftLimit: job.locate.shiftLimit,
@@ -165,6 +171,8 @@ export type LocateResult = {
   ride: Pose;
   /** both wheels together, droop to bump */
   curve: CurvePoint[];
+  /** the same over the travel that the car is driven over */
+  driven: CurvePoint[];
   ghosts: Record<'bump' | 'droop' | 'leftUp' | 'rightUp', SweptPose>;
   current: SweptPose;
   /** the tightest places over the travel, the tightest first, one for each pair of bodies */

@@ -61,6 +61,7 @@ function plainInput(rig: Rig): LocateInput {
     tape: 'mm',
     bump,
     droop,
+    driven: bump,
     tireWidth: null,
     lock: null,
     shiftLimit: LIMITS.sideways.street,

@@ -7,7 +7,8 @@ import { restFor, type Rest } from './stands';
 import { bySide, type Side } from '@/core/geometry/side';
 import type { Job } from '@/core/job/jobSchema';
 import type { CentreSchool } from '@/core/job/slices/place';
-import { drivingHeight, travelOf } from '@/core/job/jobValues';
+import { drawnHeight, drivingHeight, heldLift, travelOf } from '@/core/job/jobValues';
+import type { Body } from '@/core/rig/members/kind';
 
 type HeightId = 'droop' | 'driving' | 'parked' | 'bump';
 
@@ -92,4 +93,15 @@ export function restsOf(job: Job, lift: number): Record<Side, Rest | null> {
     return held === undefined ? null : restFor(layoutRadius(job), held, drivingHeight(job) - lift, tube);
   };
   return bySide(rest);
+}
+
+/**
+ * How much farther off the floor a mount stands now than at ride height, mm, with the frame on its stands and the axle on its rests
+ * at the driving height; null where the builder does not hold it so, or has not measured the stands on that side.
+ */
+export function raisedNow(job: Job, on: Body, side: Side): number | null {
+  const stands = job.place.held[side];
+  if (job.place.holding !== 'rests' || heldLift(job) > 0 || stands === undefined) return null;
+  if (on === 'chassis') return stands - drawnHeight(job);
+  return restsOf(job, 0)[side]!.centre - job.rig.tireRadius;
 }

@@ -2,24 +2,58 @@ import { LIMITS } from '@/core/materials/limits';
 import { measured } from '@/core/survey/readings';
 import { formatDegrees, sayLength } from '@/core/units/length';
 import type { Verdict } from '@/core/verdict/verdict';
-import { heightsOf, restsOf } from './heights';
+import { heightsOf, layoutRadius, restsOf } from './heights';
 import { toDegrees } from '@/core/geometry/angle';
 import { SIDES, type Side } from '@/core/geometry/side';
 import type { Job } from '@/core/job/jobSchema';
-import { drivingHeight } from '@/core/job/jobValues';
+import { drivingHeight, heldLift, onItsWeight } from '@/core/job/jobValues';
 
 type PlaceKey = 'rest' | 'datum' | 'diagonal';
 export const placeKey = (what: PlaceKey, side: Side): string => `${what}.${side}`;
 
 /** What was measured of the axle on its rests, held against where it should be. */
 export function placeChecks(job: Job): Verdict[] {
-  return [...frameCheck(job), ...heightCheck(job), ...squareCheck(job), ...parkedCheck(job)];
+  const standing = onItsWeight(job) ? weightCheck(job) : [...frameCheck(job), ...heightCheck(job)];
+  return [...standing, ...squareCheck(job), ...parkedCheck(job)];
 }
 
 const both = (job: Job, what: PlaceKey): [number, number] | null => {
   const [left, right] = SIDES.map((side) => job.place.measured[placeKey(what, side)]);
   return left === undefined || right === undefined ? null : [left, right];
 };
+
+/** On its tyres the axle stands to the frame as it will once the frame is at its height, less what the tyre to come differs. */
+function weightCheck(job: Job): Verdict[] {
+  const say = (mm: number) => sayLength(mm, job.tape);
+  return SIDES.flatMap((side): Verdict[] => {
+    const stands = job.place.held[side];
+    if (stands === undefined) return [];
+    const wanted = drivingHeight(job) - layoutRadius(job) + job.rig.tireRadius;
+    const off = stands - wanted;
+    const holds = Math.abs(off) <= LIMITS.onGround.height + 1e-6;
+    const name = side === 'left' ? 'Left' : 'Right';
+    return [
+      {
+        id: `stands-${side}`,
+        state: holds ? 'ok' : 'stop',
+        title: holds
+          ? `${name} side stands at its height.`
+          : `${name} side stands ${say(Math.abs(off))} too ${off > 0 ? 'high' : 'low'}.`,
+        reason: `Floor to frame on these tyres: ${say(wanted)} wanted, ${say(stands)} measured. Brackets set now are set for the height it stands at.`,
+        remedies: holds
+          ? []
+          : [
+              {
+                text:
+                  off > 0
+                    ? 'Settle it, or load it with what the car will carry; or hold the axle on rests.'
+                    : 'Take weight off, or set its springs; or hold the axle on rests.',
+              },
+            ],
+      },
+    ];
+  });
+}
 
 function frameCheck(job: Job): Verdict[] {
   const { left, right } = job.place.held;
@@ -45,7 +79,7 @@ function frameCheck(job: Job): Verdict[] {
 }
 
 function heightCheck(job: Job): Verdict[] {
-  const rests = restsOf(job, 0);
+  const rests = restsOf(job, heldLift(job));
   const lowest = Math.min(...SIDES.map((side) => rests[side]?.top ?? Infinity));
   if (lowest < LIMITS.rests.least)
     return [

@@ -1,7 +1,10 @@
 import { makeBar } from '@/core/fabricate/adjustableBar';
 import { sideOf } from '@/core/geometry/side';
 import type { Job } from '@/core/job/jobSchema';
-import { barSpec, travelOf } from '@/core/job/jobValues';
+import { barSpec, drivenTravel, heldLift, travelOf } from '@/core/job/jobValues';
+import { axleToChassis } from '@/core/kinematics/attitude';
+import { assemble } from '@/core/kinematics/mechanism';
+import { isReached, type Pose } from '@/core/kinematics/pose';
 import { stripeState, type Basis, type StripeState } from '@/core/job/stripes';
 import { LIMITS } from '@/core/materials/limits';
 import { describeBar, meantRise } from '@/core/rig/lateralBar';
@@ -111,13 +114,7 @@ const known = (troubles: Trouble[]): Draft[] =>
 
 function beforeTacking(check: Check): Draft[] {
   return [
-    confirm(
-      check,
-      'onWheels',
-      'tack',
-      'Weight is on the tyres, car bounced and rolled',
-      'Nobody under it while it is bounced. A bar set level in droop is wrong at ride height.',
-    ),
+    held(check),
     ...level(check, 'level', 'tack', (stands) => `Bar ${stands}, frame end against axle end`),
     eyeToEye(check),
     clearance(check),
@@ -131,6 +128,34 @@ function beforeTacking(check: Check): Draft[] {
       'Ground back past the paint, weld-through primer where it will be closed in, mock-up bushings in, bolt heads on the side that stays clear.',
     ),
   ];
+}
+
+/** How the car stands while the bracket is set: as the builder has picked at Place. */
+function held(check: Check): Draft {
+  const { job } = check;
+  if (job.place.holding !== 'rests')
+    return confirm(
+      check,
+      'onWheels',
+      'tack',
+      'Weight is on the tyres, car bounced and rolled',
+      'Nobody under it while it is bounced. A bar set level in droop is wrong at ride height.',
+    );
+  const parked = heldLift(job) > 0;
+  return confirm(
+    check,
+    parked ? 'onRestsParked' : 'onRests',
+    'tack',
+    `Axle on its rests at the ${parked ? 'parked' : 'driving'} height, frame level on its stands`,
+    'Both ends at the heights that Place gives, strapped down. A bar set level in droop is wrong at ride height.',
+  );
+}
+
+/** The car as it is held while its brackets are set; null at ride height, and where its members do not reach that far. */
+function heldPose(job: Job): Pose | null {
+  const lift = heldLift(job);
+  const pose = lift > 0 && assemble(job.rig).at({ left: lift, right: lift });
+  return pose && isReached(pose) ? pose : null;
 }
 
 function beforeWelding(check: Check): Draft[] {
@@ -181,10 +206,12 @@ function level(
   label: (stands: string) => string,
 ): Draft[] {
   if (lateralBarOf(job.rig)?.id !== bar.id) return [];
-  const { bump, droop } = travelOf(job);
+  const { bump, droop } = drivenTravel(job);
   // Beside a drag link a bar leans as it is drawn, which Locate holds against the drag link.
   const meant = meantRise(job.rig, bar, job.locate.school, bump, droop);
-  const wanted = meant.by === 'level' ? meant.rise : describeBar(bar).rise;
+  const pose = heldPose(job);
+  const moved = pose ? axleToChassis(pose, job.rig.tireRadius)(bar.axle)[2] - bar.axle[2] : 0;
+  const wanted = (meant.by === 'level' ? meant.rise : describeBar(bar).rise) - moved;
   const limit = LIMITS.weld.level;
   const [frame, axle] = [read(`${id}.frame`), read(`${id}.axle`)];
   const error = frame === null || axle === null ? null : frame - axle - wanted;
@@ -192,8 +219,10 @@ function level(
     {
       id,
       step,
-      label: label(meant.by === 'level' ? 'level' : 'leaning as drawn'),
-      how: 'Floor to the middle of each eye, car on its weight.',
+      label: label(
+        pose ? 'standing as it will, parked' : meant.by === 'level' ? 'level' : 'leaning as drawn',
+      ),
+      how: `Floor to the middle of each eye, ${job.place.holding === 'rests' ? 'axle on its rests' : 'car on its weight'}.`,
       designed:
         wanted === 0
           ? `level ± ${say(limit)}`
@@ -212,16 +241,21 @@ function level(
   ];
 }
 
+const rideY = (job: Job): number => assemble(job.rig).ride.y;
+
 function centred({ job, say, read }: Check, id: string, step: Step, label: string): Draft {
   const { tolerance } = job.ride;
   const [left, right] = [read(`${id}.left`), read(`${id}.right`)];
-  const offset = left === null || right === null ? null : (left - right) / 2;
+  // At the parked height its bar has swung the axle a little to one side.
+  const pose = id === 'centred' ? heldPose(job) : null;
+  const swung = pose ? pose.y - rideY(job) : 0;
+  const offset = left === null || right === null ? null : (left - right) / 2 - swung;
   return {
     id,
     step,
     label,
     how: 'Tyre to frame, both sides, level with the hub.',
-    designed: `within ${say(tolerance)}`,
+    designed: `${Math.abs(swung) < 0.5 ? '' : `${say(Math.abs(swung))} to the ${sideOf(swung)}, `}within ${say(tolerance)}`,
     fields: [
       { key: `${id}.left`, label: 'left' },
       { key: `${id}.right`, label: 'right' },

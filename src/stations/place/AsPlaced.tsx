@@ -13,6 +13,7 @@ import { useJobAgreement } from '@/workers/search';
 import { putPlace } from './place';
 import { SIDES, type Side } from '@/core/geometry/side';
 import type { Job } from '@/core/job/jobSchema';
+import { onItsWeight } from '@/core/job/jobValues';
 
 const WHAT: [key: 'rest' | 'datum' | 'diagonal', label: string, most: number][] = [
   ['rest', 'Floor to the underside of the tube', 2000],
@@ -27,7 +28,7 @@ export function AsPlaced() {
   return (
     <section className="section no-print">
       <h2>As it sits now</h2>
-      {WHAT.map(([what, label, most]) => (
+      {WHAT.filter(([what]) => what !== 'rest' || !onItsWeight(job)).map(([what, label, most]) => (
         <div className="as-placed" key={what}>
           <span>
             {label.replace('Datum', datumName(job.record.datum, job.rig.end))}

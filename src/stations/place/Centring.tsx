@@ -1,4 +1,5 @@
 'use client';
+import { travelOf } from '@/core/job/jobValues';
 import { measuredAcross } from '@/core/survey/readings';
 import { schoolsOf } from '@/core/place/heights';
 import { finer } from '@/core/units/tape';
@@ -52,6 +53,19 @@ export function Centring() {
             ? 'On static springs it parks as it drives, and the schools are one. On air, type how far it comes down.'
             : `The links swing the axle ${sayLength(change, finer(job.tape))} between the two: ${((100 * change) / wheelbase).toFixed(2)} % of the wheelbase. Too little to feel; it is what you would rather look at.`}
         </p>
+        {job.place.parkedDrop > 0 && (
+          <LengthField
+            field="place/drivenBump"
+            label="Driving, the axle comes up at most"
+            showLabel
+            mm={job.place.drivenBump ?? null}
+            least={0}
+            most={500}
+            placeholder={`all of it: ${sayLength(travelOf(job).bump, finer(job.tape))}`}
+            onEnter={(mm, typed) => putPlace('place/drivenBump', typed, () => ({ drivenBump: mm }))}
+            onClear={() => putPlace('place/drivenBump', null, () => ({ drivenBump: undefined }))}
+          />
+        )}
       </div>
     </>
   );

@@ -1,4 +1,5 @@
 'use client';
+import { heldLift } from '@/core/job/jobValues';
 import { heightsOf, restsOf } from '@/core/place/heights';
 import { finer } from '@/core/units/tape';
 import { useJob } from '@/store/jobStore';
@@ -23,7 +24,11 @@ export function Heights() {
         </thead>
         <tbody>
           {heightsOf(job).map((h) => (
-            <tr key={h.id} data-height={h.id} className={h.id === 'driving' ? 'built' : ''}>
+            <tr
+              key={h.id}
+              data-height={h.id}
+              className={h.id === (heldLift(job) > 0 ? 'parked' : 'driving') ? 'built' : ''}
+            >
               <th scope="row">{h.label}</th>
               <td>
                 <Frac mm={h.frame} tape={tape} />
@@ -45,8 +50,8 @@ export function Heights() {
         </tbody>
       </table>
       <p className="hint">
-        Brackets are set at the driving height. The rests of the other three show, without a spring in it,
-        what the axle comes near at its stops.
+        Brackets are set at the {heldLift(job) > 0 ? 'parked' : 'driving'} height. The rests of the others
+        show, without a spring in it, what the axle comes near at its stops.
       </p>
     </section>
   );

@@ -1,6 +1,6 @@
 'use client';
 import { Button } from 'antd';
-import { restsOf } from '@/core/place/heights';
+import { onItsWeight } from '@/core/job/jobValues';
 import { placeChecks } from '@/core/place/placeChecks';
 import { useJob } from '@/store/jobStore';
 import { CardHead, Caution } from '@/ui/cards/Card';
@@ -9,6 +9,7 @@ import { Verdicts } from '@/ui/cards/Verdicts';
 import { AsPlaced } from './AsPlaced';
 import { Centring } from './Centring';
 import { Heights } from './Heights';
+import { HeldBy } from './HeldBy';
 import { Removal } from './Removal';
 import { Rests } from './Rests';
 import { Stands } from './Stands';
@@ -18,20 +19,25 @@ import './place.css';
 export function PlaceCard() {
   const job = useJob();
   const verdicts = placeChecks(job);
-  const rests = restsOf(job, 0);
-  const known = rests.left !== null && rests.right !== null;
+  const { left, right } = job.place.held;
+  const known = left !== undefined && right !== undefined;
+  const onTires = onItsWeight(job);
   return (
     <div className="place">
       <CardHead title="Hold the axle where it will live">
-        Frame on stands at a height of your choice; the axle on rests that let it go up and down, not fore and
-        aft.
+        {onTires
+          ? 'On its tyres, settled, at the height it is built for; wheels chocked, so that nothing rolls.'
+          : 'Frame on stands at a height of your choice; the axle on rests that let it go up and down, not fore and aft.'}
       </CardHead>
+      <HeldBy />
       <Stands />
-      {known ? (
-        <Rests />
-      ) : (
-        <p className="ride-wait">Measure the frame on its stands, both sides, straight above the axle.</p>
+      {!known && (
+        <p className="ride-wait">
+          Measure the frame {onTires ? 'as it stands on its tyres' : 'on its stands'}, both sides, straight
+          above the axle.
+        </p>
       )}
+      {known && !onTires && <Rests />}
       <Verdicts verdicts={verdicts} />
       {known && <AsPlaced />}
       <Centring />

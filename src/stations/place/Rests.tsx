@@ -7,11 +7,13 @@ import { Frac } from '@/ui/figures/Frac';
 import { Within } from '@/ui/figures/Within';
 import { StandsDrawing } from './StandsDrawing';
 import { SIDES } from '@/core/geometry/side';
+import { heldLift } from '@/core/job/jobValues';
 
 /** The arithmetic of the rests, drawn, for each end. */
 export function Rests() {
   const job = useJob();
-  const rests = restsOf(job, 0);
+  const lift = heldLift(job);
+  const rests = restsOf(job, lift);
   const tube = measured(job.readings, 'tubeDiameter').value;
   const tape = finer(job.tape);
   const left = rests.left!;
@@ -59,7 +61,8 @@ export function Rests() {
         </tbody>
       </table>
       <p className="hint">
-        Middle = tyre radius + frame now − frame driving. Rest = middle − half of the tube.
+        Middle = tyre radius + frame now − frame {lift > 0 ? 'parked' : 'driving'}. Rest = middle − half of
+        the tube.
       </p>
     </section>
   );

@@ -9,7 +9,7 @@ import { useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/fields/LengthField';
 import { putPlace } from './place';
 import { SIDES } from '@/core/geometry/side';
-import { drivingHeight } from '@/core/job/jobValues';
+import { drivingHeight, onItsWeight } from '@/core/job/jobValues';
 
 /** The frame as it stands, the height it will have, and the tyre. */
 export function Stands() {
@@ -18,7 +18,7 @@ export function Stands() {
   const toMove = frameToMove(job);
   return (
     <section className="section">
-      <h2>On its stands</h2>
+      <h2>{onItsWeight(job) ? 'As it stands on its tyres' : 'On its stands'}</h2>
       <div className="gaps">
         {SIDES.map((side) => (
           <LengthField

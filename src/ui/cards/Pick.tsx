@@ -6,7 +6,8 @@ type Props<T extends string> = {
   name: string;
   /** title and what it costs, by choice */
   options: Record<T, [title: string, cost: string]>;
-  value: T;
+  /** null while neither was picked */
+  value: T | null;
   onPick: (v: T) => void;
 };
 

@@ -5,10 +5,19 @@ import { bySide, mm, notNegative, text } from './fields';
 const CENTRE_SCHOOLS = ['driving', 'parked'] as const;
 export type CentreSchool = (typeof CENTRE_SCHOOLS)[number];
 
+/** How the axle is held while brackets are set: the car on its tyres, or the frame on stands and the axle on rests. */
+const HOLDINGS = ['weight', 'rests'] as const;
+export type Holding = (typeof HOLDINGS)[number];
+
 export const placeSchema = z.strictObject({
   /** when the wheel is centred in its opening, and how much lower the frame sits when parked, mm */
   school: z.enum(CENTRE_SCHOOLS),
   parkedDrop: notNegative,
+  /** how far the axle comes up while the car is driven, mm: what is above that is for parking; without it, all of the travel */
+  drivenBump: z.optional(notNegative),
+  /** how the axle is held while brackets are set, and on rests at which height; without it, not said */
+  holding: z.optional(z.enum(HOLDINGS)),
+  heldAt: z.optional(z.enum(CENTRE_SCHOOLS)),
   /** ride height to build for; without it, as recorded */
   rideHeight: z.optional(notNegative),
   /** ride height at which what is on the frame was drawn; without it, as recorded */

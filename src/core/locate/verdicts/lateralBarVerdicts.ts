@@ -7,9 +7,9 @@ import { formatDegrees, sayLength } from '@/core/units/length';
 import { division, upToLine, type Tape } from '@/core/units/tape';
 import type { Remedy, Verdict } from '@/core/verdict/verdict';
 import { mostSideways, rollCentreRange } from '../travelCurve';
-import type { LocateInput, LocateResult } from '../types';
+import { whileDriven, type LocateInput, type LocateResult } from '../types';
 import { gapVerdict, MAKE_ROOM, roomRemedies } from './gapVerdict';
-import { migrationVerdict, reachVerdict } from './lateralVerdicts';
+import { migrationVerdict, onlyParked, reachVerdict } from './lateralVerdicts';
 
 /** Looks over a lateral bar in its whole travel. */
 export function lateralBarVerdicts(
@@ -19,16 +19,18 @@ export function lateralBarVerdicts(
   tape: Tape,
 ): Verdict[] {
   const shape = result.bar!;
-  const { curve } = result;
+  const { curve, driven } = result;
+  const driving = whileDriven(input);
   return [
     reachVerdict(input, curve, tape),
     endsVerdict(input, bar, tape),
     crossingVerdict(bar),
-    levelVerdict(input, shape, result, bar, tape),
-    lengthVerdict(input, result, bar, tape),
+    levelVerdict(driving, shape, result, bar, tape),
+    lengthVerdict(driving, result, bar, tape),
     planVerdict(shape, bar, tape),
     clearanceVerdict(input, result, bar, tape),
-    migrationVerdict(curve, tape, bar.id),
+    migrationVerdict(driven, tape, bar.id),
+    onlyParked(input, tape),
   ]
     .filter((v) => v !== null)
     .map((v) => ({ where: bar.id, ...v }));
@@ -99,7 +101,7 @@ function crossingVerdict(bar: LinkMember): Verdict | null {
 function levelVerdict(
   { rig, school, bump, droop }: LocateInput,
   bar: LateralBar,
-  { curve, ride }: LocateResult,
+  { driven: curve, ride }: LocateResult,
   member: LinkMember,
   tape: Tape,
 ): Verdict {
@@ -145,7 +147,7 @@ function levelVerdict(
 
 function lengthVerdict(
   input: LocateInput,
-  { curve, ride, bar, remedies }: LocateResult,
+  { driven: curve, ride, bar, remedies }: LocateResult,
   member: LinkMember,
   tape: Tape,
 ): Verdict {

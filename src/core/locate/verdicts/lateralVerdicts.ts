@@ -13,14 +13,19 @@ import { mostSideways, rollCentreRange } from '../travelCurve';
 import type { CurvePoint, LocateInput, LocateResult } from '../types';
 
 /** Looks over layouts that hold the axle sideways without a bar across the car: by a crank, or by links that lean. */
-export function lateralVerdicts(input: LocateInput, { curve, ride }: LocateResult, tape: Tape): Verdict[] {
+export function lateralVerdicts(
+  input: LocateInput,
+  { curve, driven, ride }: LocateResult,
+  tape: Tape,
+): Verdict[] {
   const cranks = input.rig.members.filter((m) => m.type === 'watts');
   return [
     reachVerdict(input, curve, tape),
-    shiftVerdict(input, mostSideways(curve, ride.y), tape),
-    migrationVerdict(curve, tape, 'axle') ?? steadyCentre(curve, tape),
+    shiftVerdict(input, mostSideways(driven, ride.y), tape),
+    migrationVerdict(driven, tape, 'axle') ?? steadyCentre(driven, tape),
     ...cranks.map((crank) => crankVerdict(crank, tape)),
     cranks.length ? null : spreadVerdict(input.rig),
+    onlyParked(input, tape),
   ].filter((v) => v !== null);
 }
 
@@ -34,6 +39,18 @@ export function reachVerdict({ rig }: LocateInput, curve: CurvePoint[], tape: Ta
     title: 'The axle cannot follow its whole travel.',
     reason: `The ${memberName(end.limitingMember, rig.end)} runs out ${sayLength(Math.abs(end.lift), tape)} ${end.lift > 0 ? 'above' : 'below'} ride height.`,
     remedies: [{ text: 'Move its ends farther apart, or limit the travel.' }],
+  };
+}
+
+/** Says which of the travel was not judged as driving, where some is only for parking. */
+export function onlyParked({ bump, driven }: LocateInput, tape: Tape): Verdict | null {
+  if (driven >= bump) return null;
+  return {
+    id: 'parked',
+    state: 'ok',
+    title: `Judged as driven up to ${sayLength(driven, tape)} above ride height.`,
+    reason: `The last ${sayLength(bump - driven, tape)} up is for parking, as told at Place: sideways movement and steering do not count there. Reach, room, joints and bind do.`,
+    remedies: [],
   };
 }
 

@@ -1,7 +1,11 @@
 'use client';
+import { useState } from 'react';
+import { SIDES, sideOf } from '@/core/geometry/side';
+import { raisedNow } from '@/core/place/heights';
 import type { Rig } from '@/core/rig/schema';
 import { useJobPart } from '@/store/jobStore';
 import { mountField, moveMounts } from '@/store/edits/mountEdits';
+import { Pills } from '@/ui/cards/Pills';
 import { LengthField } from '@/ui/fields/LengthField';
 import { BracketHoles } from './BracketHoles';
 import { COORDINATES, type Coordinate } from './places';
@@ -13,16 +17,33 @@ import type { Mount, MountKey } from '@/core/rig/members/kind';
 export function MountsTable({ memberId, holes = true }: { memberId: string; holes?: boolean }) {
   const name = useJobPart((j) => memberName(memberId, j.rig.end));
   const keys = useJobPart((j) => mountsOf(j.rig, memberId).map((m) => m.key));
+  const onRests = useJobPart((j) => SIDES.every((side) => raisedNow(j, 'axle', side) !== null));
+  const [asItStands, setAsItStands] = useState(false);
   return (
     <div className="ends" role="group" aria-label={`Mounts of the ${name}`}>
+      {onRests && (
+        <Pills
+          legend="Heights off the floor"
+          options={HEIGHTS}
+          value={asItStands ? 'now' : 'ride'}
+          onPick={(to) => setAsItStands(to === 'now')}
+        />
+      )}
       {keys.map((key) => (
-        <MountRow key={key} memberId={memberId} mountKey={key} holes={holes} />
+        <MountRow key={key} memberId={memberId} mountKey={key} holes={holes} raised={onRests && asItStands} />
       ))}
     </div>
   );
 }
 
-function MountRow({ memberId, mountKey, holes }: { memberId: string; mountKey: MountKey; holes: boolean }) {
+const HEIGHTS: { value: 'ride' | 'now'; label: string }[] = [
+  { value: 'ride', label: 'at ride height' },
+  { value: 'now', label: 'as it stands on stands and rests' },
+];
+
+type MountRowProps = { memberId: string; mountKey: MountKey; holes: boolean; raised: boolean };
+
+function MountRow({ memberId, mountKey, holes, raised }: MountRowProps) {
   const { name, on } = useJobPart(({ rig }) => {
     const mount = findMount(rig, memberId, mountKey);
     return { name: mount.name, on: mount.on };
@@ -35,7 +56,13 @@ function MountRow({ memberId, mountKey, holes }: { memberId: string; mountKey: M
           <span className="place" aria-hidden>
             {place.name}
           </span>
-          <MountField memberId={memberId} mountKey={mountKey} mountName={name} place={place} />
+          <MountField
+            memberId={memberId}
+            mountKey={mountKey}
+            mountName={name}
+            place={place}
+            raised={raised && place.axis === 2}
+          />
         </div>
       ))}
       {holes && <BracketHoles member={memberId} mountKey={mountKey} mountName={name} />}
@@ -43,22 +70,34 @@ function MountRow({ memberId, mountKey, holes }: { memberId: string; mountKey: M
   );
 }
 
-type MountFieldProps = { memberId: string; mountKey: MountKey; mountName: string; place: Coordinate };
+type MountFieldProps = {
+  memberId: string;
+  mountKey: MountKey;
+  mountName: string;
+  place: Coordinate;
+  /** shown and typed as it stands now, on stands and rests */
+  raised: boolean;
+};
 
 /** Only its own figure draws it again: while a mount is dragged, the other fields stand still. */
-function MountField({ memberId, mountKey, mountName, place }: MountFieldProps) {
+function MountField({ memberId, mountKey, mountName, place, raised }: MountFieldProps) {
   const { axis, name, ways, sign, least, most } = place;
   const mm = useJobPart(({ rig }) => findMount(rig, memberId, mountKey).point[axis]);
+  const up = useJobPart((j) => {
+    const { on, point } = findMount(j.rig, memberId, mountKey);
+    return raised ? (raisedNow(j, on, sideOf(point[1])) ?? 0) : 0;
+  });
   const at = { member: memberId, end: mountKey, axis };
+  const field = mountField(at);
   return (
     <LengthField
-      field={mountField(at)}
+      field={raised ? `${field}, as it stands` : field}
       label={`${mountName}, ${name}`}
-      mm={sign * mm}
-      least={least}
-      most={most}
+      mm={sign * mm + up}
+      least={least + up}
+      most={most + up}
       ways={ways}
-      onEnter={(value, text) => moveMounts([{ ...at, mm: sign * value }], text)}
+      onEnter={(value, text) => moveMounts([{ ...at, mm: sign * value - up }], raised ? undefined : text)}
     />
   );
 }
