@@ -12,8 +12,8 @@ export const stopId = (side: Side): string => `bump-stop-${side}`;
 export const bracketId = (member: string, end: MountKey): string => `bracket:${member}/${end}`;
 
 /** The parts of the axle that are drawn round it. */
-export const HOUSING: readonly string[] = [COVER, CENTRE, NOSE, brakeId('left'), brakeId('right')];
+export const HOUSING: readonly string[] = [COVER, CENTRE, NOSE, brakeId('left'), brakeId('right'), TIE_ROD];
 
 /** Whether an id is one of the car's own bodies, and so not free for what the builder draws. */
 export const isCarsOwn = (id: string): boolean =>
-  HOUSING.includes(id) || id === TUBE || id === TIE_ROD || /^bump-stop-(left|right)$|^bracket:/.test(id);
+  HOUSING.includes(id) || id === TUBE || /^bump-stop-(left|right)$|^bracket:/.test(id);

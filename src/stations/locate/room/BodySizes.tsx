@@ -45,6 +45,12 @@ const WAYS: Partial<Record<BodySize, readonly [string, string]>> = {
   tieRodUp: ['above', 'below'],
 };
 
+/** A usual size, with the word for its way where it counts one way or the other. */
+function sayUsual(mm: number, tape: Tape, ways?: readonly [string, string]): string {
+  const way = ways && mm !== 0 ? ` ${ways[mm > 0 ? 0 : 1]}` : '';
+  return `usually ${formatLength(ways ? Math.abs(mm) : mm, tape)}${way}`;
+}
+
 function SizeField({ size }: { size: BodySize }) {
   const tape = useJobPart((j) => j.tape);
   const mm = useJobPart((j) => j.bodies[size] ?? null);
@@ -59,7 +65,7 @@ function SizeField({ size }: { size: BodySize }) {
       least={least}
       most={most}
       ways={WAYS[size]}
-      placeholder={`usually ${formatLength(usual, tape)}`}
+      placeholder={sayUsual(usual, tape, WAYS[size])}
       onEnter={(value, typed) => put(size, value, typed)}
       onClear={() => put(size, null, null)}
     />

@@ -24,7 +24,7 @@ export function Straight() {
   return (
     <section className="section" data-part="straight">
       <h2>Steering wheel straight</h2>
-      <div className="gaps">
+      <div className="two-up">
         {SIDES.flatMap((side) =>
           (['front', 'rear'] as const).map((edge) => (
             <ReadField

@@ -22,7 +22,7 @@ export function Toe() {
   return (
     <section className="section" data-part="toe">
       <h2>Toe</h2>
-      <div className="gaps">
+      <div className="two-up">
         <ReadField name="toe.front" label="Across the treads, in front" least={500} most={3000} />
         <ReadField name="toe.rear" label="Across the treads, behind" least={500} most={3000} />
         <LengthField
@@ -55,7 +55,7 @@ export function Toe() {
         {toe && (
           <Readout name="Toe" id="toe">
             <Within {...toe} unit="length" tape={job.tape} ways={['toe-in', 'toe-out']} /> (
-            {formatDegrees(toeAngle(toe.value, 2 * job.rig.tireRadius), 2)})
+            {formatDegrees(Math.abs(toeAngle(toe.value, 2 * job.rig.tireRadius)), 2)})
           </Readout>
         )}
       </Readouts>
