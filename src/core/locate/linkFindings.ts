@@ -9,6 +9,7 @@ import type { Rig } from '@/core/rig/schema';
 import { bumpSteerParts } from './steering/bumpSteerParts';
 import { dragLinkMatch } from './steering/dragLinkMatch';
 import { isSteered } from './steering/steered';
+import { sliderFindings } from './slider';
 import { steeringRemedy } from './steering/steeringRemedy';
 import {
   whileDriven,
@@ -45,6 +46,7 @@ export function findLinks(
     cocked: worstJoint(input, [ride]),
     shaft: shaftFindings(ride, reached, onTheRoad),
     steering: steeringFindings(whileDriven(input), onTheRoad),
+    sliders: sliderFindings(rig, reached),
   };
 }
 

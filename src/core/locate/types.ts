@@ -12,6 +12,7 @@ import type { BumpSteerParts } from './steering/bumpSteerParts';
 import type { DragLinkMatch } from './steering/dragLinkMatch';
 import type { Line, LineFinding } from './lines';
 import type { SchoolComparison } from './schools';
+import type { SliderFinding } from './slider';
 
 export type LocateInput = {
   rig: Rig;
@@ -33,6 +34,8 @@ export type LocateInput = {
   joints: Record<string, MemberJoints>;
   /** how far the slip yoke can go in and out from ride height, mm, as far as it was measured */
   room: { in?: number; out?: number };
+  /** the same of a torque arm's slider */
+  slider: { in?: number; out?: number };
   loads: { cornerG: number; axleRatio: number };
   lines: Line[];
   /** where the rocker stands */
@@ -54,6 +57,7 @@ export const locateInput = (job: Job, rocker: Travel): LocateInput => ({
   use: job.use,
   joints: job.joints,
   room: job.shaft.room,
+  slider: job.shaft.slider ?? {},
   loads: { cornerG: job.cornerG, axleRatio: job.shaft.ratio },
   lines: job.lines,
   rocker,
@@ -95,6 +99,7 @@ export type LinkFindings = {
   shaft: ShaftFindings | null;
   /** of a front axle */
   steering: SteeringFindings | null;
+  sliders: SliderFinding[];
 };
 
 /** A member by its id, the force it binds with, N, how far its ends must give for that, mm, and where in the travel. */

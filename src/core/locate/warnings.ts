@@ -17,10 +17,15 @@ export function findWarnings(rig: Rig): Warning[] {
   const input = plainInput(rig);
   const { sideways, lengthwise, room } = locateVerdicts(input, analyseLocate(input), 'mm');
   return [
-    ...[...sideways, ...lengthwise, ...room].filter((v) => v.state !== 'ok').map(warning),
+    ...[...sideways, ...lengthwise, ...room]
+      .filter(({ id, state }) => state !== 'ok' && id !== NOT_IN_A_RIG)
+      .map(warning),
     ...joinedToNothing(rig),
   ];
 }
+
+/** No rig file says how much room a slider has. */
+const NOT_IN_A_RIG = 'slider';
 
 /** Pairs said to be joined of which one is not there: most likely misspelt. */
 function joinedToNothing({ joined = [], ...rig }: Rig): Warning[] {
@@ -69,6 +74,7 @@ function plainInput(rig: Rig): LocateInput {
     use: 'street',
     joints: {},
     room: {},
+    slider: {},
     loads: USUAL_CASES,
     lines: [],
     rocker: { left: 0, right: 0 },

@@ -72,6 +72,9 @@ export const LIMITS = {
   /** a shaft with two joints, degrees: how far apart they may be, the steepest at rest and in the travel; room a slip yoke keeps, mm */
   driveshaft: { match: 1.5, atRide: 4, inTravel: 17, yokeSpare: 6.35 },
 
+  /** what a torque arm's slider keeps to spare at either end of the travel, mm (common practice, no published source) */
+  sliderSpare: 6.35,
+
   /** an adjustable bar: least adjustment each way, least tube, mm; least thread, in diameters */
   adjustableBar: { adjustment: 6.35, tube: 50, diametersOfThread: 1.5 },
 

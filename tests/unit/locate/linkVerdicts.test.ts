@@ -1,7 +1,11 @@
 import { withJoints, withMounts } from '@/core/job/edits/mounts';
 import { withLayout } from '@/core/job/edits/layout';
 import type { Job } from '@/core/job/jobSchema';
+import type { Point } from '@/core/geometry/vector';
+import { travelOf } from '@/core/job/jobValues';
 import { newJob } from '@/core/job/newJob';
+import { assemble } from '@/core/kinematics/mechanism';
+import { isReached } from '@/core/kinematics/pose';
 import { linkVerdicts, sayGive } from '@/core/locate/verdicts/linkVerdicts';
 import type { LinkFindings } from '@/core/locate/types';
 import { LIMITS } from '@/core/materials/limits';
@@ -278,4 +282,45 @@ test.each(LAYOUT_IDS)('%s: what is said names the member it is about, each thing
   const order = { stop: 0, look: 1, ok: 2 } as Record<string, number>;
   for (const list of Object.values(verdicts))
     expect(list.map((v) => order[v.state])).toEqual(list.map((v) => order[v.state]).sort());
+});
+
+describe('the slider of a torque arm', () => {
+  const car = withLayout(newJob('slider', 'Slider', 'mm'), 'torque-arm-panhard');
+  const sliding = (slider?: Job['shaft']['slider']) => {
+    const { result, verdicts } = located({ ...car, shaft: { ...car.shaft, slider } });
+    const found = result.links.sliders[0]!;
+    return {
+      found,
+      said: verdicts.lengthwise.filter((v) => v.id.startsWith('slider')).map((v) => `${v.id} ${v.state}`),
+    };
+  };
+
+  test('slides as far as its pin seen from the axle moves along it', () => {
+    const { found } = sliding();
+    const { rig } = car;
+    const arm = rig.members.find((m) => m.id === 'torque-arm') as { chassis: Point };
+    const { bump, droop } = travelOf(car);
+    const slid = [-droop, bump].map((lift) => {
+      const pose = assemble(rig).at({ left: lift, right: lift });
+      if (!isReached(pose)) throw new Error('out of reach');
+      // The pin carried back into the axle's axes by hand, by its pitch.
+      const p = (pose.pitchDeg * Math.PI) / 180;
+      const [dx, dz] = [arm.chassis[0] - pose.x, arm.chassis[2] - pose.z];
+      return Math.cos(p) * dx - Math.sin(p) * dz - arm.chassis[0];
+    });
+    // The bar across turns the axle a little as well.
+    expect(found.out).toBeGreaterThan(Math.max(...slid) - 0.1);
+    expect(found.in).toBeGreaterThan(Math.max(...slid.map((s) => -s)) - 0.1);
+    expect(found.in + found.out).toBeGreaterThan(0.5);
+  });
+
+  test('stops the work where it bottoms or runs off, and is asked for while it was not measured', () => {
+    const { found, said } = sliding();
+    expect(said).toEqual(['slider look']);
+    expect(sliding({ in: found.in + 7, out: found.out + 7 }).said).toEqual(['slider ok']);
+    expect(sliding({ in: found.in + 3, out: found.out + 7 }).said).toEqual(['slider-in look']);
+    expect(sliding({ in: found.in + 7, out: Math.max(0, found.out - 1) }).said).toContain(
+      found.out > 1 ? 'slider-out stop' : 'slider-out look',
+    );
+  });
 });

@@ -64,11 +64,15 @@ export const linesSchema = z._default(
   [],
 );
 
+const room = z.strictObject({ in: z.optional(notNegative), out: z.optional(notNegative) });
+
 /** Room of the slip yoke at ride height, as far as it was measured; turns of the shaft for one of the wheels. */
 export const shaftSchema = z._default(
   z.strictObject({
-    room: z.strictObject({ in: z.optional(notNegative), out: z.optional(notNegative) }),
+    room,
     ratio: within(1, 20),
+    /** room of a torque arm's slider at ride height, as far as it was measured */
+    slider: z.optional(room),
   }),
   { room: {}, ratio: USUAL_CASES.axleRatio },
 );

@@ -17,6 +17,7 @@ import type {
   SteeringFindings,
   SteeringRemedy,
 } from '../types';
+import { sliderVerdicts } from './sliderVerdicts';
 import { sayTravel } from './words';
 
 /** Looks over the members that hold the axle lengthwise, in the whole travel. */
@@ -29,6 +30,7 @@ export function linkVerdicts(input: LocateInput, found: LinkFindings, tape: Tape
     jointVerdict(input, found, tape),
     cockedVerdict(input, found),
     bumpSteerVerdict(input, found, tape),
+    ...sliderVerdicts(input, found.sliders, tape),
   ]
     .filter((v) => v !== null)
     .map((v) => ({ where: 'axle', ...v }));

@@ -13,6 +13,7 @@ import { useLocateResult } from '@/workers/locate';
 import { useVerdicts } from '@/stations/locate/useVerdicts';
 import { Chart } from '@/stations/locate/charts/Chart';
 import { GravityHeight } from '@/stations/locate/GravityHeight';
+import { RoomField } from '@/stations/locate/room/RoomField';
 import { Members } from './Members';
 import { MountsTable } from './MountsTable';
 import { PlusMinus } from '@/stations/locate/PlusMinus';
@@ -23,6 +24,7 @@ export function LinksPart() {
   const layout = useJobPart((j) => j.layout);
   const end = useJobPart((j) => j.rig.end);
   const steering = useJobPart((j) => j.rig.steering !== undefined);
+  const slider = useJobPart((j) => j.rig.members.some((m) => m.type === 'slider-arm'));
   return (
     <>
       <CardHead title={LAYOUT_NAMES[layout][0]}>{LAYOUT_NAMES[layout][1]}</CardHead>
@@ -40,6 +42,15 @@ export function LinksPart() {
         <section className="section">
           <h2>Drag link</h2>
           <MountsTable memberId={STEERING} />
+        </section>
+      )}
+      {slider && (
+        <section className="section">
+          <h2>Slider of the torque arm, measured at ride height</h2>
+          <div className="two-up">
+            <RoomField of="slider" way="in" label="It can go in" />
+            <RoomField of="slider" way="out" label="It can come out, still engaged" />
+          </div>
         </section>
       )}
       {end === 'rear' && <GravityHeight />}

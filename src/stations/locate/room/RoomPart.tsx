@@ -1,5 +1,4 @@
 'use client';
-import { without } from '@/core/job/edits/omit';
 import { withBodies } from '@/core/job/bodies';
 import { withMeasuredAgain } from '@/core/job/edits/readings';
 import { travelOf } from '@/core/job/jobValues';
@@ -11,7 +10,6 @@ import { edit, enter, useJobPart } from '@/store/jobStore';
 import { CardHead } from '@/ui/cards/Card';
 import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { Frac } from '@/ui/figures/Frac';
-import { LengthField } from '@/ui/fields/LengthField';
 import { NumberField } from '@/ui/fields/NumberField';
 import { Verdicts } from '@/ui/cards/Verdicts';
 import { useLocateResult } from '@/workers/locate';
@@ -20,6 +18,7 @@ import { Chart } from '@/stations/locate/charts/Chart';
 import { MountsTable } from '@/stations/locate/members/MountsTable';
 import { ArmsGive, BodySizes } from './BodySizes';
 import { Lines } from './Lines';
+import { RoomField } from './RoomField';
 import { Obstacles } from './Obstacles';
 import { DRIVESHAFT } from '@/core/rig/mounts';
 
@@ -76,8 +75,8 @@ function Driveshaft() {
       </div>
       <h2>Slip yoke, measured at ride height</h2>
       <div className="two-up">
-        <YokeRoom way="in" label="It can go in" />
-        <YokeRoom way="out" label="It can come out, still engaged" />
+        <RoomField of="room" way="in" label="It can go in" />
+        <RoomField of="room" way="out" label="It can come out, still engaged" />
       </div>
       <p className="hint">
         Set with the shaft in and the car on its weight: paint the yoke at the seal, push it home, measure;
@@ -121,31 +120,6 @@ function AngleField({ which }: { which: Angle }) {
         })
       }
       onClear={() => edit((j) => withMeasuredAgain(j, field))}
-    />
-  );
-}
-
-function YokeRoom({ way, label }: { way: 'in' | 'out'; label: string }) {
-  const mm = useJobPart((j) => j.shaft.room[way] ?? null);
-  const field = `shaft/${way}`;
-  return (
-    <LengthField
-      field={field}
-      label={label}
-      showLabel
-      mm={mm}
-      least={0}
-      most={300}
-      placeholder="measure"
-      onEnter={(value, typed) =>
-        enter(field, typed, (j) => ({
-          ...j,
-          shaft: { ...j.shaft, room: { ...j.shaft.room, [way]: value } },
-        }))
-      }
-      onClear={() =>
-        enter(field, null, (j) => ({ ...j, shaft: { ...j.shaft, room: without(j.shaft.room, way) } }))
-      }
     />
   );
 }
