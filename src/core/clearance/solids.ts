@@ -86,7 +86,7 @@ function boxAndBox(moving: Body, still: Body, pose: { seen: Seen }): (() => numb
   };
 }
 
-function supportOf(solid: Solid): Support {
+export function supportOf(solid: Solid): Support {
   if (solid.kind === 'box') {
     const { min, max } = solid;
     return (x, y, z, out) => {

@@ -25,7 +25,7 @@ export type RodTurn = {
 export type ToeSetting = { now: number; wanted: number; holds: boolean; rod: RodTurn | null; after: number };
 
 /** How far the front wheels point left, degrees, with the steering wheel straight: as they will once toe is set; the turn of the drag link. */
-export type StraightSetting = { now: number; holds: boolean; rod: RodTurn | null; after: number };
+type StraightSetting = { now: number; holds: boolean; rod: RodTurn | null; after: number };
 
 export type SteeringSetting = {
   toe: ToeSetting | null;
@@ -35,7 +35,7 @@ export type SteeringSetting = {
 };
 
 /** The tie rod ahead of the kingpins, mm, behind them negative; null until it is measured. */
-export const tieRodArm = ({ bodies, rig }: Job): number | null =>
+const tieRodArm = ({ bodies, rig }: Job): number | null =>
   bodies.tieRodAhead === undefined ? null : bodies.tieRodAhead - (rig.steering?.kingpin[0] ?? 0);
 
 /** An arm shorter than this is no arm, mm. */

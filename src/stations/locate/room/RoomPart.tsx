@@ -17,6 +17,7 @@ import { useVerdicts } from '@/stations/locate/useVerdicts';
 import { Chart } from '@/stations/locate/charts/Chart';
 import { MountsTable } from '@/stations/locate/members/MountsTable';
 import { ArmsGive, BodySizes } from './BodySizes';
+import { ComesOut } from './ComesOut';
 import { Lines } from './Lines';
 import { RoomField } from './RoomField';
 import { Obstacles } from './Obstacles';
@@ -37,6 +38,7 @@ export function RoomPart() {
       {shaft && <Chart focus="room" offered={['plunge', 'rearJoint', 'frontJoint']} />}
       <Obstacles />
       <Lines />
+      <ComesOut />
       <BodySizes />
       <ArmsGive />
       {shaft && <Driveshaft />}
