@@ -3,12 +3,15 @@ import { adjusterOf } from '@/core/ride/adjusters';
 import { settingBars } from '@/core/ride/alignmentBars';
 import { useJob } from '@/store/jobStore';
 import { AdjusterRow } from './AdjusterRow';
+import { ArmAdjuster } from './ArmAdjuster';
 
 /** How each bar that sets something is made longer or shorter. */
 export function Adjusters() {
   const job = useJob();
-  const bars = settingBars(job.rig).filter((b) => b.by === 'length');
-  if (bars.length === 0) return null;
+  const all = settingBars(job.rig);
+  const bars = all.filter((b) => b.by === 'length');
+  const arm = all.some((b) => b.by === 'pin');
+  if (all.length === 0 || (bars.length === 0 && !arm)) return null;
   return (
     <details className="approach no-print">
       <summary>How each bar is adjusted</summary>
@@ -22,6 +25,7 @@ export function Adjusters() {
             ends={['frame', 'axle']}
           />
         ))}
+        {arm && <ArmAdjuster />}
       </ul>
     </details>
   );

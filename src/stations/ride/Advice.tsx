@@ -5,6 +5,7 @@ import { CASTER, PINION } from '@/core/ride/asSet';
 import { stepOf } from '@/core/ride/adjusters';
 import { capital } from '@/core/rig/names';
 import { gapsBelieved } from '@/core/ride/onGround';
+import { armWork, type ArmWork } from '@/core/ride/armWork';
 import { preloadOf } from '@/core/ride/preload';
 import { formatDecimal, formatDegrees, formatLength, sayLength } from '@/core/units/length';
 import { sayTurns } from '@/core/units/turns';
@@ -126,7 +127,7 @@ function Step({ step, number, found }: { step: SettingStep; number: number | nul
         {step.bars.map((bar) => (
           <span key={bar.id} className="turn-line">
             {step.bars.length > 1 || step.task !== 'centre' ? `${bar.name}: ` : ''}
-            {sayWork(bar, tape, step.bars.length === 1 && step.task === 'centre')}
+            {sayWork(bar, job, step.bars.length === 1 && step.task === 'centre')}
           </span>
         ))}
       </h2>
@@ -143,16 +144,34 @@ function Step({ step, number, found }: { step: SettingStep; number: number | nul
 }
 
 /** What is done to one bar, in the words of its kind. */
-function sayWork(bar: BarTurn, tape: Tape, capitals: boolean): string {
-  const [longer, shorter] =
-    bar.by === 'pin' ? ['raise', 'lower'] : bar.by === 'foot' ? ['forward', 'back'] : ['lengthen', 'shorten'];
+function sayWork(bar: BarTurn, job: Job, capitals: boolean): string {
+  const { tape } = job;
+  const arm = armWork(job, bar);
+  if (arm) return sayArm(arm, tape);
+  const [longer, shorter] = bar.by === 'foot' ? ['forward', 'back'] : ['lengthen', 'shorten'];
   const word = bar.mm > 0 ? longer! : shorter!;
   const verb = capitals ? capital(word) : word;
   if (bar.turns !== null) return `${verb}: ${sayTurns(bar.turns)}`;
   const by = sayLength(Math.abs(bar.mm), tape);
   if (bar.by === 'foot') return `move its front bracket ${by} ${word}`;
-  if (bar.by === 'pin') return `${verb} it ${by}, by shims`;
   return `${verb} by ${by}: ${bar.mm > 0 ? 'piece in a longer tube' : 'cut that out of the tube'}, or move its bracket that far ${bar.mm > 0 ? 'away from' : 'towards'} the other end`;
+}
+
+/** What is done at a torque arm, by the way its pinion is set. */
+function sayArm({ by, mm, turns }: ArmWork, tape: Tape): string {
+  const much = sayLength(Math.abs(mm), tape);
+  switch (by) {
+    case 'shims':
+      return `${mm > 0 ? 'raise' : 'lower'} it ${much}, by shims`;
+    case 'fixed':
+      return `${mm > 0 ? 'raise' : 'lower'} its mount ${much}: nothing else turns this pinion`;
+    case 'tubes':
+      if (Number.isNaN(mm)) return 'measure how far apart its two tubes are at the housing, below';
+      return `its upper tube ${turns === null ? much : sayTurns(Math.abs(turns))} ${mm > 0 ? 'longer' : 'shorter'}, the lower as it is`;
+    case 'plate':
+      if (Number.isNaN(mm)) return 'measure how far apart its two bolts are at the plate, below';
+      return `slide the upper bolt of its plate ${much} ${mm > 0 ? 'away from' : 'towards'} the front mount`;
+  }
 }
 
 /** Less than half a sixteenth is nothing, mm. */

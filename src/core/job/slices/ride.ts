@@ -40,6 +40,10 @@ const adjusterSchema = z.strictObject({
 });
 export type Adjuster = z.infer<typeof adjusterSchema>;
 
+/** How the pinion is set at a torque arm: shims at its front mount, two threaded tubes or a slotted plate at the housing; or not at all. */
+export const ARM_SET_BY = ['shims', 'tubes', 'plate', 'fixed'] as const;
+export type ArmSetBy = (typeof ARM_SET_BY)[number];
+
 export const rideSchema = z.strictObject({
   tolerance: mm.check(z.positive()),
   /** the gaps as last read, before anything is turned */
@@ -49,6 +53,8 @@ export const rideSchema = z.strictObject({
   believe: z.enum(BELIEFS),
   settled: z.array(text(40)).check(z.maxLength(20)),
   adjusters: z.record(text(60), adjusterSchema),
+  /** a torque arm's own, and how far its two fastenings at the housing are apart, mm; without it, shims */
+  arm: z.optional(z.strictObject({ by: z.enum(ARM_SET_BY), apart: z.nullable(mm.check(z.positive())) })),
   /** what else is to be set: pinion and squareness as read, and as wanted */
   read: z.record(text(40), mm),
   wanted: z.record(text(40), mm),
