@@ -16,7 +16,7 @@ import { kindOf, linksOf, type Member } from '@/core/rig/members/members';
 import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/mounts';
 import type { Mount, OutlinePoint } from '@/core/rig/members/kind';
 import type { Job } from '@/core/job/jobSchema';
-import { HOUSING } from '@/core/job/bodyNames';
+import { HOUSING, TIE_ROD } from '@/core/job/bodyNames';
 import { ownObstacles, travelOf } from '@/core/job/jobValues';
 
 /** A bar along its path, eye to eye; the force in it where one is shown, N, tension positive. */
@@ -114,7 +114,9 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
       })),
     };
   };
-  const housing = (rig.obstacles ?? []).filter((o) => HOUSING.includes(o.id)).map(cornersOf);
+  // A tie rod is drawn once somebody has measured where it runs.
+  const drawn = HOUSING.filter((id) => id !== TIE_ROD || job.bodies.tieRodAhead !== undefined);
+  const housing = (rig.obstacles ?? []).filter((o) => drawn.includes(o.id)).map(cornersOf);
   const figure = (pose: Attitude): Figure => {
     const place = axleToChassis(pose, tireRadius);
     return {

@@ -31,5 +31,18 @@ export function preloadOf(job: Job): Preload | null {
   return { turns: TURNS, mm, force: mm * lateralRateOf(leaves) };
 }
 
+/**
+ * What a bar carries at rest, N, when it draws the axle so many mm off where its leaf springs hold it, and what each turn of it adds;
+ * `turn` null where it has no thread. Null where no spring locates the axle sideways.
+ */
+export function pullOnLeaves(job: Job, mm: number): { force: number; turn: number | null } | null {
+  const leaves = leavesOf(job.rig);
+  const [bar] = alignmentBars(job.rig).centre;
+  if (leaves.length === 0 || !bar) return null;
+  const each = perTurn(adjusterOf(job, bar));
+  const rate = lateralRateOf(leaves);
+  return { force: rate * Math.abs(mm), turn: each === null ? null : rate * each };
+}
+
 const lateralRateOf = (springs: Member[]): number =>
   springs.reduce((sum, spring) => sum + kindOf(spring).spring!(spring).lateralRate, 0);

@@ -6,7 +6,7 @@ import { stepOf } from '@/core/ride/adjusters';
 import { capital } from '@/core/rig/names';
 import { gapsBelieved } from '@/core/ride/onGround';
 import { armWork, type ArmWork } from '@/core/ride/armWork';
-import { preloadOf } from '@/core/ride/preload';
+import { preloadOf, pullOnLeaves } from '@/core/ride/preload';
 import { formatDecimal, formatDegrees, formatLength, sayLength } from '@/core/units/length';
 import { sayTurns } from '@/core/units/turns';
 import type { Tape } from '@/core/units/tape';
@@ -138,6 +138,7 @@ function Step({ step, number, found }: { step: SettingStep; number: number | nul
           {found.now.offset > 0 ? 'right' : 'left'}.
         </p>
       )}
+      {step.task === 'centre' && <SpringsFirst mm={found.now.offset ?? 0} />}
       <p className="hint">After it: {sayStanding(step.after, job)}.</p>
     </section>
   );
@@ -222,6 +223,22 @@ function HowToTurn({ job, bars }: { job: Job; bars: BarTurn[] }) {
   );
 }
 
+/** A bar that pulls leaf springs over is loaded before the car has moved: the springs are centred first. */
+function SpringsFirst({ mm }: { mm: number }) {
+  const job = useJob();
+  const pull = pullOnLeaves(job, mm);
+  if (!pull) return null;
+  return (
+    <p className="hint" data-part="springs-first">
+      The springs come first: bar off at one end, U-bolts slack, push the axle to the middle, both sides
+      measured, U-bolts tight; then wind the bar until its bolt slides in by hand. Pulled over by the bar
+      alone, the leaves load it with about {FORCE.say(pull.force, job.tape)} at rest
+      {pull.turn !== null && <>, {FORCE.say(pull.turn, job.tape)} for every turn</>}: it knocks, or works its
+      bracket loose.
+    </p>
+  );
+}
+
 function PreloadNote() {
   const job = useJob();
   const preload = preloadOf(job);
@@ -229,9 +246,9 @@ function PreloadNote() {
   return (
     <p>
       The leaves hold the axle sideways too, so a bar that carries nothing at rest knocks. Give it{' '}
-      {sayTurns(preload.turns)} more: that draws the axle {formatDecimal(preload.mm, job.tape)}{' '}
-      {job.tape === 'mm' ? 'mm' : 'in'} and loads the bar with about {FORCE.say(preload.force, job.tape)}. No
-      more, or it fights them.
+      {sayTurns(preload.turns)} shorter, so that it pulls: that draws the axle{' '}
+      {formatDecimal(preload.mm, job.tape)} {job.tape === 'mm' ? 'mm' : 'in'} and loads the bar with about{' '}
+      {FORCE.say(preload.force, job.tape)}. No more than twice that, or it fights them.
     </p>
   );
 }

@@ -4,6 +4,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';
 import { settingOf } from '@/core/ride/alignment';
 import { ARM_TUBE, armWork } from '@/core/ride/armWork';
+import { pullOnLeaves } from '@/core/ride/preload';
 
 const car = withLayout(newJob('arm', 'Arm', 'mm'), 'torque-arm-panhard');
 const withPinion = (read: number, ride: Partial<Job['ride']> = {}): Job => ({
@@ -39,5 +40,20 @@ describe('the pinion at a torque arm', () => {
     );
     expect(Math.abs(threaded.turns! - threaded.mm / 3.175)).toBeLessThanOrEqual(0.0625 + 1e-9);
     expect((threaded.turns! * 8) % 1).toBe(0);
+  });
+});
+
+describe('a bar beside leaf springs', () => {
+  const leaf = withLayout(car, 'leaf-panhard');
+
+  test('carries at rest what both leaves push back with, and every turn adds its share', () => {
+    const leaves = leaf.rig.members.flatMap((m) => (m.type === 'leaf' ? [m.lateralRate] : []));
+    const both = leaves[0]! + leaves[1]!;
+    const { force, turn } = pullOnLeaves(leaf, -4)!;
+    expect(force).toBeCloseTo(4 * both, 6);
+    // Two threads of 16 to the inch.
+    expect(turn).toBeCloseTo((both * 2 * 25.4) / 16, 6);
+    expect(pullOnLeaves(car, 4)).toBeNull();
+    expect(pullOnLeaves(withLayout(car, 'leaf-alone'), 4)).toBeNull();
   });
 });
