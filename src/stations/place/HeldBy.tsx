@@ -23,23 +23,32 @@ const AT: { value: 'driving' | 'parked'; label: string }[] = [
 /** How the axle is held while brackets are set: what is measured here, and what the hold points ask, follow from it. */
 export function HeldBy() {
   const { place } = useJob();
+  const at = AT.find(({ value }) => value === (place.heldAt ?? 'driving'))!.label;
   return (
     <>
-      <Pick
-        legend="Two ways of holding the axle while brackets are set"
-        name="holding"
-        options={HOLDINGS}
-        value={place.holding ?? null}
-        onPick={(holding) => putPlace('place/holding', null, () => ({ holding }))}
-      />
-      {place.holding === 'rests' && place.parkedDrop > 0 && (
-        <Pills
-          legend="Rests"
-          options={AT}
-          value={place.heldAt ?? 'driving'}
-          onPick={(heldAt) => putPlace('place/heldAt', null, () => ({ heldAt }))}
-        />
+      {place.holding && (
+        <p className="print-only">
+          Held: {HOLDINGS[place.holding][0].toLowerCase()}
+          {place.holding === 'rests' && `, ${at}`}.
+        </p>
       )}
+      <div className="no-print">
+        <Pick
+          legend="Two ways of holding the axle while brackets are set"
+          name="holding"
+          options={HOLDINGS}
+          value={place.holding ?? null}
+          onPick={(holding) => putPlace('place/holding', null, () => ({ holding }))}
+        />
+        {place.holding === 'rests' && place.parkedDrop > 0 && (
+          <Pills
+            legend="Rests"
+            options={AT}
+            value={place.heldAt ?? 'driving'}
+            onPick={(heldAt) => putPlace('place/heldAt', null, () => ({ heldAt }))}
+          />
+        )}
+      </div>
     </>
   );
 }
