@@ -1,7 +1,7 @@
 import { gapsOf, type Clearance, type Looking } from './clearance';
 import type { Mechanism } from '@/core/kinematics/mechanism';
 import { bisect } from '@/core/numerics/rootFinding';
-import { isReached, type Pose, type SweptPose } from '@/core/kinematics/pose';
+import { isReached, type SweptPose } from '@/core/kinematics/pose';
 import type { Rig, Travel } from '@/core/rig/schema';
 
 /**
@@ -19,20 +19,25 @@ export function closestApproaches(
   looking: Pick<Looking, 'lockDeg' | 'only'> = {},
 ): ClosestApproach[] {
   const gaps = gapsOf(rig, { ...looking, bracket: BRACKET, deep: true });
-  const nearest = gaps.pairs.map((pair) => ({ ...pair, distance: Infinity, pose: null as Pose | null }));
-  for (const pose of poses) {
-    if (!isReached(pose)) continue;
+  const least = new Float64Array(gaps.pairs.length).fill(Infinity);
+  const where = new Int32Array(gaps.pairs.length).fill(-1);
+  poses.forEach((pose, k) => {
+    if (!isReached(pose)) return;
     const distances = gaps.in(pose);
-    for (const [i, known] of nearest.entries())
-      if (distances[i]! < known.distance) Object.assign(known, { distance: distances[i]!, pose });
-  }
+    for (let i = 0; i < least.length; i++) {
+      if (distances[i]! >= least[i]!) continue;
+      least[i] = distances[i]!;
+      where[i] = k;
+    }
+  });
   const { lockDeg } = looking;
-  return nearest
-    .flatMap(({ a, b, distance, pose }) =>
-      pose
-        ? [{ a, b, distance, at: { left: pose.left, right: pose.right }, ...(lockDeg && { lockDeg }) }]
-        : [],
-    )
+  return gaps.pairs
+    .flatMap(({ a, b }, i): ClosestApproach[] => {
+      const pose = poses[where[i]!];
+      if (!pose) return [];
+      const at = { left: pose.left, right: pose.right };
+      return [{ a, b, distance: least[i]!, at, ...(lockDeg && { lockDeg }) }];
+    })
     .sort((a, b) => a.distance - b.distance);
 }
 
