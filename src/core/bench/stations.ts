@@ -13,7 +13,7 @@ import { SIDES } from '@/core/geometry/side';
 import { PANHARD } from '@/core/rig/roles';
 import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/mounts';
 import type { Job } from '@/core/job/jobSchema';
-import { barSpec, workBar, drivingHeight } from '@/core/job/jobValues';
+import { barSpec, drivingHeight, heldLift, onItsWeight, workBar } from '@/core/job/jobValues';
 
 /** What the builder vouches for with a station's own stripe. */
 export function stationBasis(job: Job, station: StationId): Basis | null {
@@ -26,12 +26,17 @@ export function stationBasis(job: Job, station: StationId): Basis | null {
         }),
       );
     case 'place': {
-      const rests = restsOf(job, 0);
+      const rests = restsOf(job, heldLift(job));
       return {
         school: job.place.school,
         'ride height': drivingHeight(job),
+        ...(job.place.holding && { held: HELD[job.place.holding] }),
         ...Object.fromEntries(
-          SIDES.map((side) => [`rest under the tube, ${side}`, rests[side]?.top ?? 'not known']),
+          SIDES.map((side) =>
+            onItsWeight(job)
+              ? [`frame as it stands, ${side}`, job.place.held[side] ?? 'not known']
+              : [`rest under the tube, ${side}`, rests[side]?.top ?? 'not known'],
+          ),
         ),
         ...Object.fromEntries(
           Object.entries(job.place.measured).map(([key, mm]) => [`measured, ${key.replace('.', ' ')}`, mm]),
@@ -70,6 +75,8 @@ export function stationBasis(job: Job, station: StationId): Basis | null {
       return null;
   }
 }
+
+const HELD = { weight: 'on its own weight', rests: 'on rests' };
 
 /** What a builder calls the values of springs and bar; those that are lengths, and those that are not. */
 const LENGTH_WORDS: Record<string, string> = {

@@ -1,10 +1,9 @@
 import { convexDistance } from '@/core/geometry/convexDistance';
 import type { Support } from '@/core/geometry/overlapDepth';
-import { distance, unit, type Point } from '@/core/geometry/vector';
-import type { Rig } from '@/core/rig/schema';
-import { BODY_IDS } from '@/core/rig/schema';
+import { unit, type Point } from '@/core/geometry/vector';
+import { BODY_IDS, type Rig } from '@/core/rig/schema';
 import { bodiesOf, type Body } from './bodies';
-import { SHARED } from './pairs';
+import { SHARED, shareMount } from './pairs';
 import { supportOf } from './solids';
 
 /** A straight way: ahead 1 or back −1, left 1 or right −1, up 1 or down −1; each 0 where it does not go. */
@@ -62,9 +61,6 @@ export function comesOut(rig: Rig, { drawn, cover }: { drawn: string[]; cover: s
       return { part: part.id, way, inTheWay: plain.map((to) => ({ way: to, by: first(to)!.id })) };
     });
 }
-
-const shareMount = (a: Body, b: Body): boolean =>
-  a.mounts.some((p) => b.mounts.some((q) => p.on === q.on && distance(p.point, q.point) < SHARED));
 
 const standsNear = (a: Body, b: Body): boolean => convexDistance(shapeOf(a), shapeOf(b)) < SHARED;
 

@@ -25,5 +25,6 @@ export function pairsOf(rig: Rig, bodies: Body[]): [number, number][] {
   ].filter(([i, k]) => compared(bodies[i]!, bodies[k]!));
 }
 
-const shareMount = (a: Body, b: Body): boolean =>
+/** Whether two bodies are mounted at one point. */
+export const shareMount = (a: Body, b: Body): boolean =>
   a.mounts.some((p) => b.mounts.some((q) => p.on === q.on && distance(p.point, q.point) < SHARED));

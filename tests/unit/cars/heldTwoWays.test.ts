@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { applyReadings } from '@/core/job/applyReadings';
 import { jobConditions } from '@/core/bench/holdPoint';
+import { stationBasis } from '@/core/bench/stations';
 import { withLayout } from '@/core/job/edits/layout';
 import type { Job } from '@/core/job/jobSchema';
 import { workBar } from '@/core/job/jobValues';
@@ -105,6 +106,20 @@ describe('held on rests at the parked height', () => {
     expect(ids).toContain('onRestsParked');
     expect(ids).not.toContain('onWheels');
   });
+});
+
+test('the stripe across Place rests on how the axle is held, and at which height', () => {
+  const basis = (place: Partial<Job['place']>) =>
+    stationBasis(car({ parkedDrop: 40, held: { left: 600, right: 600 }, ...place }), 'place');
+  const rests = basis({ holding: 'rests' });
+  expect(basis({ holding: 'rests', heldAt: 'parked' })).not.toEqual(rests);
+  expect(basis({ holding: 'weight' })).not.toEqual(rests);
+  expect(basis({ holding: 'weight' })).toEqual(basis({ holding: 'weight', heldAt: 'parked' }));
+  expect(basis({ holding: 'weight', held: { left: 601, right: 600 } })).not.toEqual(
+    basis({ holding: 'weight' }),
+  );
+  // Nothing was said of it in jobs from before: their stripes hold.
+  expect(basis({})).not.toHaveProperty('held');
 });
 
 test('heights may be read with the frame on stands: as much higher as each body is held', () => {

@@ -1,12 +1,11 @@
 'use client';
 import { DRAG_LINK, pointing, steeringOf } from '@/core/ride/steering';
 import { SIDES } from '@/core/geometry/side';
-import { memberName } from '@/core/rig/names';
 import { formatDegrees } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
 import { Readout, Readouts } from '@/ui/cards/Readouts';
-import { AdjusterRow } from '../AdjusterRow';
 import { ReadField } from './ReadField';
+import { RodAdjuster } from './RodAdjuster';
 import { RodAdvice } from './RodAdvice';
 
 const sayPointing = (deg: number): string =>
@@ -62,19 +61,7 @@ export function Straight() {
             : 'The box is on the axle: move its arm on its splines, or the steering wheel on its shaft.'}
         </p>
       )}
-      {hasLink && (
-        <details className="approach no-print">
-          <summary>How the drag link is adjusted</summary>
-          <ul className="adjusters">
-            <AdjusterRow
-              id={DRAG_LINK}
-              name={memberName(DRAG_LINK, 'front')}
-              adjuster={job.ride.adjusters[DRAG_LINK] ?? null}
-              ends={['box', 'wheel']}
-            />
-          </ul>
-        </details>
-      )}
+      {hasLink && <RodAdjuster id={DRAG_LINK} ends={['box', 'wheel']} />}
     </section>
   );
 }

@@ -4,14 +4,13 @@ import { without } from '@/core/job/edits/omit';
 import { wantedToe } from '@/core/ride/asSet';
 import { onGround, toeAngle } from '@/core/ride/onGround';
 import { steeringOf, TIE_ROD } from '@/core/ride/steering';
-import { memberName } from '@/core/rig/names';
 import { formatDegrees, sayLength } from '@/core/units/length';
 import { enter, useJob } from '@/store/jobStore';
 import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { LengthField } from '@/ui/fields/LengthField';
 import { Within } from '@/ui/figures/Within';
-import { AdjusterRow } from '../AdjusterRow';
 import { ReadField } from './ReadField';
+import { RodAdjuster } from './RodAdjuster';
 import { RodAdvice } from './RodAdvice';
 
 /** Toe from two tape readings, and the turn of the tie rod that sets it. */
@@ -74,7 +73,7 @@ export function Toe() {
           Toe-out on a live axle wanders and can start a shake: set it before the car is driven.
         </p>
       )}
-      <Rod />
+      <RodAdjuster id={TIE_ROD} ends={['left', 'right']} />
     </section>
   );
 }
@@ -97,22 +96,5 @@ function Arm() {
       onEnter={put}
       onClear={() => put(null, null)}
     />
-  );
-}
-
-function Rod() {
-  const job = useJob();
-  return (
-    <details className="approach no-print">
-      <summary>How the tie rod is adjusted</summary>
-      <ul className="adjusters">
-        <AdjusterRow
-          id={TIE_ROD}
-          name={memberName(TIE_ROD, 'front')}
-          adjuster={job.ride.adjusters[TIE_ROD] ?? null}
-          ends={['left', 'right']}
-        />
-      </ul>
-    </details>
   );
 }
