@@ -47,6 +47,9 @@ export function swayBar(
     const [left, right] = eyeTravels(rig, bar, eyes, pose, path);
     return left - lever * right;
   });
+  // An eye on the axis of its own bar cannot turn it.
+  if (!Number.isFinite(rate) || !Number.isFinite(stiffness * wound ** 2))
+    throw new InputError(path, 'its arms have no length: use a hole farther out, or a longer arm');
   return {
     id: bar.id,
     rate,
