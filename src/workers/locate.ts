@@ -1,8 +1,6 @@
 import { dequal } from 'dequal/lite';
 import { create } from 'zustand';
-import type { ComesOut } from '@/core/clearance/comesOut';
 import type { Job } from '@/core/job/jobSchema';
-import { ownObstacles } from '@/core/job/jobValues';
 import type { HeightsAnswer, HeightsAsked } from '@/core/locate/heights';
 import type { ResultUncertainty } from '@/core/locate/resultUncertainty';
 import type { TravelMap } from '@/core/locate/travelMap';
@@ -120,15 +118,6 @@ export const askHeights = newestOnly<{ job: Job; asked: HeightsAsked }>(async ({
   useHeights.setState(
     outcome.ok ? { answer: outcome.result, problem: null } : { answer: null, problem: outcome.message },
   );
-});
-
-/** What still comes out of the car, as last worked out. */
-export const useComesOut = create<{ of: ComesOut[] | null }>()(() => ({ of: null }));
-
-export const askComesOut = newestOnly<Job>(async ({ rig }) => {
-  const drawn = ownObstacles(rig).map(({ id }) => id);
-  const outcome = await askPhysics((api) => api.comesOut(rig, drawn));
-  useComesOut.setState({ of: outcome.ok ? outcome.result : null });
 });
 
 /** The map last worked out, and of what. */

@@ -1,6 +1,4 @@
 import { expose } from 'comlink';
-import { comesOut } from '@/core/clearance/comesOut';
-import { COVER } from '@/core/job/bodyNames';
 import type { Job } from '@/core/job/jobSchema';
 import { analyseLocate } from '@/core/locate/analyse';
 import { heightsAnswer, type HeightsAsked } from '@/core/locate/heights';
@@ -8,7 +6,6 @@ import { resultUncertainty } from '@/core/locate/resultUncertainty';
 import { travelMap } from '@/core/locate/travelMap';
 import type { CurveValues, LocateInput, LocateResult } from '@/core/locate/types';
 import { analyseRoll, type RollPart } from '@/core/roll/analyse';
-import type { Rig } from '@/core/rig/schema';
 import type { RollInput } from '@/core/roll/input';
 import type { WhatIf } from '@/core/roll/levers';
 import { outcomeOf, type Outcome } from './outcome';
@@ -33,8 +30,6 @@ const api = {
   uncertainty: (job: Job) => outcomeOf(() => resultUncertainty(job)),
   /** The car at other heights: settled, loaded, with its frame moved. */
   heights: (job: Job, asked: HeightsAsked) => outcomeOf(() => heightsAnswer(job, asked)),
-  /** What still comes out past everything that is fitted. */
-  comesOut: (rig: Rig, drawn: string[]) => outcomeOf(() => comesOut(rig, { drawn, cover: COVER })),
   /** A quantity over heave and roll. */
   map: (input: LocateInput, key: keyof CurveValues) => outcomeOf(() => travelMap(input, key)),
 };

@@ -1,5 +1,7 @@
 import { create } from 'zustand';
+import type { ComesOut } from '@/core/clearance/comesOut';
 import type { Job } from '@/core/job/jobSchema';
+import { ownObstacles } from '@/core/job/jobValues';
 import { isSameSurvey, surveyedCar } from '@/core/record/jobRecord';
 import { rollInput } from '@/core/roll/input';
 import type { CsvReadings } from '@/core/survey/readingsCsv';
@@ -66,4 +68,17 @@ export const askAgreement = newestOnly<Job>(async (job) => {
   const outcome = await askSearch((api) => api.agreement(car));
   // What could not be fitted is not known to agree.
   useAgreement.setState(outcome.ok ? { car, agreement: outcome.result } : { car: null, agreement: null });
+});
+
+/** What still comes out of the car, as last worked out. */
+export const useComesOut = create<{ of: ComesOut[] | null }>()(() => ({ of: null }));
+
+/** Asks that of a job: too much for what follows the hand. */
+export const askComesOut = newestOnly<Job>(async ({ rig }) => {
+  const drawn = ownObstacles(rig).map(({ id }) => id);
+  const outcome = await orSaid(
+    askSearch((api) => api.comesOut(rig, drawn)),
+    'no answer',
+  );
+  useComesOut.setState({ of: outcome.ok ? outcome.result : null });
 });

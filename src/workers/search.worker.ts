@@ -1,5 +1,8 @@
 import { expose } from 'comlink';
+import { comesOut } from '@/core/clearance/comesOut';
+import { COVER } from '@/core/job/bodyNames';
 import { motionOf } from '@/core/kinematics/smallMotions';
+import type { Rig } from '@/core/rig/schema';
 import type { RollInput } from '@/core/roll/input';
 import { readingsFromCsv } from '@/core/survey/readingsCsv';
 import { agreementOf } from '@/core/survey/agreement';
@@ -15,6 +18,8 @@ const api = {
     outcomeOf(() => findBars(input, wanted, motionOf(input.rig))),
   /** The readings of a table: a large one takes a while. */
   readings: (text: string, now: string) => outcomeOf(() => readingsFromCsv(text, now)),
+  /** What still comes out past everything that is fitted. */
+  comesOut: (rig: Rig, drawn: string[]) => outcomeOf(() => comesOut(rig, { drawn, cover: COVER })),
   /** How all readings of a car fit together. */
   agreement: (car: SurveyedCar) => outcomeOf(() => agreementOf(car)),
 };

@@ -79,3 +79,10 @@ test('a bar too tight at bump is told until where it clears; with the stop there
   await hands.station(4, 'Shaft and room');
   await hands.reads(verdict('clearance', 'ok'), 'Closest: axle tube to tailpipe');
 });
+
+test('what still comes out is told of every part, and what shuts one in', async () => {
+  await hands.go('marigold', 'locate');
+  await hands.part('Room');
+  await hands.reads('[data-out="panhard"]', 'straight down');
+  await hands.reads('[data-out="differential cover"]', 'the panhard bar is in the way');
+});

@@ -15,6 +15,13 @@ export function perTurn({ style, frame, axle }: Adjuster): number | null {
 /** Turns a bar can be set by: a tube may stop anywhere; an end that has been taken off goes back on at a half turn, its bolt hole square. */
 export const stepOf = ({ style }: Adjuster): number => (style === 'end' ? 0.5 : 0.125);
 
+/** Turns that come nearest to a change of length and can be done, positive longer; null for a bar that cannot be adjusted. */
+export function turnsFor(adjuster: Adjuster, mm: number): number | null {
+  const each = perTurn(adjuster);
+  const step = stepOf(adjuster);
+  return each === null ? null : Math.round(mm / each / step) * step;
+}
+
 /** How a bar is adjusted: as said, or by a tube with the thread on the saw; arms and pins have no thread. */
 export const adjusterOf = (job: Job, { id, by }: Pick<AlignmentBar, 'id' | 'by'>): Adjuster =>
   job.ride.adjusters[id] ?? {

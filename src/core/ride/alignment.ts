@@ -9,7 +9,7 @@ import { PoseSolver } from '@/core/kinematics/solver/poseSolver';
 import { LIMITS } from '@/core/materials/limits';
 import { linksOf } from '@/core/rig/members/members';
 import { InputError } from '@/core/rig/read';
-import { adjusterOf, perTurn, stepOf } from './adjusters';
+import { adjusterOf, perTurn, turnsFor } from './adjusters';
 import { alignmentBars, lengthen, settingBars, TASKS, type AlignmentBar, type Task } from './alignmentBars';
 import { onGround, wantedPinion } from './onGround';
 import { turnsOf } from './turns';
@@ -210,11 +210,9 @@ function barTurn(job: Job, bar: AlignmentBar, mm: number, done: [AlignmentBar[],
 }
 
 /** Change of length as it can be done, mm: whole steps of turn; any length where a bar is cut or a bracket moved. */
-function rounded({ adjuster, turns, mm }: BarTurn): number {
-  const each = perTurn(adjuster);
-  if (each === null || turns === null) return mm;
-  const step = stepOf(adjuster);
-  return Math.round(turns / step) * step * each;
+function rounded({ adjuster, mm }: BarTurn): number {
+  const turns = turnsFor(adjuster, mm);
+  return turns === null ? mm : turns * perTurn(adjuster)!;
 }
 
 function threadAfter(job: Job, steps: SettingStep[]): Setting['thread'] {

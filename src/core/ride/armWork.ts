@@ -2,7 +2,7 @@ import type { Job } from '@/core/job/jobSchema';
 import type { Adjuster, ArmSetBy } from '@/core/job/slices/ride';
 import { armsOf } from '@/core/rig/roles';
 import { kindOf } from '@/core/rig/members/members';
-import { perTurn, stepOf } from './adjusters';
+import { turnsFor } from './adjusters';
 import type { BarTurn } from './alignment';
 
 /** The upper of the two tubes that hold a torque arm to its housing, among the adjusters of a job. */
@@ -28,8 +28,5 @@ export function armWork(job: Job, { id, mm, by }: Pick<BarTurn, 'id' | 'mm' | 'b
   const reach = Math.abs(kindOf(arm).pin!(arm)[0]);
   const longer = (mm * set.apart) / reach;
   const adjuster = set.by === 'tubes' ? (job.ride.adjusters[ARM_TUBE] ?? null) : null;
-  const each = adjuster && perTurn(adjuster);
-  if (!adjuster || each === null) return { by: set.by, mm: longer, turns: null, adjuster };
-  const step = stepOf(adjuster);
-  return { by: set.by, mm: longer, turns: Math.round(longer / each / step) * step, adjuster };
+  return { by: set.by, mm: longer, turns: adjuster && turnsFor(adjuster, longer), adjuster };
 }

@@ -3,15 +3,16 @@ import { LIMITS } from '@/core/materials/limits';
 import { bisect } from '@/core/numerics/rootFinding';
 import { sideOf, signOf, type Side } from '@/core/geometry/side';
 import { toDegrees } from '@/core/geometry/angle';
+import { TIE_ROD } from '@/core/job/bodyNames';
 import type { Job } from '@/core/job/jobSchema';
 import type { Adjuster } from '@/core/job/slices/ride';
-import { perTurn, stepOf } from './adjusters';
+import { BODY_IDS } from '@/core/rig/schema';
+import { perTurn, turnsFor } from './adjusters';
 import { wantedToe } from './asSet';
 import { onGround } from './onGround';
 
-/** The rods of the steering that are made longer or shorter on the ground, by their ids. */
-export const TIE_ROD = 'tie-rod';
-export const DRAG_LINK = 'drag-link';
+/** The rod from the steering box to the wheel, by its id. */
+export const DRAG_LINK = BODY_IDS.dragLink;
 
 /** How much longer a rod is to be made, mm, and the turns that come nearest to it; null where it has no thread, or none was told. */
 export type RodTurn = {
@@ -116,10 +117,7 @@ function lengthFor(points: (longer: number) => number | null, wanted: number): n
 
 function rodTurn(job: Job, id: RodTurn['id'], mm: number): RodTurn {
   const adjuster = job.ride.adjusters[id] ?? null;
-  const each = adjuster && perTurn(adjuster);
-  if (!adjuster || each === null) return { id, mm, turns: null, adjuster };
-  const step = stepOf(adjuster);
-  return { id, mm, turns: Math.round(mm / each / step) * step, adjuster };
+  return { id, mm, turns: adjuster && turnsFor(adjuster, mm), adjuster };
 }
 
 /** What a rod is really made longer by, mm: its turns as they are rounded, or its length where it is cut. */

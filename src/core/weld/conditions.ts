@@ -4,7 +4,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { barSpec, drivenTravel, heldLift, travelOf } from '@/core/job/jobValues';
 import { axleToChassis } from '@/core/kinematics/attitude';
 import { assemble } from '@/core/kinematics/mechanism';
-import { isReached, type Pose } from '@/core/kinematics/pose';
+import { isReached } from '@/core/kinematics/pose';
 import { stripeState, type Basis, type StripeState } from '@/core/job/stripes';
 import { LIMITS } from '@/core/materials/limits';
 import { describeBar, meantRise } from '@/core/rig/lateralBar';
@@ -64,13 +64,24 @@ export function measuredFor(job: Job, member: string, key: string): number | nul
 }
 
 /** What is looked at for one member: the job, the bar, and how lengths are said and read. */
-type Check = { job: Job; bar: LinkMember; say: (mm: number) => string; read: (key: string) => number | null };
+type Check = {
+  job: Job;
+  bar: LinkMember;
+  /** where the axle is held while the bracket is set, if that is not at ride height */
+  parked: Parked | null;
+  say: (mm: number) => string;
+  read: (key: string) => number | null;
+};
+
+/** How the axle stands at the parked height: how far the bar's eye on it has come up, and the axle has gone to the left, mm. */
+type Parked = { eyeUp: number; aside: number };
 
 /** All that must be true before the brackets of a member are tacked and finish-welded, as designed and as measured. */
 export function holdConditions(job: Job, bar: LinkMember, troubles: Trouble[]): Condition[] {
   const check: Check = {
     job,
     bar,
+    parked: parkedAt(job, bar),
     say: (mm) => sayLength(mm, job.tape),
     read: (key) => measuredFor(job, bar.id, key),
   };
@@ -151,11 +162,15 @@ function held(check: Check): Draft {
   );
 }
 
-/** The car as it is held while its brackets are set; null at ride height, and where its members do not reach that far. */
-function heldPose(job: Job): Pose | null {
+/** Null at ride height, and where the members do not reach that far. */
+function parkedAt(job: Job, bar: LinkMember): Parked | null {
   const lift = heldLift(job);
-  const pose = lift > 0 && assemble(job.rig).at({ left: lift, right: lift });
-  return pose && isReached(pose) ? pose : null;
+  if (lift === 0) return null;
+  const { at, ride } = assemble(job.rig);
+  const pose = at({ left: lift, right: lift });
+  if (!isReached(pose)) return null;
+  const eye = axleToChassis(pose, job.rig.tireRadius)(bar.axle);
+  return { eyeUp: eye[2] - bar.axle[2], aside: pose.y - ride.y };
 }
 
 function beforeWelding(check: Check): Draft[] {
@@ -200,7 +215,7 @@ const layoutOf = (bar: LinkMember): Basis => ({
 
 /** Asked of the lateral bar alone: the others slope as they are designed. */
 function level(
-  { job, bar, say, read }: Check,
+  { job, bar, parked, say, read }: Check,
   id: string,
   step: Step,
   label: (stands: string) => string,
@@ -209,9 +224,7 @@ function level(
   const { bump, droop } = drivenTravel(job);
   // Beside a drag link a bar leans as it is drawn, which Locate holds against the drag link.
   const meant = meantRise(job.rig, bar, job.locate.school, bump, droop);
-  const pose = heldPose(job);
-  const moved = pose ? axleToChassis(pose, job.rig.tireRadius)(bar.axle)[2] - bar.axle[2] : 0;
-  const wanted = (meant.by === 'level' ? meant.rise : describeBar(bar).rise) - moved;
+  const wanted = (meant.by === 'level' ? meant.rise : describeBar(bar).rise) - (parked?.eyeUp ?? 0);
   const limit = LIMITS.weld.level;
   const [frame, axle] = [read(`${id}.frame`), read(`${id}.axle`)];
   const error = frame === null || axle === null ? null : frame - axle - wanted;
@@ -220,7 +233,7 @@ function level(
       id,
       step,
       label: label(
-        pose ? 'standing as it will, parked' : meant.by === 'level' ? 'level' : 'leaning as drawn',
+        parked ? 'standing as it will, parked' : meant.by === 'level' ? 'level' : 'leaning as drawn',
       ),
       how: `Floor to the middle of each eye, ${job.place.holding === 'rests' ? 'axle on its rests' : 'car on its weight'}.`,
       designed:
@@ -241,14 +254,11 @@ function level(
   ];
 }
 
-const rideY = (job: Job): number => assemble(job.rig).ride.y;
-
-function centred({ job, say, read }: Check, id: string, step: Step, label: string): Draft {
+function centred({ job, parked, say, read }: Check, id: string, step: Step, label: string): Draft {
   const { tolerance } = job.ride;
   const [left, right] = [read(`${id}.left`), read(`${id}.right`)];
   // At the parked height its bar has swung the axle a little to one side.
-  const pose = id === 'centred' ? heldPose(job) : null;
-  const swung = pose ? pose.y - rideY(job) : 0;
+  const swung = id === 'centred' ? (parked?.aside ?? 0) : 0;
   const offset = left === null || right === null ? null : (left - right) / 2 - swung;
   return {
     id,

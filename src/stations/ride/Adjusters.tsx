@@ -11,7 +11,7 @@ export function Adjusters() {
   const all = settingBars(job.rig);
   const bars = all.filter((b) => b.by === 'length');
   const arm = all.some((b) => b.by === 'pin');
-  if (all.length === 0 || (bars.length === 0 && !arm)) return null;
+  if (bars.length === 0 && !arm) return null;
   return (
     <details className="approach no-print">
       <summary>How each bar is adjusted</summary>

@@ -2,7 +2,7 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import { CASTER, PINION } from '@/core/ride/asSet';
-import { stepOf } from '@/core/ride/adjusters';
+import { stepOf, turnsFor } from '@/core/ride/adjusters';
 import { capital } from '@/core/rig/names';
 import { gapsBelieved } from '@/core/ride/onGround';
 import { armWork, type ArmWork } from '@/core/ride/armWork';
@@ -254,10 +254,7 @@ function PreloadNote() {
 }
 
 /** Turns to the step that the bar can be set in. */
-function advised({ turns, adjuster }: BarTurn): number {
-  const step = stepOf(adjuster);
-  return turns === null ? 0 : Math.round(turns / step) * step;
-}
+const advised = ({ mm, adjuster }: BarTurn): number => turnsFor(adjuster, mm) ?? 0;
 
 /** Closes the round with what was really turned, which need not be what was advised. */
 function TurnedForm({ steps }: { steps: SettingStep[] }) {

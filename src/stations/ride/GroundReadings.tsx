@@ -5,6 +5,7 @@ import { onGround, wantedPinion } from '@/core/ride/onGround';
 import { without } from '@/core/job/edits/omit';
 import { edit, enter, useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/fields/LengthField';
+import { ReadField } from './ReadField';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { Within } from '@/ui/figures/Within';
 import { SIDES } from '@/core/geometry/side';
@@ -85,43 +86,23 @@ export function GroundReadings() {
           )}
           <div className="two-up">
             {SIDES.map((side) => (
-              <LengthField
+              <ReadField
                 key={side}
-                field={`ride/ahead.${side}`}
+                name={`ahead.${side}`}
                 label={`Front hub to rear hub, ${side}`}
-                showLabel
-                mm={read[`ahead.${side}`] ?? null}
                 least={1000}
                 most={7000}
-                placeholder="measure"
-                onEnter={(mm, typed) =>
-                  put(`ride/ahead.${side}`, typed, (r) => ({ read: { ...r.read, [`ahead.${side}`]: mm } }))
-                }
-                onClear={() =>
-                  put(`ride/ahead.${side}`, null, (r) => ({ read: without(r.read, `ahead.${side}`) }))
-                }
               />
             ))}
           </div>
           <div className="two-up">
             {SIDES.map((side) => (
-              <LengthField
+              <ReadField
                 key={side}
-                field={`ride/height.${side}`}
+                name={`height.${side}`}
                 label={`Floor to frame, ${side}`}
-                showLabel
-                mm={read[`height.${side}`] ?? null}
                 least={50}
                 most={1500}
-                placeholder="measure"
-                onEnter={(mm, typed) =>
-                  put(`ride/height.${side}`, typed, (r) => ({
-                    read: { ...r.read, [`height.${side}`]: mm },
-                  }))
-                }
-                onClear={() =>
-                  put(`ride/height.${side}`, null, (r) => ({ read: without(r.read, `height.${side}`) }))
-                }
               />
             ))}
           </div>

@@ -4,7 +4,7 @@ import { SIDES } from '@/core/geometry/side';
 import { formatDegrees } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
 import { Readout, Readouts } from '@/ui/cards/Readouts';
-import { ReadField } from './ReadField';
+import { ReadField } from '../ReadField';
 import { RodAdjuster } from './RodAdjuster';
 import { RodAdvice } from './RodAdvice';
 

@@ -3,13 +3,14 @@ import { withBody } from '@/core/job/edits/bodies';
 import { without } from '@/core/job/edits/omit';
 import { wantedToe } from '@/core/ride/asSet';
 import { onGround, toeAngle } from '@/core/ride/onGround';
-import { steeringOf, TIE_ROD } from '@/core/ride/steering';
+import { TIE_ROD } from '@/core/job/bodyNames';
+import { steeringOf } from '@/core/ride/steering';
 import { formatDegrees, sayLength } from '@/core/units/length';
 import { enter, useJob } from '@/store/jobStore';
 import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { LengthField } from '@/ui/fields/LengthField';
 import { Within } from '@/ui/figures/Within';
-import { ReadField } from './ReadField';
+import { ReadField } from '../ReadField';
 import { RodAdjuster } from './RodAdjuster';
 import { RodAdvice } from './RodAdvice';
 
