@@ -1,6 +1,7 @@
 import { makeBar, type BarSpec } from '@/core/fabricate/adjustableBar';
 import { lengthPerTurn, THREADS } from '@/core/materials/threads';
 import { segmentToBox, segmentToSegment } from '@/core/geometry/closestApproach';
+import { boxOf, segmentsOf } from '@/core/geometry/shapes';
 import fc from 'fast-check';
 import type { Point } from '@/core/geometry/vector';
 import { newJob } from '@/core/job/newJob';
@@ -87,7 +88,7 @@ describe('distances', () => {
             steps.map((t) => Math.hypot(...along(a, b, s).map((v, k) => v - along(c, d, t)[k]!))),
           ),
         );
-        const exact = segmentToSegment(a, b, c, d);
+        const exact = segmentToSegment(segmentsOf([a, b]), 0, segmentsOf([c, d]), 0);
         expect(exact).toBeLessThanOrEqual(sampled + 1e-9);
         expect(sampled - exact).toBeLessThan(4);
       }),
@@ -105,7 +106,7 @@ describe('distances', () => {
             Math.hypot(...along(a, b, t).map((v, k) => Math.max(low[k]! - v, 0, v - high[k]!))),
           ),
         );
-        const exact = segmentToBox(a, b, low, high);
+        const exact = segmentToBox(segmentsOf([a, b]), 0, boxOf(low, high));
         expect(exact).toBeLessThanOrEqual(sampled + 1e-6);
         expect(sampled - exact).toBeLessThan(4);
       }),

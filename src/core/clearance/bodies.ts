@@ -1,5 +1,3 @@
-import type { Box } from '@/core/geometry/boxApproach';
-import type { Cylinder } from '@/core/geometry/closestApproach';
 import { toRadians } from '@/core/geometry/angle';
 import { minus, unit, type Point } from '@/core/geometry/vector';
 import type { Body as Carrier, MemberBody, OutlinePoint } from '@/core/rig/members/kind';
@@ -12,8 +10,13 @@ import { SIDES, signOf } from '@/core/geometry/side';
 /** Something round and long: from its line out, mm. */
 export type Tube = MemberBody & { kind: 'tube' };
 
-/** A body that is not round all over: it is looked at in the axes of what carries it. */
-export type Solid = (Box & { kind: 'box' }) | (Cylinder & { kind: 'cylinder' });
+/**
+ * A body that is not round all over, mm: it is looked at in the axes of what carries it. A box by its low and its high corner; a
+ * cylinder with flat ends by its middle, its axis (unit), half its length and its radius.
+ */
+export type Solid =
+  | { kind: 'box'; min: Point; max: Point }
+  | { kind: 'cylinder'; centre: Point; axis: Point; half: number; radius: number };
 
 /**
  * A body of a rig by its id: what carries it (`both` where it reaches from one to the other, as only something long does), where it

@@ -1,16 +1,10 @@
-import {
-  segmentToBox,
-  segmentToCylinder,
-  segmentToSegment,
-  type Near,
-} from '@/core/geometry/closestApproach';
-import type { Point } from '@/core/geometry/vector';
-import { carries, type Attitude } from '@/core/kinematics/attitude';
+import { nearStart, type Near } from '@/core/geometry/closestApproach';
+import { axleFrame, type Attitude } from '@/core/kinematics/attitude';
 import type { Rig } from '@/core/rig/schema';
 import { bodiesOf, type Body, type Solid, type Tube } from './bodies';
-import { linesOf, pathToPath, type Seen } from './lines';
+import { betweenPieces, linesAsked, type Pieces } from './lines';
 import { pairsOf } from './pairs';
-import { betweenSolids, toSolid, wayOut } from './solids';
+import { askedOf, betweenSolids, toSolid, type Asked } from './solids';
 
 /** Surface-to-surface distance of two bodies, mm; negative where they overlap. */
 export type Clearance = { a: string; b: string; distance: number };
@@ -18,12 +12,14 @@ export type Clearance = { a: string; b: string; distance: number };
 /**
  * How gaps are looked at. `bracket`: length at each end of a bar, mm, that belongs to the bracket and is not looked at against what
  * the same body carries; without it bars are taken from eye to eye. `lockDeg`: how far the front wheels are steered, left
- * positive. `deep`: how far the line of a bar reaches into a solid counts, by the least way out; else it is as far in once it is in,
- * as an answer states it. `only`: the pairs that are looked at, by ids; all without it.
+ * positive. `flops`: how far a bent bar may turn about its own eyes each way, degrees. `deep`: how far the line of a bar reaches into
+ * a solid counts, by the least way out; else it is as far in once it is in, as an answer states it. `only`: the pairs that are looked
+ * at, by ids; all without it.
  */
 export type Looking = {
   bracket?: number;
   lockDeg?: number;
+  flops?: (id: string) => number;
   deep?: boolean;
   only?: (a: string, b: string) => boolean;
 };
@@ -31,62 +27,58 @@ export type Looking = {
 /** The pairs of bodies that are held against each other, and how far they are apart in a pose, mm, in the same order. */
 export type Gaps = { pairs: { a: string; b: string }[]; in: (pose: Attitude) => Float64Array };
 
+/** Pairs by their kinds, each with its place in the list. */
+type Kinds = {
+  tubes: { at: number; p: Pieces; q: Pieces; thick: number }[];
+  toSolids: { at: number; pieces: Pieces; solid: Asked; thick: number; near: Near }[];
+  solids: { at: number; apart: () => number }[];
+};
+const none = (): Kinds => ({ tubes: [], toSolids: [], solids: [] });
+
 /**
  * Makes ready to ask, pose by pose, how far every body of a rig is from every other: all pairs that `pairsOf` tells. The distances
  * are written over from pose to pose.
  */
-export function gapsOf(rig: Rig, { bracket = 0, lockDeg, deep = false, only }: Looking = {}): Gaps {
+export function gapsOf(rig: Rig, looking: Looking = {}): Gaps {
+  const { bracket = 0, lockDeg, deep = false, only, flops = () => 0 } = looking;
   const bodies = bodiesOf(rig, lockDeg);
   const wanted = pairsOf(rig, bodies).filter(([i, k]) => !only || only(bodies[i]!.id, bodies[k]!.id));
-  const pose: { seen: Seen } = { seen: carries({ ...AT_REST, z: rig.tireRadius }, rig.tireRadius) };
-  const lines = linesOf(bracket);
+  const frame = axleFrame({ ...AT_REST, z: rig.tireRadius }, rig.tireRadius);
+  const asked = linesAsked(bracket, flops);
   const distances = new Float64Array(wanted.length);
-  // Each kind in a loop of its own, so that it is asked without a detour: there are hundreds of pairs a pose.
-  const tubes: Tubes[] = [];
-  const boxes: ToSolid<SolidOf<'box'>>[] = [];
-  const cylinders: ToSolid<SolidOf<'cylinder'>>[] = [];
-  const others: { at: number; apart: () => number }[] = [];
+  const [moving, still] = [none(), none()];
   wanted.forEach(([i, k], at) => {
     const [a, b] = isTube(bodies[i]!) ? [bodies[i]!, bodies[k]!] : [bodies[k]!, bodies[i]!];
-    if (!isTube(a)) return others.push({ at, apart: betweenSolids(a, b, pose) });
+    const { tubes, toSolids, solids } = a.on === b.on && a.on !== 'both' ? still : moving;
+    if (!isTube(a)) return solids.push({ at, apart: betweenSolids(a, b, frame) });
     const thick = a.shape.od / 2;
     if (isTube(b)) {
-      const [p, q] = [lines.of(a, 'chassis', b.on), lines.of(b, 'chassis', a.on)];
-      const both = thick + b.shape.od / 2;
-      if (isStraight(a) && isStraight(b)) return tubes.push({ at, p, q, thick: both });
-      return others.push({ at, apart: () => pathToPath(p, q) - both });
+      const [p, q] = [asked.of(a, 'chassis', b.on), asked.of(b, 'chassis', a.on)];
+      return tubes.push({ at, p, q, thick: thick + b.shape.od / 2 });
     }
-    const line = lines.of(a, b.on === 'axle' ? 'axle' : 'chassis', b.on);
-    const solid = b.shape as Solid;
-    const near = { share: 0 };
-    if (!isStraight(a)) return others.push({ at, apart: () => toSolid(line, solid, near, deep) - thick });
-    if (solid.kind === 'box') return boxes.push({ at, line, solid, thick, near });
-    return cylinders.push({ at, line, solid, thick, near });
+    const pieces = asked.of(a, b.on === 'axle' ? 'axle' : 'chassis', b.on);
+    const solid = askedOf(b.shape as Solid);
+    return toSolids.push({ at, pieces, solid, thick, near: nearStart() });
   });
+  const { list, move } = asked.ready();
+  // Each kind in a loop of its own, so that it is asked without a detour: there are hundreds of pairs a pose.
+  const measure = ({ tubes, toSolids, solids }: Kinds): void => {
+    for (const { at, p, q, thick } of tubes) distances[at] = betweenPieces(list, p, list, q) - thick;
+    for (const { at, pieces, solid, thick, near } of toSolids)
+      distances[at] = toSolid(list, pieces, solid, near, deep) - thick;
+    for (const { at, apart } of solids) distances[at] = apart();
+  };
+  // What one carrier carries stays as far apart as it is.
+  measure(still);
   return {
     pairs: wanted.map(([i, k]) => ({ a: bodies[i]!.id, b: bodies[k]!.id })),
     in: (attitude) => {
-      pose.seen = carries(attitude, rig.tireRadius);
-      lines.move(pose.seen);
-      for (const { at, p, q, thick } of tubes)
-        distances[at] = segmentToSegment(p[0]!, p[1]!, q[0]!, q[1]!) - thick;
-      for (const { at, line, solid, thick, near } of boxes) {
-        const apart = segmentToBox(line[0]!, line[1]!, solid.min, solid.max, near);
-        distances[at] = (apart === 0 && deep ? wayOut(line, solid) : apart) - thick;
-      }
-      for (const { at, line, solid, thick, near } of cylinders) {
-        const apart = segmentToCylinder(line[0]!, line[1]!, solid, near);
-        distances[at] = (apart === 0 && deep ? wayOut(line, solid) : apart) - thick;
-      }
-      for (const { at, apart } of others) distances[at] = apart();
+      move(axleFrame(attitude, rig.tireRadius, frame));
+      measure(moving);
       return distances;
     },
   };
 }
-
-type Tubes = { at: number; p: Point[]; q: Point[]; thick: number };
-type SolidOf<K extends Solid['kind']> = Extract<Solid, { kind: K }>;
-type ToSolid<S> = { at: number; line: Point[]; solid: S; thick: number; near: Near };
 
 const AT_REST = { x: 0, y: 0, rollDeg: 0, pitchDeg: 0, steerDeg: 0 };
 
@@ -107,4 +99,3 @@ export const clearances = (rig: Rig, pose: Attitude, looking?: Looking): Clearan
 export const hasClearances = (rig: Rig): boolean => rig.obstacles !== undefined || bodiesOf(rig).length > 1;
 
 const isTube = (body: Body): body is Body & { shape: Tube } => body.shape.kind === 'tube';
-const isStraight = ({ shape: { line, bends } }: { shape: Tube }) => line.length === 2 && !bends?.length;

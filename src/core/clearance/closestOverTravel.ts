@@ -16,7 +16,7 @@ const BRACKET = 76;
 export function closestApproaches(
   rig: Rig,
   poses: SweptPose[],
-  looking: Pick<Looking, 'lockDeg' | 'only'> = {},
+  looking: Pick<Looking, 'lockDeg' | 'flops' | 'only'> = {},
 ): ClosestApproach[] {
   const gaps = gapsOf(rig, { ...looking, bracket: BRACKET, deep: true });
   const least = new Float64Array(gaps.pairs.length).fill(Infinity);
@@ -56,16 +56,16 @@ const LEAST_WAY = 0.1;
  */
 export type ClearUntil = { touch: Travel | null; stop: { end: 'bump' | 'droop'; mm: number } | null };
 
-/** @param margin that is to be kept, mm */
+/** @param margin that is to be kept, mm; `flops` as the gap was looked at with */
 export function clearUntil(
   rig: Rig,
   { at }: Mechanism,
   { a, b, at: worst, lockDeg }: ClosestApproach,
   travel: { bump: number; droop: number },
-  margin: number,
+  { margin, flops }: { margin: number } & Pick<Looking, 'flops'>,
 ): ClearUntil {
   const only = (p: string, q: string) => p === a && q === b;
-  const gaps = gapsOf(rig, { bracket: BRACKET, lockDeg, only });
+  const gaps = gapsOf(rig, { bracket: BRACKET, lockDeg, flops, only });
   const gap = (left: number, right: number): number => {
     const pose = at({ left, right });
     return isReached(pose) ? gaps.in(pose)[0]! : Infinity;

@@ -1,123 +1,186 @@
 import { segmentToSegment } from '@/core/geometry/closestApproach';
+import { toRadians } from '@/core/geometry/angle';
+import { putSegment, SEGMENT, segmentsOf, type Segments } from '@/core/geometry/shapes';
 import { between, distance, type Point } from '@/core/geometry/vector';
-import type { carries } from '@/core/kinematics/attitude';
+import { toAxle, toChassis, type AxleFrame } from '@/core/kinematics/attitude';
 import { bentLine } from './barPath';
 import type { Body, Tube } from './bodies';
 import { SHARED } from './pairs';
 
-/** How points of either body of the car are seen from the other in a pose. */
-export type Seen = ReturnType<typeof carries>;
-
-/** The line of something long in a pose, chassis axes. */
-export function lineOf({ line, bends }: Tube, toChassis: (p: Point) => Point): Point[] {
-  const ends = line.map(({ on, point }) => (on === 'axle' ? toChassis(point) : point));
-  return bends?.length ? bentLine(line, bends, ends) : ends;
+/** The line of something long in a pose, chassis axes; `roll`: a bent bar turned about its own eyes, radians. */
+export function lineOf({ line, bends }: Tube, carry: (p: Point) => Point, roll = 0): Point[] {
+  const ends = line.map(({ on, point }) => (on === 'axle' ? carry(point) : point));
+  return bends?.length ? bentLine(line, bends, ends, roll) : ends;
 }
 
-type Frame = 'chassis' | 'axle';
+type Axes = 'chassis' | 'axle';
+type LongBody = Body & { shape: Tube };
 
-/** Lines that follow a pose: each is a list of points that are written over. */
-export type Lines = {
-  /** the line of something long in the axes of chassis or axle, without what is bracketed to a carrier */
-  of: (tube: Body & { shape: Tube }, frame: Frame, free: Body['on']) => Point[];
-  /** brings all lines that were asked for to a pose */
-  move: (seen: Seen) => void;
+/** Where the pieces of something long stand in a list of segments: from its first to past its last. */
+export type Pieces = { from: number; to: number };
+
+/** Everything long that was asked for, at ride height, and what brings it to a pose: the list is written over. */
+export type Lines = { list: Segments; move: (frame: AxleFrame) => void };
+
+/** Gathers what is to be followed from pose to pose. */
+export type LinesAsked = {
+  /** something long in the axes of chassis or axle, without what is bracketed to a carrier */
+  of: (tube: LongBody, axes: Axes, free: Body['on']) => Pieces;
+  ready: () => Lines;
 };
 
-/** @param bracket length at each end of a bar, mm, that belongs to its bracket; 0: bars are taken from eye to eye */
-export function linesOf(bracket: number): Lines {
-  const known = new Map<Body, Map<string, Point[]>>();
-  const moves: ((seen: Seen) => void)[] = [];
-  const once = (body: Body, key: string, make: () => Point[]): Point[] => {
-    const own = known.get(body) ?? new Map<string, Point[]>();
-    const line = own.get(key) ?? make();
-    known.set(body, own.set(key, line));
-    return line;
+/** A path by its corners, which stand in one list of numbers from a place on, and what brings a bent one to a pose. */
+type Path = {
+  from: number;
+  corners: number;
+  still: boolean;
+  bent?: (frame: AxleFrame, corners: Float64Array) => void;
+};
+/** A piece of a path: which corner it starts at, and whether a bracket takes its start and its end. */
+type Piece = { corner: number; still: boolean; first: boolean; last: boolean };
+
+/**
+ * @param bracket length at each end of a bar, mm, that belongs to its bracket; 0: bars are taken from eye to eye
+ * @param flops how far a bent bar may turn about its own eyes each way, degrees: it is then looked at in every such place
+ */
+export function linesAsked(bracket: number, flops: (id: string) => number): LinesAsked {
+  const paths = new Map<LongBody, Partial<Record<Axes, Path[]>>>();
+  const known = new Map<LongBody, Map<string, Pieces>>();
+  const rest: number[] = [];
+  const carried = { chassis: [] as number[], axle: [] as number[] };
+  const pieces: Piece[] = [];
+
+  const pathsOf = (tube: LongBody, axes: Axes): Path[] => {
+    const own = paths.get(tube) ?? {};
+    paths.set(tube, own);
+    return (own[axes] ??= rollsOf(tube, flops).map((roll): Path => {
+      const from = rest.length;
+      const { line, bends } = tube.shape;
+      const path = lineOf(tube.shape, (p) => p, roll);
+      rest.push(...path.flat());
+      if (bends?.length)
+        return { from, corners: path.length, still: false, bent: bentAt(tube.shape, axes, roll, from) };
+      line.forEach(({ on }, i) => on !== axes && carried[axes].push(from + 3 * i));
+      return { from, corners: path.length, still: line.every(({ on }) => on === axes) };
+    }));
   };
-  const whole = (tube: Body & { shape: Tube }, frame: Frame): Point[] =>
-    once(tube, frame, () => {
-      const line = startOf(tube.shape);
-      const move = moveOf(tube.shape, line, frame);
-      if (move) moves.push(move);
-      return line;
-    });
+
   return {
-    of: (tube, frame, free) => {
-      const path = whole(tube, frame);
+    of: (tube, axes, free) => {
       const [first, last] = bracket > 0 ? bracketedTo(tube, free) : [false, false];
-      if (!first && !last) return path;
-      return once(tube, `${frame} free of ${free}`, () => {
-        const line = path.map((p): Point => [...p]);
-        const end = path.length - 1;
-        moves.push(() => {
-          for (let i = 0; i <= end; i++) toward(path[i]!, path[i]!, 0, line[i]!);
-          if (first) toward(path[0]!, path[1]!, shareOf(path[0]!, path[1]!, bracket), line[0]!);
-          if (last)
-            toward(path[end]!, path[end - 1]!, shareOf(path[end]!, path[end - 1]!, bracket), line[end]!);
-        });
-        return line;
-      });
+      const own = known.get(tube) ?? new Map<string, Pieces>();
+      known.set(tube, own);
+      const key = [axes, first, last].join();
+      const made = own.get(key);
+      if (made) return made;
+      const from = pieces.length * SEGMENT;
+      for (const { from: at, corners, still } of pathsOf(tube, axes))
+        for (let i = 0; i < corners - 1; i++)
+          pieces.push({
+            corner: at + 3 * i,
+            still,
+            first: first && i === 0,
+            last: last && i === corners - 2,
+          });
+      const asked = { from, to: pieces.length * SEGMENT };
+      own.set(key, asked);
+      return asked;
     },
-    move: (seen) => {
-      for (const move of moves) move(seen);
+    ready: () => {
+      const start = Float64Array.from(rest);
+      const corners = Float64Array.from(rest);
+      const list = new Float64Array(pieces.length * SEGMENT);
+      const bent = [...paths.values()].flatMap((of) =>
+        Object.values(of).flatMap((p) => p.flatMap((q) => q.bent ?? [])),
+      );
+      const put = ({ corner, first, last }: Piece, at: number) => {
+        putSegment(list, at, corners, corner, corners, corner + 3);
+        if (first || last) shorten(list, at, first, last, bracket);
+      };
+      pieces.forEach((piece, i) => put(piece, i * SEGMENT));
+      return {
+        list,
+        move: (frame) => {
+          for (const at of carried.chassis) toChassis(frame, start, at, corners, at);
+          for (const at of carried.axle) toAxle(frame, start, at, corners, at);
+          for (const bend of bent) bend(frame, corners);
+          for (let i = 0; i < pieces.length; i++) if (!pieces[i]!.still) put(pieces[i]!, i * SEGMENT);
+        },
+      };
     },
   };
 }
 
-/** The points of a line as they are at ride height. */
-const startOf = ({ line, bends = [] }: Tube): Point[] => {
-  const ends = line.map(({ point }): Point => [...point]);
-  return bends.length ? [ends[0]!, ...bends.map((p): Point => [...p]), ends.at(-1)!] : ends;
-};
+/** Turns of something long about its own eyes at which it is looked at, radians: of a bent bar that can turn, so few degrees apart. */
+function rollsOf({ id, shape }: LongBody, flops: (id: string) => number): number[] {
+  const most = shape.bends?.length ? flops(id) : 0;
+  const steps = Math.ceil(most / ROLL_STEP);
+  if (steps === 0) return [0];
+  return Array.from({ length: 2 * steps + 1 }, (_, i) => toRadians((most * (i - steps)) / steps));
+}
+const ROLL_STEP = 1.5;
 
-/** What brings a line to a pose; null where it stands still in that frame. */
-function moveOf(tube: Tube, line: Point[], frame: Frame): ((seen: Seen) => void) | null {
-  if (tube.bends?.length)
-    return ({ toChassis, toAxle }) => {
-      const now = lineOf(tube, (p) => toChassis(p));
-      now.forEach((p, i) => (frame === 'axle' ? toAxle(p, line[i]!) : toward(p, p, 0, line[i]!)));
+/** Brings a bent bar to a pose: its corners from a place of their list on. */
+const bentAt =
+  (tube: Tube, axes: Axes, roll: number, from: number) =>
+  (frame: AxleFrame, corners: Float64Array): void => {
+    const carry = (p: Point): Point => {
+      const into: Point = [0, 0, 0];
+      toChassis(frame, p, 0, into, 0);
+      return into;
     };
-  const moving = tube.line.flatMap(({ on, point }, i) => (on === frame ? [] : [{ point, into: line[i]! }]));
-  if (moving.length === 0) return null;
-  return frame === 'axle'
-    ? ({ toAxle }) => {
-        for (const { point, into } of moving) toAxle(point, into);
-      }
-    : ({ toChassis }) => {
-        for (const { point, into } of moving) toChassis(point, into);
-      };
+    lineOf(tube, carry, roll).forEach((p, i) => {
+      if (axes === 'axle') toAxle(frame, p, 0, corners, from + 3 * i);
+      else corners.set(p, from + 3 * i);
+    });
+  };
+
+/** Takes what belongs to a bracket off one end of a segment, or both. */
+function shorten(list: Segments, at: number, first: boolean, last: boolean, bracket: number): void {
+  const share = shareOf(Math.sqrt(list[at + 6]!), bracket);
+  const kept = 1 - (first ? share : 0) - (last ? share : 0);
+  for (let k = 0; k < 3; k++) {
+    if (first) list[at + k] = list[at + k]! + share * list[at + 3 + k]!;
+    list[at + 3 + k] = kept * list[at + 3 + k]!;
+  }
+  list[at + 6] = kept * kept * list[at + 6]!;
 }
 
 /** Whether a line's first and its last end are bracketed to a carrier. */
 function bracketedTo(
-  { mounts, shape: { line } }: Body & { shape: Tube },
+  { mounts, shape: { line } }: LongBody,
   carrier: Body['on'],
-): [boolean, boolean] {
+): [first: boolean, last: boolean] {
   const bracketed = (end: Point) => mounts.some((m) => m.on === carrier && distance(m.point, end) < SHARED);
   return [bracketed(line[0]!.point), bracketed(line.at(-1)!.point)];
 }
 
-/** Which share of a piece of a bar its bracket takes: never its middle. */
-const shareOf = (eye: Point, next: Point, by: number): number => Math.min(by / distance(eye, next), 0.4);
-
-function toward(eye: Point, next: Point, share: number, into: Point): void {
-  for (let k = 0; k < 3; k++) into[k] = eye[k]! + share * (next[k]! - eye[k]!);
-}
+/** Which share of a piece of a bar, so long, its bracket takes: never its middle. */
+const shareOf = (length: number, by: number): number => Math.min(by / length, 0.4);
 
 /** A path without its first or last piece, but never without its middle. */
 export function trimmed(path: Point[], end: 'start' | 'end', by: number): Point[] {
   const at = end === 'start' ? 0 : path.length - 1;
   const [eye, next] = [path[at]!, path[end === 'start' ? 1 : at - 1]!];
-  return path.map((p, i) => (i === at ? between(eye, next, shareOf(eye, next, by)) : p));
+  return path.map((p, i) => (i === at ? between(eye, next, shareOf(distance(eye, next), by)) : p));
+}
+
+/** Least distance between two lines by their pieces, mm. */
+export function betweenPieces(one: Segments, p: Pieces, other: Segments, q: Pieces): number {
+  let best = Infinity;
+  for (let i = p.from; i < p.to; i += SEGMENT) {
+    for (let k = q.from; k < q.to; k += SEGMENT) {
+      const apart = segmentToSegment(one, i, other, k);
+      if (apart < best) best = apart;
+    }
+  }
+  return best;
 }
 
 /** The least distance between two paths, mm. */
-export const pathToPath = (p: Point[], q: Point[]): number =>
-  leastOf(p, (a, b) => leastOf(q, (c, d) => segmentToSegment(a, b, c, d)));
-
-/** The least of something asked of each piece of a path. */
-export function leastOf(path: Point[], of: (a: Point, b: Point) => number): number {
-  let best = Infinity;
-  for (let i = 1; i < path.length; i++) best = Math.min(best, of(path[i - 1]!, path[i]!));
-  return best;
+export function pathToPath(p: Point[], q: Point[]): number {
+  const [one, other] = [segmentsOf(p), segmentsOf(q)];
+  return betweenPieces(one, allOf(one), other, allOf(other));
 }
+
+export const allOf = (list: Segments): Pieces => ({ from: 0, to: list.length });

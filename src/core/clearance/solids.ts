@@ -1,86 +1,135 @@
-import { boxToBox, boxToCylinder, cornersOfBox, nowhere } from '@/core/geometry/boxApproach';
-import { segmentToBox, segmentToCylinder, type Near } from '@/core/geometry/closestApproach';
+import { boxToBox, boxToCylinder, cornersOfBox, edgesOf, nowhere } from '@/core/geometry/boxApproach';
+import { nearStart, segmentToBox, segmentToCylinder, type Near } from '@/core/geometry/closestApproach';
 import { convexDistance, start } from '@/core/geometry/convexDistance';
 import type { Support } from '@/core/geometry/overlapDepth';
+import { boxOf, cylinderOf, SEGMENT, segmentsOf, type Cylinder, type Segments } from '@/core/geometry/shapes';
 import type { Point } from '@/core/geometry/vector';
+import { toAxle, toChassis, type AxleFrame } from '@/core/kinematics/attitude';
 import type { Body, Solid } from './bodies';
-import { leastOf, pathToPath, type Seen } from './lines';
+import { allOf, pathToPath, type Pieces } from './lines';
+
+/** A solid as it is asked how far the pieces of a line are from it. */
+export type Asked = { box: boolean; shape: Float64Array; support: Support };
+
+export const askedOf = (solid: Solid): Asked => ({
+  box: solid.kind === 'box',
+  shape: numbersOf(solid),
+  support: supportOf(solid),
+});
+
+const numbersOf = (solid: Solid): Float64Array =>
+  solid.kind === 'box'
+    ? boxOf(solid.min, solid.max)
+    : cylinderOf(solid.centre, solid.axis, solid.half, solid.radius);
 
 /**
- * The least distance of a path from a solid that stands still, mm; where they meet 0, or as far as it reaches in.
+ * The least distance of a line from a solid that stands still, mm; where they meet 0, or as far as it reaches in.
  *
  * @param near of the last time it was asked
  * @param deep how far it reaches into the solid counts
  */
-export function toSolid(path: Point[], solid: Solid, near: Near = { share: 0 }, deep = false): number {
-  const apart = leastOf(path, (a, b) =>
-    solid.kind === 'box'
-      ? segmentToBox(a, b, solid.min, solid.max, near)
-      : segmentToCylinder(a, b, solid, near),
-  );
-  return apart === 0 && deep ? wayOut(path, solid) : apart;
+export function toSolid(
+  list: Segments,
+  { from, to }: Pieces,
+  { box, shape, support }: Asked,
+  near: Near,
+  deep: boolean,
+): number {
+  let best = Infinity;
+  for (let at = from; at < to; at += SEGMENT) {
+    const apart = box ? segmentToBox(list, at, shape, near) : segmentToCylinder(list, at, shape, near);
+    if (apart < best) best = apart;
+  }
+  return best === 0 && deep ? wayOut(list, { from, to }, support) : best;
 }
 
-/** How far a path that meets a solid reaches into it, mm: minus the least way by which its deepest piece comes out. */
-export const wayOut = (path: Point[], solid: Solid): number =>
-  leastOf(path, (a, b) => {
+/** How far a line that meets a solid reaches into it, mm: minus the least way by which its deepest piece comes out. */
+function wayOut(list: Segments, { from, to }: Pieces, solid: Support): number {
+  let best = Infinity;
+  for (let at = from; at < to; at += SEGMENT) {
     const piece: Support = (x, y, z, out) => {
-      const farther = x * (a[0] - b[0]) + y * (a[1] - b[1]) + z * (a[2] - b[2]) > 0 ? a : b;
-      [out[0], out[1], out[2]] = farther;
+      const far = x * list[at + 3]! + y * list[at + 4]! + z * list[at + 5]! > 0 ? 1 : 0;
+      for (let k = 0; k < 3; k++) out[k] = list[at + k]! + far * list[at + 3 + k]!;
     };
-    return convexDistance(piece, supportOf(solid));
-  });
+    best = Math.min(best, convexDistance(piece, solid));
+  }
+  return best;
+}
 
 /** The least distance of a path from what is in the way, in the axes of its carrier, surface, mm. */
-export const toBody = (path: Point[], { shape }: Body): number =>
-  shape.kind === 'tube'
-    ? pathToPath(
+export function toBody(path: Point[], { shape }: Body): number {
+  if (shape.kind === 'tube')
+    return (
+      pathToPath(
         path,
         shape.line.map((p) => p.point),
       ) -
       shape.od / 2
-    : toSolid(path, shape);
+    );
+  const list = segmentsOf(path);
+  return toSolid(list, allOf(list), askedOf(shape), nearStart(), false);
+}
 
 /** How far two solids are apart in a pose, mm; negative where they overlap: the least way out. */
-export function betweenSolids(p: Body, q: Body, pose: { seen: Seen }): () => number {
+export function betweenSolids(p: Body, q: Body, frame: AxleFrame): () => number {
   const [moving, still] = p.on === 'axle' ? [p, q] : [q, p];
   const [carried, fixed] = [supportOf(moving.shape as Solid), supportOf(still.shape as Solid)];
-  const seen = still.on === 'axle' ? carried : carriedAlong(carried, pose);
+  const seen = still.on === 'axle' ? carried : carriedAlong(carried, frame);
   // Where the two last were nearest changes little from pose to pose.
   const from = start();
   const hard = () => convexDistance(seen, fixed, from);
-  const easy = boxAndCylinder(moving, still, pose) ?? boxAndBox(moving, still, pose);
+  const easy = boxAndCylinder(moving, still, frame) ?? boxAndBox(moving, still, frame);
   return easy ? () => easy() ?? hard() : hard;
 }
 
 /** How far a box and a cylinder are apart, where one of each they are and a face of the box stands between them. */
-function boxAndCylinder(moving: Body, still: Body, pose: { seen: Seen }): (() => number | null) | null {
+function boxAndCylinder(moving: Body, still: Body, frame: AxleFrame): (() => number | null) | null {
   const [box, cylinder] = moving.shape.kind === 'box' ? [moving, still] : [still, moving];
   const [{ shape: flat }, { shape: round }] = [box, cylinder];
   if (flat.kind !== 'box' || round.kind !== 'cylinder') return null;
   const near = nowhere();
-  const corners = cornersOfBox(flat.min, flat.max);
-  if (box.on === cylinder.on) return () => boxToCylinder(corners, round, near);
-  const seen = cornersOfBox(flat.min, flat.max);
-  const carry = box.on === 'axle' ? 'toChassis' : 'toAxle';
+  const [asked, edges] = [boxOf(flat.min, flat.max), edgesOf(cornersOfBox(flat.min, flat.max))];
+  const seen = cylinderOf(round.centre, round.axis, round.half, round.radius);
+  if (box.on === cylinder.on) return () => boxToCylinder(asked, edges, seen, near);
+  const carry = box.on === 'axle' ? toAxle : toChassis;
+  const tip = round.centre.map((v, k) => v + round.axis[k]!) as Point;
   return () => {
-    for (let i = 0; i < 8; i++) pose.seen[carry](corners[i]!, seen[i]!);
-    return boxToCylinder(seen, round, near);
+    carryCylinder(frame, carry, round.centre, tip, seen);
+    return boxToCylinder(asked, edges, seen, near);
   };
 }
 
+const middle: Point = [0, 0, 0];
+const point: Point = [0, 0, 0];
+
+/** Writes where a cylinder is carried, by its middle and the point one along its axis. */
+function carryCylinder(
+  frame: AxleFrame,
+  carry: typeof toAxle,
+  centre: Point,
+  tip: Point,
+  into: Cylinder,
+): void {
+  carry(frame, centre, 0, middle, 0);
+  carry(frame, tip, 0, point, 0);
+  for (let k = 0; k < 3; k++) {
+    into[k] = middle[k]!;
+    into[3 + k] = point[k]! - middle[k]!;
+  }
+}
+
 /** How far a box of the axle and one of the chassis are apart, where they do not overlap. */
-function boxAndBox(moving: Body, still: Body, pose: { seen: Seen }): (() => number | null) | null {
+function boxAndBox(moving: Body, still: Body, frame: AxleFrame): (() => number | null) | null {
   const [{ shape: a }, { shape: b }] = [moving, still];
   if (a.kind !== 'box' || b.kind !== 'box') return null;
   const near = nowhere();
-  const boxes = [a, b] as const;
+  const boxes = [boxOf(a.min, a.max), boxOf(b.min, b.max)] as const;
   const corners = [cornersOfBox(a.min, a.max), cornersOfBox(b.min, b.max)] as const;
   const seen = [cornersOfBox(a.min, a.max), cornersOfBox(b.min, b.max)] as const;
   return () => {
     for (let i = 0; i < 8; i++) {
-      pose.seen.toChassis(corners[0][i]!, seen[0][i]!);
-      pose.seen.toAxle(corners[1][i]!, seen[1][i]!);
+      toChassis(frame, corners[0][i]!, 0, seen[0][i]!, 0);
+      toAxle(frame, corners[1][i]!, 0, seen[1][i]!, 0);
     }
     return boxToBox(boxes, seen, near);
   };
@@ -112,18 +161,17 @@ export function supportOf(solid: Solid): Support {
 }
 
 /** A solid that the axle carries, asked in the chassis's axes. */
-function carriedAlong(support: Support, pose: { seen: Seen }): Support {
+function carriedAlong(support: Support, frame: AxleFrame): Support {
   const way: Point = [0, 0, 0];
   const origin: Point = [0, 0, 0];
   return (x, y, z, out) => {
-    const { toAxle, toChassis } = pose.seen;
-    toAxle(NOUGHT, origin);
+    toAxle(frame, NOUGHT, 0, origin, 0);
     way[0] = x;
     way[1] = y;
     way[2] = z;
-    toAxle(way, way);
+    toAxle(frame, way, 0, way, 0);
     support(way[0] - origin[0], way[1] - origin[1], way[2] - origin[2], out);
-    toChassis(out, out);
+    toChassis(frame, out, 0, out, 0);
   };
 }
 const ROUNDING = 1e-9;

@@ -1,8 +1,6 @@
-import { segmentToBox, segmentToCylinder, type Cylinder, type Near } from './closestApproach';
+import { nearStart, segmentToBox, segmentToCylinder, type Near } from './closestApproach';
+import { putSegment, SEGMENT, type Box, type Cylinder, type Segments } from './shapes';
 import type { Point } from './vector';
-
-/** A box by its low and its high corner, in axes along its edges, mm. */
-export type Box = { min: Point; max: Point };
 
 /** Pairs of a box's corners that an edge joins; corner i is high in x, y, z where bits 1, 2, 4 of i are set. */
 const EDGES: [number, number][] = [0, 1, 2, 3, 4, 5, 6, 7].flatMap((i) =>
@@ -14,46 +12,56 @@ const FACES = 6;
 export const cornersOfBox = (min: Point, max: Point): Point[] =>
   [0, 1, 2, 3, 4, 5, 6, 7].map((i) => [0, 1, 2].map((k) => ((i >> k) & 1 ? max[k]! : min[k]!)) as Point);
 
+/** The edges of a box by its corners. */
+export function edgesOf(
+  corners: Point[],
+  list: Segments = new Float64Array(EDGES.length * SEGMENT),
+): Segments {
+  for (let edge = 0; edge < EDGES.length; edge++) {
+    const [from, to] = EDGES[edge]!;
+    putSegment(list, edge * SEGMENT, corners[from]!, 0, corners[to]!, 0);
+  }
+  return list;
+}
+
 /**
  * Which edge or face of a box something was found nearest to, and where along the edge: asked first when the two have moved a
  * little. −1: not yet known.
  */
-export type NearBox = Near & { part: number };
-export const nowhere = (): NearBox => ({ part: -1, share: 0 });
+export type NearBox = { part: number; share: Near };
+export const nowhere = (): NearBox => ({ part: -1, share: nearStart() });
 
 /** How much nearer than the place found another of the box might still be, mm. */
 const CLOSE = 1e-6;
 
-/** The place of the cylinder farthest along a direction, less that of a corner, along it and the two other edges, mm. */
-const off = new Float64Array(3);
-const lengths = new Float64Array(3);
-const axes = new Float64Array(9);
 /** A place on an edge, and the way from the other body to it, not of unit length. */
-const place: Point = [0, 0, 0];
-const away: Point = [0, 0, 0];
+const place = new Float64Array(3);
+const away = new Float64Array(3);
+/** The place of a cylinder that comes nearest to a face. */
+const extreme = new Float64Array(3);
 
 /**
- * Least distance from a box that lies anyhow to a cylinder with flat ends, mm: the nearest place of the box is on one of its edges,
+ * Least distance from a box to a cylinder with flat ends that lies anyhow, mm: the nearest place of the box is on one of its edges,
  * or it is inside a face, and then the cylinder's is where it reaches farthest towards that face.
  *
- * @param corners of the box, as `cornersOfBox` orders them, in the axes in which the cylinder is told
+ * @param edges of the box, and the cylinder, both in the box's axes
  * @returns null where no face of the box stands between the two: they may overlap
  */
-export function boxToCylinder(corners: Point[], cylinder: Cylinder, near: NearBox): number | null {
+export function boxToCylinder(box: Box, edges: Segments, cylinder: Cylinder, near: NearBox): number | null {
   if (near.part >= FACES) {
-    const distance = edgeToCylinder(corners, near.part - FACES, cylinder, near);
-    if (distance > 0 && allBeyond(corners, awayFromCylinder(cylinder), distance)) return distance;
+    const distance = edgeToCylinder(edges, near.part - FACES, cylinder, near.share);
+    wayFromCylinder(cylinder);
+    if (distance > 0 && isAllBeyond(box, distance)) return distance;
   }
-  if (!measureEdges(corners)) return null;
-  const [low, high] = [corners[0]!, corners[7]!];
   let best = Infinity;
   let apart = false;
-  for (let face = 0; face < FACES; face++) {
-    const [k, side] = [face >> 1, face & 1 ? 1 : -1];
-    const height = heightOver(k, side, side < 0 ? low : high, low, cylinder);
+  const first = near.part >= 0 && near.part < FACES ? near.part : 0;
+  for (let n = 0; n < FACES; n++) {
+    const face = (first + n) % FACES;
+    const height = heightOver(box, face, cylinder);
     if (height <= 0) continue;
     apart = true;
-    if (!isOver(k)) continue;
+    if (!isOver(box, face >> 1)) continue;
     // Nearer than over a face that stands between them the two cannot be.
     near.part = face;
     return height;
@@ -61,153 +69,148 @@ export function boxToCylinder(corners: Point[], cylinder: Cylinder, near: NearBo
   if (!apart) return null;
   let share = 0;
   for (let edge = 0; edge < EDGES.length; edge++) {
-    near.share = 0;
-    const distance = edgeToCylinder(corners, edge, cylinder, near);
+    near.share[0] = 0;
+    const distance = edgeToCylinder(edges, edge, cylinder, near.share);
     if (distance >= best) continue;
     best = distance;
     near.part = FACES + edge;
-    ({ share } = near);
+    share = near.share[0]!;
   }
-  near.share = share;
+  near.share[0] = share;
   return best;
 }
 
-function edgeToCylinder(corners: Point[], edge: number, cylinder: Cylinder, near: Near): number {
-  const [from, to] = EDGES[edge]!;
-  const [p, q] = [corners[from]!, corners[to]!];
-  const distance = segmentToCylinder(p, q, cylinder, near);
-  along(p, q, near.share);
+function edgeToCylinder(edges: Segments, edge: number, cylinder: Cylinder, near: Near): number {
+  const distance = segmentToCylinder(edges, edge * SEGMENT, cylinder, near);
+  along(edges, edge * SEGMENT, near[0]!);
   return distance;
 }
 
 /** Puts the place that far along a segment into `place`. */
-function along(p: Point, q: Point, share: number): void {
-  for (let k = 0; k < 3; k++) place[k] = p[k]! + share * (q[k]! - p[k]!);
+function along(list: Segments, at: number, share: number): void {
+  for (let k = 0; k < 3; k++) place[k] = list[at + k]! + share * list[at + 3 + k]!;
 }
 
-/** The way from the nearest place of the cylinder to `place`. */
-function awayFromCylinder({ centre: c, axis: e, half, radius }: Cylinder): Point {
-  const x = place[0] - c[0];
-  const y = place[1] - c[1];
-  const z = place[2] - c[2];
-  const s = x * e[0] + y * e[1] + z * e[2];
+/** Puts the way from the nearest place of a cylinder to `place` into `away`. */
+function wayFromCylinder(cylinder: Cylinder): void {
+  const ex = cylinder[3]!;
+  const ey = cylinder[4]!;
+  const ez = cylinder[5]!;
+  const half = cylinder[6]!;
+  const radius = cylinder[7]!;
+  const x = place[0]! - cylinder[0]!;
+  const y = place[1]! - cylinder[1]!;
+  const z = place[2]! - cylinder[2]!;
+  const s = x * ex + y * ey + z * ez;
   const past = s > half ? s - half : s < -half ? s + half : 0;
-  const rx = x - s * e[0];
-  const ry = y - s * e[1];
-  const rz = z - s * e[2];
+  const rx = x - s * ex;
+  const ry = y - s * ey;
+  const rz = z - s * ez;
   const rho = Math.sqrt(rx * rx + ry * ry + rz * rz);
   const out = rho > radius ? (rho - radius) / rho : 0;
-  away[0] = past * e[0] + out * rx;
-  away[1] = past * e[1] + out * ry;
-  away[2] = past * e[2] + out * rz;
-  return away;
+  away[0] = past * ex + out * rx;
+  away[1] = past * ey + out * ry;
+  away[2] = past * ez + out * rz;
 }
 
-/** Whether no corner is nearer to the other body than `place`, seen along the way between the two: then nothing of the box is. */
-function allBeyond(corners: Point[], way: Point, distance: number): boolean {
-  const here = way[0] * place[0] + way[1] * place[1] + way[2] * place[2] - CLOSE * distance;
-  for (let i = 0; i < 8; i++) {
-    const c = corners[i]!;
-    if (way[0] * c[0] + way[1] * c[1] + way[2] * c[2] < here) return false;
-  }
-  return true;
+/** Whether nothing of a box is nearer to the other body than `place`, seen along the way between the two; all in the box's axes. */
+function isAllBeyond(box: Box, distance: number): boolean {
+  let beyond = CLOSE * distance;
+  for (let k = 0; k < 3; k++) beyond += away[k]! * ((away[k]! > 0 ? box[k]! : box[k + 3]!) - place[k]!);
+  return beyond >= 0;
 }
 
 /**
  * Least distance between two boxes that lie anyhow, mm: the nearest place of one of them is on one of its edges.
  *
- * @param seen corners of each, in the axes of the other
+ * @param corners of each, in the axes of the other
  * @returns null where an edge of one passes through the other, or stands in it: they overlap
  */
 export function boxToBox(
   boxes: readonly [Box, Box],
-  seen: readonly [Point[], Point[]],
+  corners: readonly [Point[], Point[]],
   near: NearBox,
 ): number | null {
   if (near.part >= 0) {
     const whose = near.part < EDGES.length ? 0 : 1;
-    const [corners, box] = [seen[whose]!, boxes[1 - whose]!];
-    const distance = edgeToBox(corners, near.part % EDGES.length, box, near);
-    if (distance > 0 && allBeyond(corners, awayFromBox(box), distance)) return distance;
+    const box = boxes[1 - whose]!;
+    const distance = edgeToBox(corners[whose]!, near.part % EDGES.length, box, near.share);
+    wayFromBox(box);
+    if (distance > 0 && areAllBeyond(corners[whose]!, distance)) return distance;
   }
   let best = Infinity;
   let share = 0;
   for (let part = 0; part < 2 * EDGES.length; part++) {
     const whose = part < EDGES.length ? 0 : 1;
-    near.share = 0;
-    const distance = edgeToBox(seen[whose]!, part % EDGES.length, boxes[1 - whose]!, near);
+    near.share[0] = 0;
+    const distance = edgeToBox(corners[whose]!, part % EDGES.length, boxes[1 - whose]!, near.share);
     if (distance >= best) continue;
     best = distance;
     near.part = part;
-    ({ share } = near);
+    share = near.share[0]!;
   }
-  near.share = share;
+  near.share[0] = share;
   return best > 0 ? best : null;
 }
 
-function edgeToBox(corners: Point[], edge: number, { min, max }: Box, near: Near): number {
+const oneEdge: Segments = new Float64Array(SEGMENT);
+
+function edgeToBox(corners: Point[], edge: number, box: Box, near: Near): number {
   const [from, to] = EDGES[edge]!;
-  const [p, q] = [corners[from]!, corners[to]!];
-  const distance = segmentToBox(p, q, min, max, near);
-  along(p, q, near.share);
+  putSegment(oneEdge, 0, corners[from]!, 0, corners[to]!, 0);
+  const distance = segmentToBox(oneEdge, 0, box, near);
+  along(oneEdge, 0, near[0]!);
   return distance;
 }
 
-/** The way from the nearest place of a box to `place`, in that box's axes. */
-function awayFromBox({ min, max }: Box): Point {
-  for (let k = 0; k < 3; k++)
-    away[k] = place[k]! < min[k]! ? place[k]! - min[k]! : place[k]! > max[k]! ? place[k]! - max[k]! : 0;
-  return away;
+/** Puts the way from the nearest place of a box to `place`, in that box's axes, into `away`. */
+function wayFromBox(box: Box): void {
+  for (let k = 0; k < 3; k++) {
+    const [at, low, high] = [place[k]!, box[k]!, box[k + 3]!];
+    away[k] = at < low ? at - low : at > high ? at - high : 0;
+  }
 }
 
-/** Measures the three edges of a box from its low corner; false where one has no length. */
-function measureEdges(corners: Point[]): boolean {
-  const low = corners[0]!;
-  for (let k = 0; k < 3; k++) {
-    const far = corners[1 << k]!;
-    const x = far[0] - low[0];
-    const y = far[1] - low[1];
-    const z = far[2] - low[2];
-    const length = Math.sqrt(x * x + y * y + z * z);
-    // A box may be as flat as a plate, or as thin as a wire.
-    if (length < 1e-9) return false;
-    lengths[k] = length;
-    axes[3 * k] = x / length;
-    axes[3 * k + 1] = y / length;
-    axes[3 * k + 2] = z / length;
+/** The same as `isAllBeyond` of a box by its corners, seen from the other body's axes. */
+function areAllBeyond(corners: Point[], distance: number): boolean {
+  const [x, y, z] = [away[0]!, away[1]!, away[2]!];
+  const here = x * place[0]! + y * place[1]! + z * place[2]! - CLOSE * distance;
+  for (let i = 0; i < 8; i++) {
+    const c = corners[i]!;
+    if (x * c[0] + y * c[1] + z * c[2] < here) return false;
   }
   return true;
 }
 
-/** Whether the place found by `heightOver` is over the face across edge k, not beside it. */
-function isOver(k: number): boolean {
-  const i = k === 0 ? 1 : 0;
-  const j = k === 2 ? 1 : 2;
-  return off[i]! >= 0 && off[i]! <= lengths[i]! && off[j]! >= 0 && off[j]! <= lengths[j]!;
+/** How far a cylinder stays over a face of a box, mm, by its place that comes nearest, which is left in `extreme`. */
+function heightOver(box: Box, face: number, cylinder: Cylinder): number {
+  const k = face >> 1;
+  const high = (face & 1) === 1;
+  const on = high ? cylinder[3 + k]! : -cylinder[3 + k]!;
+  const s = on > 0 ? -cylinder[6]! : cylinder[6]!;
+  // How much of the way to the face is square to the axis.
+  const [i, j] = BESIDE[k]!;
+  const size = Math.sqrt(cylinder[3 + i]! * cylinder[3 + i]! + cylinder[3 + j]! * cylinder[3 + j]!);
+  const r = size > 1e-12 ? cylinder[7]! / size : 0;
+  for (let c = 0; c < 3; c++) extreme[c] = cylinder[c]! + (s + r * on) * cylinder[3 + c]!;
+  extreme[k] = extreme[k]! - (high ? r : -r);
+  return high ? extreme[k]! - box[3 + k]! : box[k]! - extreme[k]!;
 }
 
-/**
- * How far the cylinder stays over a face of the box, mm, by its place that comes nearest; that place from the low corner along the
- * three edges is left in `off`.
- */
-function heightOver(k: number, side: number, face: Point, low: Point, cylinder: Cylinder): number {
-  const { centre: c, axis: e, half, radius } = cylinder;
-  const nx = side * axes[3 * k]!;
-  const ny = side * axes[3 * k + 1]!;
-  const nz = side * axes[3 * k + 2]!;
-  const on = nx * e[0] + ny * e[1] + nz * e[2];
-  const rx = nx - on * e[0];
-  const ry = ny - on * e[1];
-  const rz = nz - on * e[2];
-  const size = Math.sqrt(rx * rx + ry * ry + rz * rz);
-  const s = on > 0 ? -half : half;
-  const r = size > 1e-12 ? radius / size : 0;
-  const px = c[0] + s * e[0] - r * rx;
-  const py = c[1] + s * e[1] - r * ry;
-  const pz = c[2] + s * e[2] - r * rz;
-  const dx = px - low[0];
-  const dy = py - low[1];
-  const dz = pz - low[2];
-  for (let i = 0; i < 3; i++) off[i] = dx * axes[3 * i]! + dy * axes[3 * i + 1]! + dz * axes[3 * i + 2]!;
-  return (px - face[0]) * nx + (py - face[1]) * ny + (pz - face[2]) * nz;
+/** Whether the place found by `heightOver` is over the face across axis k, not beside it. */
+function isOver(box: Box, k: number): boolean {
+  const [i, j] = BESIDE[k]!;
+  return (
+    extreme[i]! >= box[i]! &&
+    extreme[i]! <= box[3 + i]! &&
+    extreme[j]! >= box[j]! &&
+    extreme[j]! <= box[3 + j]!
+  );
 }
+
+/** The two other axes. */
+const BESIDE = [
+  [1, 2],
+  [0, 2],
+  [0, 1],
+] as const;

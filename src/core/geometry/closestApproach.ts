@@ -1,22 +1,21 @@
-import type { Point } from './vector';
+import type { Box, Cylinder, Segments } from './shapes';
 
 /**
- * Least distance between two segments, mm. Each may be a point. Clamped closest-point solution; from memory of
- * Ericson, Real-Time Collision Detection (2005) §5.1.9.
+ * Least distance between two segments, mm, each at a place of its list. Each may be a point. Clamped closest-point solution; from
+ * memory of Ericson, Real-Time Collision Detection (2005) §5.1.9.
  */
-export function segmentToSegment(p1: Point, q1: Point, p2: Point, q2: Point): number {
-  // Written out: it is asked many times a pose, and a pose is asked many times a second.
-  const ux = q1[0] - p1[0];
-  const uy = q1[1] - p1[1];
-  const uz = q1[2] - p1[2];
-  const vx = q2[0] - p2[0];
-  const vy = q2[1] - p2[1];
-  const vz = q2[2] - p2[2];
-  const rx = p1[0] - p2[0];
-  const ry = p1[1] - p2[1];
-  const rz = p1[2] - p2[2];
-  const a = ux * ux + uy * uy + uz * uz;
-  const e = vx * vx + vy * vy + vz * vz;
+export function segmentToSegment(one: Segments, i: number, other: Segments, k: number): number {
+  const ux = one[i + 3]!;
+  const uy = one[i + 4]!;
+  const uz = one[i + 5]!;
+  const vx = other[k + 3]!;
+  const vy = other[k + 4]!;
+  const vz = other[k + 5]!;
+  const rx = one[i]! - other[k]!;
+  const ry = one[i + 1]! - other[k + 1]!;
+  const rz = one[i + 2]! - other[k + 2]!;
+  const a = one[i + 6]!;
+  const e = other[k + 6]!;
   const f = vx * rx + vy * ry + vz * rz;
   const c = ux * rx + uy * ry + uz * rz;
   let s = 0;
@@ -50,8 +49,12 @@ const MOST_STEPS = 60;
 /** How much nearer than the place found another of the segment might still be, mm; its square. */
 const CLOSE = 1e-6 ** 2;
 
-/** Where along a segment its nearest place was found, 0 to 1: where a search begins that is asked again, moved a little. */
-export type Near = { share: number };
+/**
+ * Where along a segment its nearest place was found, 0 to 1: where a search begins that is asked again, moved a little. A list of
+ * one number, which is written over without a new one being made.
+ */
+export type Near = Float64Array;
+export const nearStart = (): Near => new Float64Array(1);
 
 /**
  * Least distance from a segment to an axis-aligned box, mm; 0 where they meet.
@@ -59,22 +62,31 @@ export type Near = { share: number };
  * The square of the distance along the segment is convex, a chain of parabolas that join where the segment passes a plane of the
  * box: Newton's method goes from parabola to parabola within a bracket that keeps the least place.
  */
-export function segmentToBox(p: Point, q: Point, low: Point, high: Point, near: Near = { share: 0 }): number {
-  const ux = q[0] - p[0];
-  const uy = q[1] - p[1];
-  const uz = q[2] - p[2];
+export function segmentToBox(list: Segments, at: number, box: Box, near = nearStart()): number {
+  const px = list[at]!;
+  const py = list[at + 1]!;
+  const pz = list[at + 2]!;
+  const ux = list[at + 3]!;
+  const uy = list[at + 4]!;
+  const uz = list[at + 5]!;
+  const lowX = box[0]!;
+  const lowY = box[1]!;
+  const lowZ = box[2]!;
+  const highX = box[3]!;
+  const highY = box[4]!;
+  const highZ = box[5]!;
   // What is outside of 0 to 1 has not been looked at.
   let from = -1;
   let to = 2;
-  let t = near.share;
+  let t = near[0]!;
   let square = 0;
   for (let n = 0; n < MOST_STEPS; n++) {
-    const x = p[0] + t * ux;
-    const y = p[1] + t * uy;
-    const z = p[2] + t * uz;
-    const dx = x < low[0] ? x - low[0] : x > high[0] ? x - high[0] : 0;
-    const dy = y < low[1] ? y - low[1] : y > high[1] ? y - high[1] : 0;
-    const dz = z < low[2] ? z - low[2] : z > high[2] ? z - high[2] : 0;
+    const x = px + t * ux;
+    const y = py + t * uy;
+    const z = pz + t * uz;
+    const dx = x < lowX ? x - lowX : x > highX ? x - highX : 0;
+    const dy = y < lowY ? y - lowY : y > highY ? y - highY : 0;
+    const dz = z < lowZ ? z - lowZ : z > highZ ? z - highZ : 0;
     square = dx * dx + dy * dy + dz * dz;
     // Half of the slope over the segment, and half of the slope's own.
     const slope = dx * ux + dy * uy + dz * uz;
@@ -84,7 +96,7 @@ export function segmentToBox(p: Point, q: Point, low: Point, high: Point, near: 
     const bend = (dx === 0 ? 0 : ux * ux) + (dy === 0 ? 0 : uy * uy) + (dz === 0 ? 0 : uz * uz);
     t = within(t - slope / bend, from, to);
   }
-  near.share = t;
+  near[0] = t;
   return Math.sqrt(square);
 }
 
@@ -94,35 +106,37 @@ function within(foretold: number, from: number, to: number): number {
   return t > from && t < to ? t : (Math.max(0, from) + Math.min(1, to)) / 2;
 }
 
-/** A solid cylinder with flat ends: its middle, its axis (unit), half its length and its radius, mm. */
-export type Cylinder = { centre: Point; axis: Point; half: number; radius: number };
-
 /**
  * Least distance from a segment to a cylinder with flat ends, mm; 0 where they meet. Where it is nearest beside the cylinder, or over
  * one of its ends, that is told at once; where the rim is nearest it is looked for, convex along the segment, as for a box.
  */
 export function segmentToCylinder(
-  p: Point,
-  q: Point,
-  { centre, axis, half, radius }: Cylinder,
-  near: Near = { share: 0 },
+  list: Segments,
+  at: number,
+  cylinder: Cylinder,
+  near = nearStart(),
 ): number {
-  const ux = q[0] - p[0];
-  const uy = q[1] - p[1];
-  const uz = q[2] - p[2];
-  const wx = p[0] - centre[0];
-  const wy = p[1] - centre[1];
-  const wz = p[2] - centre[2];
-  const run = ux * axis[0] + uy * axis[1] + uz * axis[2];
-  const start = wx * axis[0] + wy * axis[1] + wz * axis[2];
+  const ux = list[at + 3]!;
+  const uy = list[at + 4]!;
+  const uz = list[at + 5]!;
+  const wx = list[at]! - cylinder[0]!;
+  const wy = list[at + 1]! - cylinder[1]!;
+  const wz = list[at + 2]! - cylinder[2]!;
+  const ex = cylinder[3]!;
+  const ey = cylinder[4]!;
+  const ez = cylinder[5]!;
+  const half = cylinder[6]!;
+  const radius = cylinder[7]!;
+  const run = ux * ex + uy * ey + uz * ez;
+  const start = wx * ex + wy * ey + wz * ez;
   // Square of the distance from the axis: a·t² + 2b·t + c.
-  const a = ux * ux + uy * uy + uz * uz - run * run;
+  const a = list[at + 6]! - run * run;
   const b = ux * wx + uy * wy + uz * wz - run * start;
   const c = wx * wx + wy * wy + wz * wz - start * start;
   const beside = b >= 0 ? 0 : -b >= a ? 1 : -b / a;
   const atBeside = start + beside * run;
   if (atBeside <= half && atBeside >= -half) {
-    near.share = beside;
+    near[0] = beside;
     const round = (a * beside + 2 * b) * beside + c;
     return round > radius * radius ? Math.sqrt(round) - radius : 0;
   }
@@ -130,13 +144,13 @@ export function segmentToCylinder(
   if ((start > half && end > half) || (start < -half && end < -half)) {
     const nearer = Math.abs(start) <= Math.abs(end) ? 0 : 1;
     if ((a * nearer + 2 * b) * nearer + c <= radius * radius) {
-      near.share = nearer;
+      near[0] = nearer;
       return Math.abs(start + nearer * run) - half;
     }
   }
   let from = -1;
   let to = 2;
-  let t = near.share;
+  let t = near[0]!;
   let square = 0;
   for (let n = 0; n < MOST_STEPS; n++) {
     const s = start + t * run;
@@ -158,7 +172,7 @@ export function segmentToCylinder(
     else from = t;
     t = within(t - slope / bend, from, to);
   }
-  near.share = t;
+  near[0] = t;
   return Math.sqrt(square);
 }
 

@@ -1,5 +1,6 @@
 import { bodiesOf } from '@/core/clearance/bodies';
 import { segmentToSegment } from '@/core/geometry/closestApproach';
+import { segmentsOf } from '@/core/geometry/shapes';
 import type { Point } from '@/core/geometry/vector';
 import { kindOf } from '@/core/rig/members/members';
 import type { MountKey } from '@/core/rig/members/kind';
@@ -41,7 +42,9 @@ export function joinedToBrackets(rig: Rig): [string, string][] {
           id === member ||
           mounts.some(
             (m) =>
-              m.on === bracket.on && segmentToSegment(m.point, m.point, bracket.from, bracket.to) < SHARED,
+              m.on === bracket.on &&
+              segmentToSegment(segmentsOf([m.point, m.point]), 0, segmentsOf([bracket.from, bracket.to]), 0) <
+                SHARED,
           ),
       )
       .map(({ id }): [string, string] => [bracket.id, id]),

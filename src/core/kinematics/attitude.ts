@@ -1,3 +1,4 @@
+import type { Coordinates } from '@/core/geometry/shapes';
 import { distance, type Point } from '@/core/geometry/vector';
 import { toRadians } from '@/core/geometry/angle';
 
@@ -11,16 +12,18 @@ export type Attitude = {
   steerDeg: number;
 };
 
-/** Where a point is carried to: a new one, or one that is written over. */
-type Carry = (point: Point, into?: Point) => Point;
-
 /**
- * Both ways between the axes of the axle and of the chassis in a pose: points of the axle as they are at ride height, turned about
- * its centre and moved with it; and where a point of the chassis then is, seen from the axle, in its ride-height axes.
- *
- * @param tireRadius height of the axle's centre at ride height, mm
+ * An axle's attitude in one list of numbers: its turn row by row (9), its centre (x, y, z), mm, and the height of that centre at ride
+ * height, mm.
  */
-export function carries(pose: Attitude, tireRadius: number): { toChassis: Carry; toAxle: Carry } {
+export type AxleFrame = Float64Array;
+
+/** @param tireRadius height of the axle's centre at ride height, mm */
+export function axleFrame(
+  pose: Attitude,
+  tireRadius: number,
+  into: AxleFrame = new Float64Array(13),
+): AxleFrame {
   const r = toRadians(pose.rollDeg);
   const p = toRadians(pose.pitchDeg);
   const s = toRadians(pose.steerDeg);
@@ -30,50 +33,65 @@ export function carries(pose: Attitude, tireRadius: number): { toChassis: Carry;
   const sp = Math.sin(p);
   const cs = Math.cos(s);
   const ss = Math.sin(s);
-  const xx = cs * cp;
-  const xy = cs * sp * sr - ss * cr;
-  const xz = cs * sp * cr + ss * sr;
-  const yx = ss * cp;
-  const yy = ss * sp * sr + cs * cr;
-  const yz = ss * sp * cr - cs * sr;
-  const zx = -sp;
-  const zy = cp * sr;
-  const zz = cp * cr;
-  const { x: ox, y: oy, z: oz } = pose;
-  return {
-    toChassis: (q, into = [0, 0, 0]) => {
-      const x = q[0];
-      const y = q[1];
-      const z = q[2] - tireRadius;
-      into[0] = ox + xx * x + xy * y + xz * z;
-      into[1] = oy + yx * x + yy * y + yz * z;
-      into[2] = oz + zx * x + zy * y + zz * z;
-      return into;
-    },
-    toAxle: (q, into = [0, 0, 0]) => {
-      const x = q[0] - ox;
-      const y = q[1] - oy;
-      const z = q[2] - oz;
-      into[0] = xx * x + yx * y + zx * z;
-      into[1] = xy * x + yy * y + zy * z;
-      into[2] = xz * x + yz * y + zz * z + tireRadius;
-      return into;
-    },
-  };
+  into[0] = cs * cp;
+  into[1] = cs * sp * sr - ss * cr;
+  into[2] = cs * sp * cr + ss * sr;
+  into[3] = ss * cp;
+  into[4] = ss * sp * sr + cs * cr;
+  into[5] = ss * sp * cr - cs * sr;
+  into[6] = -sp;
+  into[7] = cp * sr;
+  into[8] = cp * cr;
+  into[9] = pose.x;
+  into[10] = pose.y;
+  into[11] = pose.z;
+  into[12] = tireRadius;
+  return into;
+}
+
+/** Writes where a point of the axle, told as it is at ride height, is in a pose. */
+export function toChassis(
+  frame: AxleFrame,
+  from: Coordinates,
+  at: number,
+  into: Coordinates,
+  to: number,
+): void {
+  const x = from[at]!;
+  const y = from[at + 1]!;
+  const z = from[at + 2]! - frame[12]!;
+  into[to] = frame[9]! + frame[0]! * x + frame[1]! * y + frame[2]! * z;
+  into[to + 1] = frame[10]! + frame[3]! * x + frame[4]! * y + frame[5]! * z;
+  into[to + 2] = frame[11]! + frame[6]! * x + frame[7]! * y + frame[8]! * z;
+}
+
+/** Writes where a point of the chassis is in a pose, seen from the axle in its ride-height axes. */
+export function toAxle(frame: AxleFrame, from: Coordinates, at: number, into: Coordinates, to: number): void {
+  const x = from[at]! - frame[9]!;
+  const y = from[at + 1]! - frame[10]!;
+  const z = from[at + 2]! - frame[11]!;
+  into[to] = frame[0]! * x + frame[3]! * y + frame[6]! * z;
+  into[to + 1] = frame[1]! * x + frame[4]! * y + frame[7]! * z;
+  into[to + 2] = frame[2]! * x + frame[5]! * y + frame[8]! * z + frame[12]!;
 }
 
 /** Carries points of the axle from where they are at ride height to where they are in a pose. */
 export function axleToChassis(pose: Attitude, tireRadius: number): (point: Point) => Point {
-  const { toChassis } = carries(pose, tireRadius);
-  // Alone, so that what `map` hands on beside a point is not written over.
-  return (point) => toChassis(point);
+  return carrying(axleFrame(pose, tireRadius), toChassis);
 }
 
 /** The inverse of `axleToChassis`. */
 export function chassisToAxle(pose: Attitude, tireRadius: number): (point: Point) => Point {
-  const { toAxle } = carries(pose, tireRadius);
-  return (point) => toAxle(point);
+  return carrying(axleFrame(pose, tireRadius), toAxle);
 }
+
+const carrying =
+  (frame: AxleFrame, carry: typeof toChassis) =>
+  (point: Point): Point => {
+    const into: Point = [0, 0, 0];
+    carry(frame, point, 0, into, 0);
+    return into;
+  };
 
 /**
  * How far the ball of an arm rigid to the axle is carried from where it hangs, mm, in a pose: what joint, arm and bracket give.

@@ -1,10 +1,13 @@
 import { clearUntil, closestApproaches, type ClosestApproach } from '@/core/clearance/closestOverTravel';
 import { assemble, type Mechanism } from '@/core/kinematics/mechanism';
-import type { SweptPose } from '@/core/kinematics/pose';
+import { misalignment } from '@/core/kinematics/misalignment';
+import { isReached, type SweptPose } from '@/core/kinematics/pose';
+import { JOINTS, jointsOf } from '@/core/materials/joints';
 import { LIMITS } from '@/core/materials/limits';
 import { describeBar } from '@/core/rig/lateralBar';
 import { lateralBarOf } from '@/core/rig/roles';
-import { BODY_IDS, type Rig } from '@/core/rig/schema';
+import { linksOf } from '@/core/rig/members/members';
+import { BODY_IDS } from '@/core/rig/schema';
 import { lateralRemedies } from './lateralRemedies';
 import { leafGive } from './leafGive';
 import { lineFindings } from './lines';
@@ -12,7 +15,7 @@ import { findLinks } from './linkFindings';
 import { solveStandardLoads } from './loads';
 import { compareSchools } from './schools';
 import { curvePoint, mostSideways } from './travelCurve';
-import { whileDriven, type Gap, type LocateInput, type LocateResult } from './types';
+import { flopsOf, whileDriven, type Gap, type LocateInput, type LocateResult } from './types';
 
 const CURVE_STEPS = 48;
 /** Gaps change slowly over the travel: they are looked at on every fourth pose of the curve, and so often on each way of rolling. */
@@ -82,8 +85,11 @@ function rolledPoses({ bump, droop }: LocateInput, { at }: Mechanism): SweptPose
 /** The tightest place of each pair of bodies over heave, roll and one wheel, steered to either side where that can be. */
 function gapsOver(input: LocateInput, mechanism: Mechanism, poses: SweptPose[]): Gap[] {
   const { rig, lock } = input;
-  const steered = lock === null ? [] : [lock, -lock].flatMap((lockDeg) => tireGaps(rig, poses, lockDeg));
-  const gaps = [...closestApproaches(rig, poses), ...steered].sort((a, b) => a.distance - b.distance);
+  const flops = flopsOf(input);
+  const steered = lock === null ? [] : [lock, -lock].flatMap((lockDeg) => tireGaps(input, poses, lockDeg));
+  const gaps = [...closestApproaches(rig, poses, { flops }), ...steered].sort(
+    (a, b) => a.distance - b.distance,
+  );
   const pair = ({ a, b }: ClosestApproach) => `${a}\n${b}`;
   const first = new Map(gaps.map((gap) => [pair(gap), gap] as const).reverse());
   const { least } = LIMITS.clearance;
@@ -91,15 +97,37 @@ function gapsOver(input: LocateInput, mechanism: Mechanism, poses: SweptPose[]):
     .filter((gap) => first.get(pair(gap)) === gap)
     .map((gap, i) =>
       i < FOLLOWED && gap.distance < least - 1e-6
-        ? { ...gap, until: clearUntil(rig, mechanism, gap, input, least) }
+        ? {
+            ...gap,
+            until: clearUntil(rig, mechanism, gap, input, { margin: least, flops }),
+            held: heldBar(input, poses, gap),
+          }
         : gap,
     );
 }
 
 /** What the tyres come near to once they are steered; all else is as it was. */
-function tireGaps(rig: Rig, poses: SweptPose[], lockDeg: number): ClosestApproach[] {
+function tireGaps(input: LocateInput, poses: SweptPose[], lockDeg: number): ClosestApproach[] {
   const tires: string[] = Object.values(BODY_IDS.tire);
-  return closestApproaches(rig, poses, { lockDeg, only: (a, b) => tires.includes(a) || tires.includes(b) });
+  const only = (a: string, b: string) => tires.includes(a) || tires.includes(b);
+  return closestApproaches(input.rig, poses, { lockDeg, flops: flopsOf(input), only });
+}
+
+/** The same gap with its bent bar held as it was drawn; nothing where none of the two can roll. */
+function heldBar(input: LocateInput, poses: SweptPose[], { a, b, lockDeg }: ClosestApproach) {
+  const { rig, joints } = input;
+  const rolls = flopsOf(input);
+  const bar = linksOf(rig).find(({ id }) => (id === a || id === b) && rolls(id) > 0);
+  if (!bar) return undefined;
+  const only = (p: string, q: string) => p === a && q === b;
+  const { distance } = closestApproaches(rig, poses, { lockDeg, only })[0]!;
+  const cocked = poses
+    .filter(isReached)
+    .map((pose) => misalignment(rig, bar, jointsOf(joints, bar.id), pose));
+  const end = (['chassis', 'axle'] as const).find((at) =>
+    cocked.every((swing) => swing[at] <= JOINTS.poly.swing),
+  );
+  return { distance, end: end ?? null };
 }
 
 /** Poses of both wheels together from droop to bump, and of the ends of the travel that the bay ghosts. */

@@ -7,7 +7,7 @@ import type { LinkMember } from '@/core/rig/members/link';
 import { withLink } from '@/core/rig/roles';
 import { cornerPoses } from '@/core/kinematics/travelCorners';
 import { sidewaysOverTravel } from './schools';
-import type { LateralRemedies, LocateInput } from './types';
+import { flopsOf, type LateralRemedies, type LocateInput } from './types';
 
 /** Shares of the way to the tightest place at which a bar that has been moved is looked at again. */
 const WAYS = [1, 0.75, 0.5, 0.25];
@@ -55,11 +55,12 @@ function lengthRemedy(
 
 /** How far both ends must move away from the axle, lengthwise, for the bar to clear everything, mm; null where that does not do it. */
 function distanceAway(
-  { rig, bump, droop }: LocateInput,
+  input: LocateInput,
   mechanism: Mechanism,
   closest: ClosestApproach,
   bar: LinkMember,
 ): number | null {
+  const { rig, bump, droop } = input;
   const poses = [
     ...cornerPoses(mechanism, bump, droop).map(({ pose }) => pose),
     ...WAYS.map((share) => mechanism.at({ left: share * closest.at.left, right: share * closest.at.right })),
@@ -75,7 +76,7 @@ function distanceAway(
       chassis: [m.chassis[0] + way * away, m.chassis[1], m.chassis[2]],
       axle: [m.axle[0] + way * away, m.axle[1], m.axle[2]],
     }));
-    const near = closestApproaches(shifted, poses);
+    const near = closestApproaches(shifted, poses, { flops: flopsOf(input) });
     gap = near.find((g) => g.a === bar.id || g.b === bar.id)!.distance;
   }
   return gap >= LIMITS.clearance.least - 0.05 ? away : null;

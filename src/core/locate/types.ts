@@ -2,9 +2,10 @@ import type { ClearUntil, ClosestApproach } from '@/core/clearance/closestOverTr
 import type { Job } from '@/core/job/jobSchema';
 import { drivenTravel, lockOf, tireWidthOf, travelOf } from '@/core/job/jobValues';
 import type { Pose, SweptPose } from '@/core/kinematics/pose';
-import type { JointName, MemberJoints } from '@/core/materials/joints';
+import { flopOf, jointsOf, type JointName, type MemberJoints } from '@/core/materials/joints';
 import type { Use } from '@/core/materials/uses';
 import type { LateralBar, LevelSchool } from '@/core/rig/lateralBar';
+import { linksOf } from '@/core/rig/members/members';
 import type { Rig, Travel } from '@/core/rig/schema';
 import type { LoadAnswer, LoadCase } from '@/core/statics/equilibrium';
 import type { Tape } from '@/core/units/tape';
@@ -44,6 +45,14 @@ export type LocateInput = {
 
 /** What is asked of the travel that the car is driven over. */
 export const whileDriven = (input: LocateInput): LocateInput => ({ ...input, bump: input.driven });
+
+/** How far each bent bar may turn about its own eyes, degrees each way. */
+export const flopsOf =
+  ({ rig, joints }: Pick<LocateInput, 'rig' | 'joints'>) =>
+  (id: string): number =>
+    linksOf(rig).some((link) => link.id === id && link.path?.chassis.length)
+      ? flopOf(jointsOf(joints, id))
+      : 0;
 
 export const locateInput = (job: Job, rocker: Travel): LocateInput => ({
   rig: job.rig,
@@ -167,7 +176,17 @@ export type LateralRemedies = {
 };
 
 /** A tight place; of one too tight, how far the travel goes before it is. */
-export type Gap = ClosestApproach & { until?: ClearUntil };
+/**
+ * A bent bar held from rolling: what it then leaves, mm, and which of its ends swings so little over the travel that a soft bushing
+ * there could hold it; null where neither does.
+ */
+export type HeldBar = { distance: number; end: 'chassis' | 'axle' | null };
+
+export type Gap = ClosestApproach & {
+  until?: ClearUntil;
+  /** the same with a bent bar that can turn about its eyes held as it was drawn */
+  held?: HeldBar;
+};
 
 /** What Locate works out of one geometry: numbers, ids and places; words are made of it on the way to the screen. */
 export type LocateResult = {

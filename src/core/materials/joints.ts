@@ -41,6 +41,12 @@ const USUAL: MemberJoints = { chassis: 'rod-end', axle: 'rod-end', brackets: 'tu
 export const jointsOf = (joints: Record<string, MemberJoints>, member: string): MemberJoints =>
   joints[member] ?? USUAL;
 
+/** How far a bent bar can turn about its own eyes each way, degrees: as far as both joints swing, not at all where one of them is soft. */
+export function flopOf({ chassis, axle }: Pick<MemberJoints, 'chassis' | 'axle'>): number {
+  const ends = [JOINTS[chassis], JOINTS[axle]];
+  return ends.some(({ soft }) => soft) ? 0 : Math.min(...ends.map(({ swing }) => swing));
+}
+
 /** Stiffness along a bar with a joint at each end, N/mm: two springs in a row. */
 export function axialRate({ chassis, axle }: Pick<MemberJoints, 'chassis' | 'axle'>): number {
   return 1 / (1 / JOINTS[chassis].rate + 1 / JOINTS[axle].rate);

@@ -20,6 +20,7 @@ import { settingOf } from '@/core/ride/alignment';
 const bare = newJob('check', 'Check', 'mm');
 const analyse = (job: Job) => located(job).result;
 const stateOf = (job: Job, id: string) => located(job).said.find((v) => v.id === id)?.state;
+const verdictOf = (job: Job, id: string) => located(job).said.find((v) => v.id === id)!;
 const SWEEP = [-70, -35, 35, 70].map((lift) => ({ left: lift, right: lift }));
 
 describe('warnings of a rig', () => {
@@ -222,7 +223,7 @@ test('what the axle carries is measured against what the chassis carries, boxes 
   expect(analyse(moved).gaps[0]!.distance).toBeGreaterThan(0);
 });
 
-test('a bar bent round what it hits clears it, and holds the axle as before', () => {
+test('a bar bent round what it hits clears it once it cannot roll, and holds the axle as before', () => {
   const pipe: Obstacle = {
     id: 'pipe',
     on: 'chassis',
@@ -241,7 +242,13 @@ test('a bar bent round what it hits clears it, and holds the axle as before', ()
     [x, 250, z + 150],
     [x, -250, z + 150],
   ]);
-  expect(stateOf(bent, 'clearance')).toBe('ok');
+  // Its rod ends let it roll about its eyes, down towards the pipe again: said, with what holds it.
+  const rolls = verdictOf(bent, 'clearance');
+  expect(rolls.state).not.toBe('ok');
+  expect(rolls.reason).toMatch(/can roll about its own two ends/);
+  expect(rolls.remedies.map(({ text }) => text).join()).toMatch(/soft bushing at its (frame|axle) end/);
+  const held = withJoints(bent, 'panhard', { chassis: 'poly' }, false);
+  expect(stateOf(held, 'clearance')).toBe('ok');
   expect(analyse(bent).ride.rollCentreHeight).toBe(analyse(blocked).ride.rollCentreHeight);
   expect(withBends(bent, 'panhard', []).rig.members).toEqual(blocked.rig.members);
 });

@@ -13,7 +13,7 @@ import type { Rig } from '@/core/rig/schema';
 import { withMount } from '@/core/rig/mounts';
 import { snap } from '@/core/units/tape';
 import { sidewaysOverTravel } from '../schools';
-import type { LocateInput, MostSteer, SteeringRemedy } from '../types';
+import { flopsOf, type LocateInput, type MostSteer, type SteeringRemedy } from '../types';
 
 /** How far an end may go up or down and still be the same bracket made taller or shorter, mm: three inches. */
 const REACH = 76.2;
@@ -117,7 +117,9 @@ function costsNothingElse(input: LocateInput, bar: LinkMember, changed: Rig): bo
   if (sideways(changed) > Math.max(shiftLimit, sideways(rig)) + 1e-6) return false;
   const room = (of: Rig) => {
     const poses = cornerPoses(assemble(of), bump, droop).map(({ pose }) => pose);
-    const gaps = closestApproaches(of, poses).filter(({ a, b }) => a === bar.id || b === bar.id);
+    const gaps = closestApproaches(of, poses, { flops: flopsOf(input) }).filter(
+      ({ a, b }) => a === bar.id || b === bar.id,
+    );
     return Math.min(Infinity, ...gaps.map((g) => g.distance));
   };
   return room(changed) >= Math.min(LIMITS.clearance.least, room(rig)) - 1e-6;

@@ -1,17 +1,23 @@
-import type { ClosestApproach } from '@/core/clearance/closestOverTravel';
 import { LIMITS } from '@/core/materials/limits';
 import { memberName } from '@/core/rig/names';
 import type { Travel } from '@/core/rig/schema';
 import { sayLength } from '@/core/units/length';
 import { downToLine, type Tape } from '@/core/units/tape';
 import type { Remedy, Verdict } from '@/core/verdict/verdict';
-import type { Gap, LocateInput } from '../types';
+import type { Gap, HeldBar, LocateInput } from '../types';
 import { sayLock, sayTravel } from './words';
 
 export const MAKE_ROOM: Remedy = { text: 'Move one of the two, or bend the bar.' };
 
+/** What is to be said of a bent bar that can turn about its eyes. */
+function saidOfRolling({ held, distance }: Gap, tape: Tape): string {
+  if (!held || held.distance - distance < 0.5) return '';
+  const left = held.distance > 0 ? `${sayLength(held.distance, tape)} is left` : 'it hits still';
+  return ` The bent bar can roll about its own two ends as far as their joints swing; held as it is drawn, ${left}.`;
+}
+
 /** What is to be said about the tightest place between two bodies. @param about the one that is spoken of, if it is one of them */
-export function gapVerdict(input: LocateInput, gap: ClosestApproach, tape: Tape, about?: string): Verdict {
+export function gapVerdict(input: LocateInput, gap: Gap, tape: Tape, about?: string): Verdict {
   const least = LIMITS.clearance.least;
   const swapped = gap.b === about;
   const [one, other] = (swapped ? [gap.b, gap.a] : [gap.a, gap.b]).map((id) => memberName(id, input.rig.end));
@@ -30,19 +36,29 @@ export function gapVerdict(input: LocateInput, gap: ClosestApproach, tape: Tape,
     ...shared,
     state: hits ? 'stop' : 'look',
     title: hits ? `The ${one} hits the ${other} ${place}.` : `Only ${far} from ${one} to ${other} ${place}.`,
-    reason: `Leave at least ${sayLength(least, tape)}: fingers should fit, at every height of the axle.`,
+    reason: `Leave at least ${sayLength(least, tape)}: fingers should fit, at every height of the axle.${saidOfRolling(gap, tape)}`,
   };
 }
 
+/** A soft bushing at the end that swings little enough for one, where the bar then clears. */
+function holdFromRolling(held: HeldBar | undefined): Remedy[] {
+  if (!held?.end || held.distance < LIMITS.clearance.least - 1e-6) return [];
+  const end = held.end === 'axle' ? 'axle' : 'frame';
+  return [
+    { text: `Or a soft bushing at its ${end} end, which cannot roll: held as it is drawn, the bar clears.` },
+  ];
+}
+
 /** What makes room: something moved; or a travel that ends where there still is some. */
-export function roomRemedies({ until }: Gap, tape: Tape): Remedy[] {
-  if (!until?.stop) return [MAKE_ROOM];
+export function roomRemedies({ until, held }: Gap, tape: Tape): Remedy[] {
+  const hold = holdFromRolling(held);
+  if (!until?.stop) return [MAKE_ROOM, ...hold];
   const { end, mm } = until.stop;
   const at = sayLength(downToLine(mm, tape), tape);
   const least = sayLength(LIMITS.clearance.least, tape);
   const touch = until.touch ? ` They touch with a wheel ${sayWheel(until.touch, tape)}.` : '';
   const stop = end === 'bump' ? `set the bump stops at ${at} up` : `stop the droop at ${at}`;
-  return [MAKE_ROOM, { text: `Or ${stop}: ${least} is left then, in heave and roll.${touch}` }];
+  return [MAKE_ROOM, ...hold, { text: `Or ${stop}: ${least} is left then, in heave and roll.${touch}` }];
 }
 
 /** How far the wheel that moves most has gone, and which way. */
