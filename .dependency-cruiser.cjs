@@ -12,9 +12,11 @@ const FLOORS = [
   ['swaybar'],
   ['balance', 'fabricate'],
   ['job'],
+  ['provenance'],
   ['verdict'],
   ['record', 'place', 'locate', 'roll', 'cut', 'weld', 'ride'],
   ['bench'],
+  ['advice'],
 ];
 const ROOMS = FLOORS.flat();
 

@@ -1,11 +1,12 @@
 'use client';
+import { Button } from 'antd';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import type { StationId } from '@/core/bench/stationIds';
 import { Bay } from '@/bay/Bay';
 import type { Figures } from '@/bay/views/shownFigures';
 import type { Movable } from '@/bay/handles/Mounts';
 import { useInstruments } from '@/store/instruments';
-import { showDragged, useDragged, useJobPart, useJobStore } from '@/store/jobStore';
+import { showDragged, useDragged, useJob, useJobPart, useJobStore } from '@/store/jobStore';
 import { useRocker } from '@/store/rocker';
 import type { RollPart } from '@/core/roll/analyse';
 import { usePreferences, type LocatePart } from '@/store/preferences';
@@ -13,9 +14,11 @@ import { Masthead } from '@/ui/shell/Masthead';
 import { Opened } from '@/ui/Opened';
 import { Rocker } from '@/ui/shell/Rocker';
 import { goTo, parseRoute, useRoute } from '@/ui/shell/route';
+import { Standing } from '@/ui/shell/Standing';
 import { TapeStrip } from '@/ui/shell/TapeStrip';
 import { useShortcuts } from '@/ui/help/useShortcuts';
 import { answerHoldsFor, askLocate, askUncertainty, useLocate } from '@/workers/locate';
+import { adviseAbout } from '@/workers/advice';
 import { askAgreement } from '@/workers/search';
 import { isStale, useHealth } from '@/workers/supervised';
 import './bench.css';
@@ -75,6 +78,7 @@ export function Bench() {
   useEffect(fetchTheRest, []);
   useEffect(askTheWorker, []);
   useEffect(askUncertaintyAtRest, []);
+  useAdviceAtRest();
 
   const card = useRef<HTMLElement>(null);
   const shown = useRef(station);
@@ -100,6 +104,7 @@ export function Bench() {
       </section>
       <main className={`bench-card at-${station}`} key={station} ref={card}>
         <FromBefore />
+        <Standing station={station} />
         <Suspense
           fallback={
             <p className="hint" data-loading>
@@ -108,6 +113,7 @@ export function Bench() {
           }
         >
           <Card />
+          <Next station={station} onGo={go} />
         </Suspense>
         <Opened open={gauges}>
           <InstrumentBar />
@@ -192,4 +198,25 @@ function askUncertaintyAtRest(): () => void {
     off();
     clearTimeout(timer);
   };
+}
+
+/** How long a car stands still before all of it is looked at and its remedies are tried, ms: a drag passes through many. */
+const STILL = 250;
+
+function useAdviceAtRest(): void {
+  const job = useJob();
+  useEffect(() => {
+    const timer = setTimeout(() => void adviseAbout(job), STILL);
+    return () => clearTimeout(timer);
+  }, [job]);
+}
+
+/** Where the work goes on. */
+function Next({ station, onGo }: { station: StationId; onGo: (id: StationId) => void }) {
+  const next = stations[stations.findIndex((s) => s.id === station) + 1];
+  return next ? (
+    <Button className="next-station no-print" block onClick={() => onGo(next.id)}>
+      Next: {next.name}
+    </Button>
+  ) : null;
 }

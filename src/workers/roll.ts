@@ -3,10 +3,10 @@ import { shallow } from 'zustand/shallow';
 import type { Job } from '@/core/job/jobSchema';
 import type { Travel } from '@/core/rig/schema';
 import type { RollPart, RollResult } from '@/core/roll/analyse';
-import { rollVerdicts } from '@/core/roll/checks';
+import { judgeRoll } from '@/core/bench/judge';
 import { rollInput } from '@/core/roll/input';
 import type { WhatIf } from '@/core/roll/levers';
-import type { Verdict } from '@/core/verdict/verdict';
+import type { Judged } from '@/core/verdict/verdict';
 import { newestOnly } from './newestOnly';
 import { askPhysics } from './physicsWorker';
 
@@ -14,7 +14,7 @@ type RollState = {
   job: Job | null;
   part: RollPart;
   result: RollResult | null;
-  verdicts: Verdict[];
+  verdicts: Judged[];
   problem: string | null;
 };
 
@@ -43,6 +43,6 @@ export const askRoll = newestOnly<RollQuestion>(async (question) => {
     return;
   }
   const { result } = outcome;
-  const verdicts = rollVerdicts(input, part, result, job.tape);
+  const verdicts = judgeRoll(job, input, part, result);
   useRoll.setState({ job, part, result, verdicts, problem: null });
 });

@@ -2,7 +2,6 @@ import { wayOf, type Datum } from '@/core/survey/quantities/datums';
 import type { Spot } from '@/core/survey/quantities/quantities';
 import { measuredAcross, type Readings } from '@/core/survey/readings';
 import type { ViewName } from '@/store/viewport';
-import { RAIL } from '@/core/job/frameRails';
 import type { BayModel } from './bayModel';
 import { signOf } from '@/core/geometry/side';
 import type { Point } from '@/core/geometry/vector';
@@ -30,7 +29,7 @@ export function whereIs(spot: Spot, model: BayModel, readings: Readings): Where 
   const far = model.end === 'rear' ? TO_THE_OTHER_AXLE : -TO_THE_OTHER_AXLE;
   const { tireRadius: R, track, tireWidth, tubeDiameter, cover, bump, droop } = model;
   const rail = model.rails.find((r) => r.side === side)!;
-  const railY = rail.outside - s * (RAIL.width / 2);
+  const railY = rail.outside - s * (rail.width / 2);
   const [left, right] = [model.rails[0]!.outside, model.rails[1]!.outside];
   const outer = track / 2 + tireWidth / 2;
   const inner = track / 2 - tireWidth / 2;
@@ -72,7 +71,7 @@ export function whereIs(spot: Spot, model: BayModel, readings: Readings): Where 
     case 'insideTires':
       return rear([0, inner, R], [0, -inner, R]);
     case 'frameWidth':
-      return rear([0, left, rail.underside + RAIL.height / 2], [0, right, rail.underside + RAIL.height / 2]);
+      return rear([0, left, rail.underside + rail.height / 2], [0, right, rail.underside + rail.height / 2]);
     case 'marksAcross':
       return { view: 'plan', from: [0, left, 0], to: [0, right, 0] };
     case 'tubeDiameter':

@@ -1,7 +1,6 @@
 import type { Tape } from '@/core/units/tape';
 import { Dimension } from './Dimension';
 import type { BayModel } from '@/bay/model/bayModel';
-import { RAIL } from '@/core/job/frameRails';
 
 import type { Sheet } from '@/bay/views/projection';
 
@@ -24,7 +23,7 @@ export function CarFigures({ sheet, model, tape }: Props) {
       {model.rails.map((rail) => {
         const [x, y] = sheet.at([
           0,
-          rail.outside - Math.sign(rail.outside) * (RAIL.width + 40),
+          rail.outside - Math.sign(rail.outside) * (rail.width + 40),
           rail.underside,
         ]);
         return (
@@ -60,7 +59,7 @@ export function GapFigures({ sheet, model, tape, asRead }: Props & { asRead: boo
     <g>
       {model.rails.map((rail) => {
         const wall = Math.sign(rail.outside) * (model.track / 2 - model.tireWidth / 2);
-        const height = Math.max(rail.underside + RAIL.height, model.tireRadius) + 34;
+        const height = Math.max(rail.underside + rail.height, model.tireRadius) + 34;
         const [from, to] = [sheet.at([0, wall, height]), sheet.at([0, rail.outside, height])];
         return (
           <g key={rail.side}>

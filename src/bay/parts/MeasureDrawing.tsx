@@ -2,7 +2,6 @@ import { memo } from 'react';
 import { spotAt, spotName } from '@/core/survey/quantities/quantities';
 import { FITTED, type ViewName } from '@/store/viewport';
 import '@/bay/bay.css';
-import { RAIL } from '@/core/job/frameRails';
 import { bayModel, type BayModel } from '@/bay/model/bayModel';
 import { PlanBody } from '@/bay/views/PlanView';
 import { RearBody, rearSheet } from '@/bay/views/RearView';
@@ -97,6 +96,6 @@ function extentOf({ from, to, beside = [], view }: Where, model: BayModel): Exte
   const ahead = Math.max(R, ...along) + 70;
   const behind = Math.min(-R, ...along) - 70;
   if (view === 'plan') return { left: -half, right: half, top: -ahead, bottom: -behind };
-  const top = Math.max(2 * R + 110, model.rails[0]!.underside + RAIL.height + 40);
+  const top = Math.max(2 * R + 110, model.rails[0]!.underside + model.rails[0]!.height + 40);
   return { left: -ahead, right: -behind, top: -top, bottom: 70 };
 }

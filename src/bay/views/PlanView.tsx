@@ -6,7 +6,6 @@ import { Forces } from '@/bay/parts/Forces';
 import { Swept } from '@/bay/parts/KinematicLines';
 import { RollParts } from '@/bay/parts/RollParts';
 import { Things } from '@/bay/parts/Obstacles';
-import { RAIL } from '@/core/job/frameRails';
 import { lateral, placesAlong, type BayModel } from '@/bay/model/bayModel';
 import { Mounts } from '@/bay/handles/Mounts';
 import { Axle, BarLine, Ghost, Shapes, Tyres } from '@/bay/parts/carParts';
@@ -91,7 +90,7 @@ function PlanRails({
   return (
     <g>
       {model.rails.flatMap((rail) =>
-        [rail.outside, rail.outside - Math.sign(rail.outside) * RAIL.width].map((y) => {
+        [rail.outside, rail.outside - Math.sign(rail.outside) * rail.width].map((y) => {
           const [a, b] = [sheet.at([ahead, y, 0]), sheet.at([-behind, y, 0])];
           return (
             <line key={`${rail.side}${y}`} className="oxide-line" x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />

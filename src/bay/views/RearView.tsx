@@ -8,7 +8,6 @@ import { Forces } from '@/bay/parts/Forces';
 import { Swept } from '@/bay/parts/KinematicLines';
 import { RollParts } from '@/bay/parts/RollParts';
 import { Things } from '@/bay/parts/Obstacles';
-import { RAIL } from '@/core/job/frameRails';
 import { lateral, type Bar, type BayModel } from '@/bay/model/bayModel';
 import { Holes, Mounts } from '@/bay/handles/Mounts';
 import { Axle, BarLine, Floor, Ghost, Plate, Shapes, Tyres } from '@/bay/parts/carParts';
@@ -18,7 +17,7 @@ import type { LinkMember } from '@/core/rig/members/link';
 
 const half = (model: BayModel) => model.track / 2 + model.tireWidth / 2 + 70;
 const topOf = (model: BayModel) =>
-  Math.max(2 * model.tireRadius + model.bump, ...model.rails.map((r) => r.underside + RAIL.height)) + 40;
+  Math.max(2 * model.tireRadius + model.bump, ...model.rails.map((r) => r.underside + r.height)) + 40;
 
 export function rearSheet(box: Box, zoom: Zoom, model: BayModel): Sheet {
   const extent = { left: -half(model), right: half(model), top: -topOf(model), bottom: 70 };
@@ -86,24 +85,24 @@ function Centreline({ sheet, top }: { sheet: Sheet; top: number }) {
 
 function Rails({ sheet, model }: { sheet: Sheet; model: BayModel }) {
   const [left, right] = model.rails as [BayModel['rails'][0], BayModel['rails'][0]];
-  const inside = (r: typeof left) => r.outside - Math.sign(r.outside) * RAIL.width;
+  const inside = (r: typeof left) => r.outside - Math.sign(r.outside) * r.width;
   return (
     <g>
       {[0.25, 0.75].map((h) => {
-        const a = sheet.at([0, inside(left), left.underside + h * RAIL.height]);
-        const b = sheet.at([0, inside(right), right.underside + h * RAIL.height]);
+        const a = sheet.at([0, inside(left), left.underside + h * left.height]);
+        const b = sheet.at([0, inside(right), right.underside + h * right.height]);
         return <line key={h} className="oxide-line" x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />;
       })}
       {[left, right].map((rail) => {
-        const [x, y] = sheet.at([0, Math.max(rail.outside, inside(rail)), rail.underside + RAIL.height]);
+        const [x, y] = sheet.at([0, Math.max(rail.outside, inside(rail)), rail.underside + rail.height]);
         return (
           <rect
             key={rail.side}
             className="oxide"
             x={x}
             y={y}
-            width={RAIL.width * sheet.k}
-            height={RAIL.height * sheet.k}
+            width={rail.width * sheet.k}
+            height={rail.height * sheet.k}
             rx={2}
           />
         );
@@ -115,7 +114,7 @@ function Rails({ sheet, model }: { sheet: Sheet; model: BayModel }) {
 /** Plates are drawn where a bracket must reach, not how it is made: from the nearer rail to the frame end, from the tube to the axle end. */
 function Brackets({ sheet, model, bar }: { sheet: Sheet; model: BayModel; bar: Bar }) {
   const rail = model.rails.find((r) => Math.sign(r.outside) === Math.sign(bar.chassis[1] || 1))!;
-  const middle = rail.outside - Math.sign(rail.outside) * (RAIL.width / 2);
+  const middle = rail.outside - Math.sign(rail.outside) * (rail.width / 2);
   const share = Math.min(
     1,
     Math.max(0, (model.now.tube[0][1] - bar.axle[1]) / (model.now.tube[0][1] - model.now.tube[1][1])),
@@ -160,7 +159,7 @@ function MountFigures({
   bar: LinkMember;
   tape: Tape;
 }) {
-  const railTop = Math.max(...model.rails.map((r) => r.underside)) + RAIL.height;
+  const railTop = Math.max(...model.rails.map((r) => r.underside + r.height));
   const above = Math.max(sheet.at([0, 0, railTop])[1] - 26, sheet.box.y + 34);
   const below = sheet.at([0, 0, 0.24 * model.tireRadius])[1];
   const floor = sheet.at([0, 0, 0])[1];

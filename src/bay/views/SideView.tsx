@@ -3,7 +3,6 @@ import { BarHandles } from '@/bay/handles/BarHandles';
 import { Forces } from '@/bay/parts/Forces';
 import { LinesOfPull, RollAxis, Swept } from '@/bay/parts/KinematicLines';
 import type { BayModel } from '@/bay/model/bayModel';
-import { RAIL } from '@/core/job/frameRails';
 import { placesAlong } from '@/bay/model/bayModel';
 import { Holes, Mounts } from '@/bay/handles/Mounts';
 import { Axle, BarLine, Floor, Shapes, Tyres } from '@/bay/parts/carParts';
@@ -22,7 +21,8 @@ function reach(model: BayModel): { ahead: number; behind: number } {
 
 export function sideSheet(box: Box, zoom: Zoom, model: BayModel): Sheet {
   const { ahead, behind } = reach(model);
-  const top = Math.max(2 * model.tireRadius + model.bump, model.rails[0]!.underside + RAIL.height) + 20;
+  const top =
+    Math.max(2 * model.tireRadius + model.bump, model.rails[0]!.underside + model.rails[0]!.height) + 20;
   return fit('side', box, { left: -ahead, right: behind, top: -top, bottom: 50 }, zoom);
 }
 
@@ -33,7 +33,7 @@ export function SideBody({ sheet, model }: { sheet: Sheet; model: BayModel }) {
     <>
       <Floor sheet={sheet} from={[ahead, 0, 0]} to={[-behind, 0, 0]} />
       <Tyres sheet={sheet} model={model} figure={model.now} className="zinc" />
-      {[0, RAIL.height].map((h) => {
+      {[0, model.rails[0]!.height].map((h) => {
         const height = model.rails[0]!.underside + h;
         const [a, b] = [sheet.at([ahead, 0, height]), sheet.at([-behind, 0, height])];
         return <line key={h} className="oxide-line" x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />;

@@ -11,7 +11,7 @@ import { withBodies } from './bodies';
 import { isTyped, ownObstacles, patternSize } from './jobValues';
 
 /** Height of the centre of gravity until it is typed, mm: about the height of a camshaft. */
-const USUAL_CG_HEIGHT = 530;
+export const USUAL_CG_HEIGHT = 530;
 
 /** Weights of a middling car, kg and mm: what nobody has weighed or typed is taken from it. */
 export const USUAL_MASSES: NonNullable<Rig['masses']> = {

@@ -99,6 +99,8 @@ export const BODY_SIZES = {
     most: 300,
     has: isFront,
   },
+  railWidth: { part: 'frame rails', name: 'width', usual: 50, least: 10, most: 300, has: always },
+  railHeight: { part: 'frame rails', name: 'height', usual: 100, least: 10, most: 400, has: always },
   brake: { part: 'drums or discs', name: 'diameter', usual: 290, least: 100, most: 500, has: always },
   brakeIn: {
     part: 'drums or discs',

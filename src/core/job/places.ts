@@ -5,6 +5,7 @@ import { spotAt, spotName } from '@/core/survey/quantities/quantities';
 const SLICES: Record<string, string> = {
   rig: 'Axle',
   laidOut: 'Axle',
+  placed: 'Axle',
   readings: 'Record',
   joints: 'Locate, joints',
   holes: 'Locate, holes',

@@ -87,6 +87,9 @@ export const LIMITS = {
   /** on the ground: square at the tyre, mm; pinion, degrees; toe and ride height, mm; front wheels off straight with the steering wheel straight, degrees */
   onGround: { square: 3.2, pinion: 0.25, toe: 1.6, height: 6.35, straight: 0.2 },
 
+  /** how far power winds the pinion up, degrees, where joints are hard, where some are soft, and on leaf springs (common practice, no published source) */
+  windUp: { hard: 1, soft: 2, leaves: 3 },
+
   /** readings, mm: left against right, square, off the middle; what two honest ones may differ by, degrees and kg; a part that is short */
   readings: {
     tireRadius: 3.2,

@@ -11,7 +11,8 @@ import { linksOf } from '@/core/rig/members/members';
 import { InputError } from '@/core/rig/read';
 import { adjusterOf, perTurn, turnsFor } from './adjusters';
 import { alignmentBars, lengthen, settingBars, TASKS, type AlignmentBar, type Task } from './alignmentBars';
-import { onGround, wantedPinion } from './onGround';
+import { onGround } from './onGround';
+import { wantedPinion } from './targets';
 import { turnsOf } from './turns';
 
 /** One bar to be worked: its length as it is and as it should be, mm; turns, positive lengthens; null where it has no thread. */
@@ -46,6 +47,8 @@ export type Setting = {
   pinionSet: boolean;
   /** thread in the tube of the bar on the saw after its turns, mm; null when that bar is not turned */
   thread: { engagement: { frame: number; axle: number }; limit: number; holds: boolean } | null;
+  /** the bars that centre the axle, and their lengths as they are, mm */
+  centring: { id: string; name: string; length: number }[];
   /** tilt of the bar across the car after its change, degrees, up to the frame positive */
   tiltAfter: number | null;
 };
@@ -69,23 +72,70 @@ export function settingOf(job: Job): Setting | null {
     ahead: ground.ahead?.value ?? null,
     pinion: ground.pinion?.value ?? null,
   };
-  const asked = target === null ? null : now.pinion;
-  const wish = { square: now.ahead, pinion: asked, centre: now.offset };
-  const tasks = TASKS.filter((task) => wish[task] !== null && levers[task].length > 0);
-  const wedged = asked !== null && levers.pinion.length === 0;
-  if (tasks.length === 0 && !wedged) return null;
+  const missing: Record<Task, number | null> = {
+    centre: now.offset === null ? null : -now.offset,
+    square: now.ahead === null ? null : -now.ahead,
+    pinion: short(target, now.pinion),
+  };
+  const within: Record<Task, number> = {
+    centre: job.ride.tolerance,
+    square: LIMITS.onGround.square,
+    pinion: LIMITS.onGround.pinion,
+  };
+  const isOff = (task: Task, by: number | null): boolean => by !== null && Math.abs(by) > within[task] + 1e-6;
+  const settable = TASKS.filter((task) => missing[task] !== null && levers[task].length > 0);
+  const wedged = missing.pinion !== null && levers.pinion.length === 0;
+  if (settable.length === 0 && !wedged) return null;
 
   const car = new Car(job);
-  const start = car.standing(job, []);
-  const missing: Record<Task, number> = {
-    centre: -(now.offset ?? 0),
-    square: -(now.ahead ?? 0),
-    pinion: short(target, now.pinion) ?? 0,
+  const stepsFor = (tasks: Task[]) => stepsOf(car, job, tasks, levers, now, missing);
+  // What is good enough is left alone, unless setting the rest would spoil it.
+  let tasks = settable.filter((task) => isOff(task, missing[task]));
+  let steps = stepsFor(tasks);
+  for (;;) {
+    const left = missingAfter(steps.at(-1)?.after ?? now, target);
+    const spoiled = settable.filter((task) => !tasks.includes(task) && isOff(task, left[task]));
+    if (tasks.length === 0 || spoiled.length === 0) break;
+    tasks = settable.filter((task) => tasks.includes(task) || spoiled.includes(task));
+    steps = stepsFor(tasks);
+  }
+  const last = steps.at(-1)?.after ?? now;
+  return {
+    now,
+    steps,
+    wedge: wedged && isOff('pinion', short(target, last.pinion)) ? short(target, last.pinion) : null,
+    centred: !isOff('centre', missing.centre),
+    square: !isOff('square', missing.square),
+    pinionSet: !isOff('pinion', missing.pinion),
+    centring: levers.centre.map((bar) => ({ id: bar.id, name: bar.name, length: lengthOf(job, bar) })),
+    thread: threadAfter(job, steps),
+    tiltAfter: tiltAfter(job, steps),
   };
-  const lengths = solveTogether(car, job, tasks, levers, start, missing);
+}
 
+const short = (wanted: number | null, read: number | null): number | null =>
+  wanted === null || read === null ? null : wanted - read;
+
+const missingAfter = ({ offset, ahead, pinion }: Standing, target: number | null) => ({
+  centre: offset,
+  square: ahead,
+  pinion: short(target, pinion),
+});
+
+/** What is done for some tasks, in order, all their effects on one another solved together. */
+function stepsOf(
+  car: Car,
+  job: Job,
+  tasks: Task[],
+  levers: Record<Task, AlignmentBar[]>,
+  now: Standing,
+  missing: Record<Task, number | null>,
+): SettingStep[] {
+  if (tasks.length === 0) return [];
+  const start = car.standing(job, []);
+  const lengths = solveTogether(car, job, tasks, levers, start, missing);
   const done: [AlignmentBar[], number][] = [];
-  const steps = tasks.map((task, i): SettingStep => {
+  return tasks.map((task, i): SettingStep => {
     const lever = levers[task];
     const bars = lever.map((bar) => barTurn(job, bar, bar.sign * lengths[i]!, done));
     done.push([lever, rounded(bars[0]!)]);
@@ -102,25 +152,7 @@ export function settingOf(job: Job): Setting | null {
       },
     };
   });
-  const last = steps.at(-1)?.after ?? now;
-  return {
-    now,
-    steps,
-    wedge: wedged ? beyond(short(target, last.pinion), LIMITS.onGround.pinion) : null,
-    centred: now.offset === null || Math.abs(now.offset) <= job.ride.tolerance + 1e-6,
-    square: now.ahead === null || Math.abs(now.ahead) <= LIMITS.onGround.square + 1e-6,
-    pinionSet: beyond(short(target, now.pinion), LIMITS.onGround.pinion) === null,
-    thread: threadAfter(job, steps),
-    tiltAfter: tiltAfter(job, steps),
-  };
 }
-
-const short = (wanted: number | null, read: number | null): number | null =>
-  wanted === null || read === null ? null : wanted - read;
-
-/** What is missing where that is more than is good enough; else null. */
-const beyond = (missing: number | null, tolerance: number): number | null =>
-  missing !== null && Math.abs(missing) > tolerance + 1e-9 ? missing : null;
 
 /** Where the solver puts the axle: left, mm; left wheel ahead over the track, mm; pitch, degrees. */
 type Stance = { y: number; ahead: number; pitch: number };
@@ -163,14 +195,14 @@ function solveTogether(
   tasks: Task[],
   levers: Record<Task, AlignmentBar[]>,
   start: Stance,
-  missing: Record<Task, number>,
+  missing: Record<Task, number | null>,
 ): number[] {
   const at = (x: number[]) =>
     car.standing(
       job,
       tasks.map((task, i) => [levers[task], x[i]!]),
     );
-  const away = (stance: Stance) => tasks.map((t) => start[KEYS[t]] + missing[t] - stance[KEYS[t]]);
+  const away = (stance: Stance) => tasks.map((t) => start[KEYS[t]] + (missing[t] ?? 0) - stance[KEYS[t]]);
   let x = tasks.map(() => 0);
   for (let step = 0; step < STEPS; step++) {
     const here = at(x);
@@ -196,7 +228,7 @@ function barTurn(job: Job, bar: AlignmentBar, mm: number, done: [AlignmentBar[],
   const before = done
     .flatMap(([lever, by]) => lever.filter((b) => b.id === bar.id).map((b) => b.sign * by))
     .reduce((a, b) => a + b, 0);
-  const lengthNow = bar.length + before + (each === null ? 0 : turnsOf(job, bar.id) * each);
+  const lengthNow = lengthOf(job, bar) + before;
   return {
     id: bar.id,
     name: bar.name,
@@ -207,6 +239,12 @@ function barTurn(job: Job, bar: AlignmentBar, mm: number, done: [AlignmentBar[],
     mm,
     turns: each === null ? null : mm / each,
   };
+}
+
+/** Length of a bar as it has been wound, mm. */
+function lengthOf(job: Job, bar: AlignmentBar): number {
+  const each = perTurn(adjusterOf(job, bar));
+  return bar.length + (each === null ? 0 : turnsOf(job, bar.id) * each);
 }
 
 /** Change of length as it can be done, mm: whole steps of turn; any length where a bar is cut or a bracket moved. */

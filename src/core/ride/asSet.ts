@@ -7,15 +7,16 @@ import { distance } from '@/core/geometry/vector';
 import { adjusterOf, perTurn } from './adjusters';
 import { turnsOf } from './turns';
 import { settingBars } from './alignmentBars';
-import { onGround, wantedPinion } from './onGround';
+import { onGround } from './onGround';
+import { wantedPinion, wantedToe } from './targets';
 import { SIDES } from '@/core/geometry/side';
 import { linksOf } from '@/core/rig/members/members';
 import type { Job } from '@/core/job/jobSchema';
 import { drivingHeight } from '@/core/job/jobValues';
 
-/** One line of the record of the car as it was set: what was read, with its uncertainty, beside what was designed. */
+/** One line of the record of the car as it was set: what was read, with its uncertainty, beside what was designed; null where nothing was asked for. */
 export type AsSet = Omit<Finding, 'by'> & {
-  designed: number;
+  designed: number | null;
   /** the same before anything was taken apart; null where it was not read */
   found: number | null;
   /** within what is good enough; null where nothing is laid down */
@@ -85,12 +86,14 @@ export function asSet(job: Job): AsSet[] {
 
 function judged({ read, within, ...line }: Line): AsSet[] {
   if (!read) return [];
-  return [{ ...line, ...read, holds: Math.abs(read.value - line.designed) <= within + 1e-6 }];
+  const { designed } = line;
+  return [
+    { ...line, ...read, holds: designed === null ? null : Math.abs(read.value - designed) <= within + 1e-6 },
+  ];
 }
 
 function pitchLine(job: Job, read: Estimate | null): Line[] {
   const wanted = wantedPinion(job);
-  if (wanted === null) return [];
   const { label, sign, ways } = job.rig.end === 'front' ? CASTER : PINION;
   const before = found(job.readings, 'pinionAngle');
   return [
@@ -99,7 +102,7 @@ function pitchLine(job: Job, read: Estimate | null): Line[] {
       label,
       unit: 'angle',
       ways,
-      designed: sign * wanted,
+      designed: wanted === null ? null : sign * wanted,
       read: read && { ...read, value: sign * read.value },
       found: before && sign * before.value,
       within: LIMITS.onGround.pinion,
@@ -115,10 +118,6 @@ const foundBefore = ({ readings }: Job) => ({
 
 const half = (both: ReturnType<typeof bothSides>): number | null =>
   both && (both.left.value - both.right.value) / 2;
-
-/** An eighth of an inch in is usual after any change of a front bar (common practice, no published source). */
-const USUAL_TOE = 3.175;
-export const wantedToe = (job: Job): number => job.ride.wanted.toe ?? USUAL_TOE;
 
 /** A bar's length as set is its design and the turns made: no tape comes into it. */
 function barLines(job: Job): AsSet[] {

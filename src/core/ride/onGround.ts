@@ -1,3 +1,4 @@
+import { slopeAlong } from '@/core/survey/floor';
 import { aheadByWheelbase } from '@/core/survey/readings';
 import { COVERAGE, estimate, propagate, type Estimate } from '@/core/survey/uncertainty';
 import { toDegrees } from '@/core/geometry/angle';
@@ -15,7 +16,7 @@ export type OnGround = {
   offset: Estimate | null;
   /** left wheel ahead of the right, mm over the track */
   ahead: Estimate | null;
-  /** pinion, degrees, nose down positive */
+  /** pinion, degrees, nose down positive, less the slope of a sound floor */
   pinion: Estimate | null;
   /** how far the body sits to the left on its frame, mm */
   bodyOnFrame: Estimate | null;
@@ -47,7 +48,8 @@ export function onGround(job: Job): OnGround {
     by,
     offset: by === 'fender' ? byFender : byFrame,
     ahead: of(read['ahead.left'], read['ahead.right'], (l, r) => aheadByWheelbase(l, r, job.rig.end)),
-    pinion: read.pinion === undefined ? null : estimate([read.pinion], 'angle-gauge'),
+    pinion:
+      read.pinion === undefined ? null : estimate([read.pinion - slopeAlong(job.readings)], 'angle-gauge'),
     bodyOnFrame: byFrame && byFender && propagate([byFrame, byFender], ([f, b]) => f! - b!),
     height: { left: one('height.left'), right: one('height.right') },
     toe: of(read['toe.rear'], read['toe.front'], (behind, before) => behind - before),
@@ -66,10 +68,3 @@ export const disagree = ({ bodyOnFrame }: OnGround): boolean =>
 
 /** Toe as the angle between the two wheels, degrees, from what they are apart across a tyre. */
 export const toeAngle = (toe: number, tire: number): number => toDegrees(Math.atan(toe / tire));
-
-/**
- * Pinion angle to set: as wished, or as the drawing has it; null where neither says. Degrees, nose down positive. Of a front axle it
- * is the caster that is set, of which the drawing says nothing.
- */
-export const wantedPinion = ({ ride, rig }: Job): number | null =>
-  ride.wanted.pinion ?? (rig.end === 'rear' ? rig.driveshaft?.pinionAngleDeg : undefined) ?? null;

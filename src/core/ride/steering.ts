@@ -8,7 +8,7 @@ import type { Job } from '@/core/job/jobSchema';
 import type { Adjuster } from '@/core/job/slices/ride';
 import { BODY_IDS } from '@/core/rig/schema';
 import { perTurn, turnsFor } from './adjusters';
-import { wantedToe } from './asSet';
+import { wantedToe } from './targets';
 import { onGround } from './onGround';
 
 /** The rod from the steering box to the wheel, by its id. */
@@ -22,8 +22,14 @@ export type RodTurn = {
   adjuster: Adjuster | null;
 };
 
-/** Toe as read and as wanted, mm in across a tyre; the turn of the tie rod, and the toe it leaves. */
-export type ToeSetting = { now: number; wanted: number; holds: boolean; rod: RodTurn | null; after: number };
+/** Toe as read and as wanted, mm in across a tyre, null where nobody has said; the turn of the tie rod, and the toe it leaves. */
+export type ToeSetting = {
+  now: number;
+  wanted: number | null;
+  holds: boolean;
+  rod: RodTurn | null;
+  after: number;
+};
 
 /** How far the front wheels point left, degrees, with the steering wheel straight: as they will once toe is set; the turn of the drag link. */
 type StraightSetting = { now: number; holds: boolean; rod: RodTurn | null; after: number };
@@ -61,6 +67,7 @@ function toeOf(job: Job): ToeSetting | null {
   const now = onGround(job).toe?.value;
   if (now === undefined) return null;
   const wanted = wantedToe(job);
+  if (wanted === null) return { now, wanted, holds: false, rod: null, after: now };
   const holds = Math.abs(now - wanted) <= LIMITS.onGround.toe + 1e-6;
   const arm = tieRodArm(job);
   const tire = 2 * job.rig.tireRadius;

@@ -1,24 +1,54 @@
-import type { MountChange } from '@/core/rig/mounts';
 import type { RollDesign } from '@/core/job/slices/roll';
+import type { Job } from '@/core/job/jobSchema';
+import { guessesAmong, type Input, type InputId } from '@/core/provenance/inputs';
+import type { MountChange } from '@/core/rig/mounts';
 
-/** A check's outcome: holds, wants a look, or must stop the work. */
-export type State = 'ok' | 'look' | 'stop';
+/** What a check comes to: holds, wants a look, or must stop the work; or that is not known, since it hangs on guesses. */
+export type State = 'ok' | 'look' | 'stop' | 'unknown';
+/** What a check says of the values it was given. */
+export type Finding = Exclude<State, 'unknown'>;
 
 /** A remedy the builder can take with one touch, by moving mounts or changing springs and bar, or only read. */
-export type Remedy = { text: string; changes?: MountChange[]; roll?: Partial<RollDesign> };
+export type Remedy = {
+  text: string;
+  changes?: MountChange[];
+  roll?: Partial<RollDesign>;
+  /** the pinion turned so many degrees nose down */
+  pinionDeg?: number;
+};
 
 /** `where` names the part and, where it matters, the place in the travel. */
 export type Verdict = {
   id: string;
-  state: State;
+  state: Finding;
   title: string;
   reason: string;
   remedies: Remedy[];
   where?: string;
 };
 
-const GRAVITY: Record<State, number> = { stop: 0, look: 1, ok: 2 };
+/** A verdict with what it hangs on: it neither holds nor stops the work while any of that is guessed. */
+export type Judged = Omit<Verdict, 'state'> & {
+  state: State;
+  /** what it would come to were all guesses right */
+  would: Finding;
+  guesses: Input[];
+};
 
-/** The gravest first; those alike stay in their order. */
-export const gravestFirst = (verdicts: Verdict[]): Verdict[] =>
-  [...verdicts].sort((a, b) => GRAVITY[a.state] - GRAVITY[b.state]);
+/** What a verdict comes to in a job, knowing what of it is guessed. @param restsOn ids of what it hangs on */
+export function judged(job: Job, verdict: Verdict, restsOn: InputId[]): Judged {
+  const guesses = guessesAmong(job, restsOn);
+  const open = guesses.length > 0 && verdict.state !== 'look';
+  return { ...verdict, state: open ? 'unknown' : verdict.state, would: verdict.state, guesses };
+}
+
+/** A verdict about what was read or done, of which nothing is guessed. */
+export const asRead = (verdict: Verdict): Judged => ({ ...verdict, would: verdict.state, guesses: [] });
+
+const GRAVITY: Record<Finding, number> = { stop: 0, look: 2, ok: 4 };
+const gravityOf = ({ state, would }: { state: State; would?: Finding }): number =>
+  state === 'unknown' ? GRAVITY[would!] + 1 : GRAVITY[state];
+
+/** The gravest first, what is known before what is guessed; those alike stay in their order. */
+export const gravestFirst = <V extends { state: State; would?: Finding }>(verdicts: V[]): V[] =>
+  [...verdicts].sort((a, b) => gravityOf(a) - gravityOf(b));

@@ -1,7 +1,7 @@
 'use client';
+import { judgeCut } from '@/core/bench/judge';
 import { Button, Segmented, Select } from 'antd';
 import { makeBar } from '@/core/fabricate/adjustableBar';
-import { checkBar } from '@/core/cut/barChecks';
 import { THREAD_NAMES, type ThreadName } from '@/core/materials/threads';
 import { memberName } from '@/core/rig/names';
 import { describeBar } from '@/core/rig/lateralBar';
@@ -69,7 +69,7 @@ function CutBar({ member }: { member: LinkMember }) {
             {MASS.shown(bar.tubeMass, tape).toFixed(tape === 'mm' ? 2 : 1)} {MASS.sign(tape)}
           </Readout>
         </Readouts>
-        <Verdicts verdicts={checkBar(barSpec(job), bar, tape)} />
+        <Verdicts tried="cut" verdicts={judgeCut(job)} />
 
         <section className="section">
           <h2>Thread of the rod ends</h2>

@@ -1,14 +1,14 @@
 import { useMemo } from 'react';
-import { locateVerdicts, type LocateVerdicts } from '@/core/locate/verdicts/verdicts';
-import { useJobPart } from '@/store/jobStore';
+import { judgeLocate, type JudgedLocate } from '@/core/bench/judge';
+import { useJob } from '@/store/jobStore';
 import { useLocate, useLocateResult } from '@/workers/locate';
 
-const UNSAID: LocateVerdicts = { sideways: [], lengthwise: [], room: [] };
+const UNSAID: JudgedLocate = { sideways: [], lengthwise: [], room: [] };
 
-/** The words for what Locate last worked out, in the builder's tape. */
-export function useVerdicts(): LocateVerdicts {
+/** The words for what Locate last worked out, in the builder's tape, and what of it hangs on guesses. */
+export function useVerdicts(): JudgedLocate {
   const result = useLocateResult();
   const of = useLocate((s) => s.resultOf);
-  const tape = useJobPart((j) => j.tape);
-  return useMemo(() => (result && of ? locateVerdicts(of, result, tape) : UNSAID), [result, of, tape]);
+  const job = useJob();
+  return useMemo(() => (result && of ? judgeLocate(job, of, result) : UNSAID), [result, of, job]);
 }

@@ -1,7 +1,7 @@
 'use client';
 import { Button } from 'antd';
 import { onItsWeight } from '@/core/job/jobValues';
-import { placeChecks } from '@/core/place/placeChecks';
+import { judgePlace } from '@/core/bench/judge';
 import { useJob } from '@/store/jobStore';
 import { CardHead, Caution } from '@/ui/cards/Card';
 import { StationStripe } from '@/ui/stripe/StationStripe';
@@ -18,7 +18,7 @@ import './place.css';
 /** Where the axle shall live, and how it is held there while everything else is built to it. */
 export function PlaceCard() {
   const job = useJob();
-  const verdicts = placeChecks(job);
+  const verdicts = judgePlace(job);
   const { left, right } = job.place.held;
   const known = left !== undefined && right !== undefined;
   const onTires = onItsWeight(job);

@@ -1,8 +1,7 @@
 'use client';
+import { judgeRecord } from '@/core/bench/judge';
 import { Button } from 'antd';
 import { Choice } from '@/ui/cards/Choice';
-import { approachOf } from '@/core/record/jobRecord';
-import { checkRecord } from '@/core/record/recordChecks';
 import type { Agreement } from '@/core/survey/agreement';
 import { datumName, DATUMS } from '@/core/survey/quantities/datums';
 import { marksOf } from '@/core/survey/placement';
@@ -23,7 +22,7 @@ export function AgreePart() {
   const { tape } = job;
   const agreement = useJobAgreement(job);
   if (agreement === undefined) return <p className="hint">Fitting the readings together…</p>;
-  const verdicts = checkRecord(job.readings, agreement, approachOf(job), tape);
+  const verdicts = judgeRecord(job, agreement);
   return (
     <>
       {agreement === null ? (

@@ -1,4 +1,5 @@
 'use client';
+import { asRead } from '@/core/verdict/verdict';
 import { Segmented } from 'antd';
 import { TextArea } from '@/ui/fields/textInput';
 import { INSPECTION, inspectionChecks } from '@/core/record/inspection';
@@ -24,7 +25,7 @@ export function InspectPart() {
       <p className="agree-sum">
         {seen} of {INSPECTION.length} looked at
       </p>
-      <Verdicts verdicts={inspectionChecks(inspection)} />
+      <Verdicts verdicts={inspectionChecks(inspection).map(asRead)} />
       <ul className="inspection">
         {INSPECTION.map((item) => (
           <Item key={item.id} {...item} />

@@ -1,4 +1,5 @@
 'use client';
+import { asRead } from '@/core/verdict/verdict';
 import { Button, Segmented } from 'antd';
 import { Input } from '@/ui/fields/textInput';
 import { makeBar } from '@/core/fabricate/adjustableBar';
@@ -41,7 +42,7 @@ export function PartsPart() {
       {parts.length > 0 && (
         <p className="agree-sum">{open === 0 ? 'Everything is checked in.' : `${open} left to check in.`}</p>
       )}
-      <Verdicts verdicts={partsChecks(parts, job.tape)} />
+      <Verdicts verdicts={partsChecks(parts, job.tape).map(asRead)} />
       <ul className="parts">
         {parts.map((part) => (
           <Line key={part.id} part={part} />

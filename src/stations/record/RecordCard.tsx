@@ -1,7 +1,6 @@
 'use client';
+import { judgeRecord } from '@/core/bench/judge';
 import { Segmented } from 'antd';
-import { approachOf } from '@/core/record/jobRecord';
-import { checkRecord } from '@/core/record/recordChecks';
 import { stillNeeded } from '@/core/record/plan';
 import { useJob } from '@/store/jobStore';
 import { setPreferences, usePreferences, type RecordPart } from '@/store/preferences';
@@ -30,9 +29,7 @@ export function RecordCard() {
   const agreement = useJobAgreement(job) ?? null;
   const missing = stillNeeded(job.readings);
   const wrong = agreement?.wrong.length ?? 0;
-  const looks = checkRecord(job.readings, agreement, approachOf(job), job.tape).filter(
-    (v) => v.state !== 'ok',
-  ).length;
+  const looks = judgeRecord(job, agreement).filter((v) => v.state !== 'ok').length;
   const Part = PARTS[part].part;
   return (
     <>

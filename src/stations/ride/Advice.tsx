@@ -66,13 +66,13 @@ export function Advice({ found }: { found: Setting }) {
       )}
       {!done && bars.length > 0 && <HowToTurn job={job} bars={bars} />}
       <Readouts>
-        {centring.map((bar, i) => (
+        {found.centring.map((bar, i) => (
           <Readout
             key={bar.id}
-            name={`${centring.length > 1 ? capital(bar.name) : 'Bar'} now, eye to eye`}
+            name={`${found.centring.length > 1 ? capital(bar.name) : 'Bar'} now, eye to eye`}
             id={i === 0 ? 'lengthNow' : undefined}
           >
-            <Frac mm={bar.lengthNow} tape={tape} unit />
+            <Frac mm={bar.length} tape={tape} unit />
           </Readout>
         ))}
         {!done &&

@@ -31,7 +31,7 @@ export function AsSetSheet() {
                 <Within {...line} tape={job.tape} />
                 {line.holds !== null && <span className="hint"> {line.holds ? 'good' : 'not yet'}</span>}
               </td>
-              <td>{say(line.designed, line)}</td>
+              <td>{line.designed === null ? '–' : say(line.designed, line)}</td>
               <td>{line.found === null ? '–' : say(line.found, line)}</td>
             </tr>
           ))}

@@ -1,7 +1,10 @@
 'use client';
 import { Segmented } from 'antd';
 import { CASTER, PINION } from '@/core/ride/asSet';
-import { onGround, wantedPinion } from '@/core/ride/onGround';
+import { onGround } from '@/core/ride/onGround';
+import { formatDegrees } from '@/core/units/length';
+import { Proposal } from './Proposal';
+import { proposedPinion, wantedPinion } from '@/core/ride/targets';
 import { without } from '@/core/job/edits/omit';
 import { edit, enter, useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/fields/LengthField';
@@ -135,6 +138,38 @@ const HINTS = {
   rear: 'With two joints, 2 to 3 degrees nose down at rest is common, so that it comes level under power; it depends on joints, wind-up and use.',
 };
 
+const WIND_UP = {
+  hard: 'on joints as hard as these',
+  soft: 'where some of the joints are soft',
+  leaves: 'on leaf springs',
+};
+
+/** The pinion's angle as Pellik would ask for it, beside the transmission's; nothing while that was not read. */
+function ProposedPinion() {
+  const job = useJob();
+  const proposed = proposedPinion(job);
+  if (!proposed)
+    return job.rig.end === 'rear' && job.rig.driveshaft ? (
+      <p className="hint">
+        Nothing is asked for yet. Read the transmission’s angle at Record, and an angle is proposed here.
+      </p>
+    ) : null;
+  const { value, transmission, windUp, by } = proposed;
+  const ways = ([down, up]: readonly [string, string], deg: number) =>
+    `${formatDegrees(Math.abs(deg))} ${deg >= 0 ? down : up}`;
+  return (
+    <Proposal
+      take={`Ask for ${ways(['nose down', 'nose up'], value)}`}
+      onTake={() => put('ride/pinionWanted', null, (r) => ({ wanted: { ...r.wanted, pinion: value } }))}
+    >
+      Proposed: parallel to the transmission, {ways(['tail up', 'tail down'], transmission)}, less about{' '}
+      {formatDegrees(windUp)} that power winds it up {WIND_UP[by]}. Measured against the transmission that is{' '}
+      {formatDegrees(windUp)} nose down; against the floor, {ways(['nose down', 'nose up'], value)}. A double
+      joint at the transmission wants the pinion looking at it instead.
+    </Proposal>
+  );
+}
+
 /** The axle turned about its own tube: the pinion's angle at the rear, caster at the front. */
 function Pitch() {
   const job = useJob();
@@ -171,6 +206,7 @@ function Pitch() {
         />
       </div>
       <p className="hint">{HINTS[end]}</p>
+      {wantedPinion(job) === null && <ProposedPinion />}
     </>
   );
 }

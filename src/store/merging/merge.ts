@@ -53,8 +53,8 @@ export function mergedJob(base: Job, early: Job, late: Job): Together<Job> {
   const both = merged(base, early, late);
   const changed = [early, late].filter((j) => j.layout !== base.layout || j.rig.members !== base.rig.members);
   if (changed.every((j) => j.layout === base.layout)) return both;
-  const { layout, laidOut, rig } = changed.at(-1)!;
-  const chosen = { layout, laidOut, rig: { ...both.value.rig, end: rig.end, members: rig.members } };
+  const { layout, laidOut, placed, rig } = changed.at(-1)!;
+  const chosen = { layout, laidOut, placed, rig: { ...both.value.rig, end: rig.end, members: rig.members } };
   return { value: { ...both.value, ...chosen }, clash: both.clash || changed.length > 1 };
 }
 

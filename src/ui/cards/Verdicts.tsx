@@ -1,26 +1,32 @@
 'use client';
 import { dequal } from 'dequal/lite';
 import { memo, useEffect, useRef, useState } from 'react';
-import type { State, Verdict } from '@/core/verdict/verdict';
-import { edit } from '@/store/jobStore';
-import { setRocker } from '@/store/rocker';
+import type { Finding, Judged, State } from '@/core/verdict/verdict';
+import { Guesses } from './Guesses';
+import { TriedRemedies } from './TriedRemedies';
 import './verdicts.css';
-import { withRoll } from '@/core/job/edits/roll';
-import { withMounts } from '@/core/job/edits/mounts';
 
-const WORDS: Record<State, string> = { ok: 'holds', look: 'look', stop: 'stop' };
+const WORDS: Record<State, string> = { ok: 'holds', look: 'look', stop: 'stop', unknown: 'not known' };
 const SIGNS: Record<State, string> = {
   ok: 'M3 9 L7 13 L15 4',
   look: 'M9 3 V11 M9 14.5 V15',
   stop: 'M4 4 L14 14 M14 4 L4 14',
+  unknown: 'M5.5 6.5 A3.5 3.5 0 1 1 9 10 V11.5 M9 14.5 V15',
+};
+/** What a verdict would come to were all its guesses right. */
+const WOULD: Record<Finding, string> = {
+  ok: 'Would hold.',
+  look: 'Would want a look.',
+  stop: 'Would stop it.',
 };
 
-export function Verdicts({ verdicts }: { verdicts: Verdict[] }) {
+/** @param tried the station whose remedies are tried before they are offered; without it they are as they were said */
+export function Verdicts({ verdicts, tried }: { verdicts: Judged[]; tried?: 'locate' | 'roll' | 'cut' }) {
   return (
     <>
       <ul className="verdicts">
         {verdicts.map((v, i) => (
-          <OneVerdict key={`${v.id}${i}`} verdict={v} />
+          <OneVerdict key={`${v.id}${i}`} verdict={v} tried={tried} />
         ))}
       </ul>
       <Changes verdicts={verdicts} />
@@ -32,9 +38,9 @@ export function Verdicts({ verdicts }: { verdicts: Verdict[] }) {
 const STILL = 700;
 
 /** Says to a reader of the screen which verdicts have turned, and nothing of those that have not. */
-function Changes({ verdicts }: { verdicts: Verdict[] }) {
+function Changes({ verdicts }: { verdicts: Judged[] }) {
   const [said, setSaid] = useState('');
-  const before = useRef<Verdict[] | null>(null);
+  const before = useRef<Judged[] | null>(null);
   useEffect(() => {
     const timer = setTimeout(() => {
       if (before.current) setSaid(turned(before.current, verdicts));
@@ -50,7 +56,7 @@ function Changes({ verdicts }: { verdicts: Verdict[] }) {
 }
 
 /** `Travel: stop. Clearance: holds.` */
-function turned(before: Verdict[], now: Verdict[]): string {
+function turned(before: Judged[], now: Judged[]): string {
   const states = new Map(before.map(({ id, state }) => [id, state]));
   return now
     .filter(({ id, state }) => states.get(id) !== state)
@@ -58,11 +64,11 @@ function turned(before: Verdict[], now: Verdict[]): string {
     .join(' ');
 }
 
-/** Verdict, reason, remedy. A remedy that moves a mount is a button that does it, and one step of undo. */
+/** Verdict, reason, what it hangs on, what can be done about it. */
 const OneVerdict = memo(
-  function OneVerdict({ verdict: v }: { verdict: Verdict }) {
+  function OneVerdict({ verdict: v, tried }: { verdict: Judged; tried?: string }) {
     return (
-      <li className={`verdict ${v.state}`} data-verdict={v.id} data-state={v.state}>
+      <li className={`verdict ${v.state}`} data-verdict={v.id} data-state={v.state} data-would={v.would}>
         <span className="stamp">
           <svg width="18" height="18" viewBox="0 0 18 18" aria-hidden>
             <path d={SIGNS[v.state]} />
@@ -71,33 +77,24 @@ const OneVerdict = memo(
         </span>
         <div>
           <h2>{v.title}</h2>
-          <p>{v.reason}</p>
-          {v.remedies.map(({ text, changes, roll }) =>
-            changes || roll ? (
-              <button
-                key={text}
-                type="button"
-                className="remedy"
-                onClick={() => {
-                  setRocker(0, 0);
-                  edit((job) => {
-                    const moved = changes ? withMounts(job, changes) : job;
-                    return roll ? withRoll(moved, roll) : moved;
-                  });
-                }}
-              >
-                {text}
-              </button>
-            ) : (
+          <p>
+            {v.state === 'unknown' && <b>{WOULD[v.would]} </b>}
+            {v.reason}
+          </p>
+          {v.guesses.length > 0 && <Guesses guesses={v.guesses} />}
+          {tried && v.would !== 'ok' ? (
+            <TriedRemedies verdict={v} station={tried} />
+          ) : (
+            v.remedies.map(({ text }) => (
               <p key={text} className="advice">
                 {text}
               </p>
-            ),
+            ))
           )}
         </div>
       </li>
     );
   },
   // The worker makes each verdict anew: it is what it says that counts.
-  (a, b) => dequal(a.verdict, b.verdict),
+  (a, b) => a.tried === b.tried && dequal(a.verdict, b.verdict),
 );

@@ -4,6 +4,7 @@ import { type StationId } from '@/core/bench/stationIds';
 import { stationStripe } from '@/core/bench/stations';
 import { useJobPart } from '@/store/jobStore';
 import { StripeMark } from '@/ui/stripe/Stripe';
+import { StandingMark } from './Standing';
 import './tape.css';
 
 type Props = {
@@ -29,6 +30,7 @@ export function TapeStrip({ stations, current, onGo }: Props) {
         >
           <span className="tape-number">{i + 1}</span>
           {name}
+          <StandingMark station={id} />
           <Mark station={id} />
         </button>
       ))}

@@ -342,8 +342,12 @@ describe('ride', () => {
             );
           }
           const first = settingOf(withGaps(job, 120 + offset, 120 - offset))!;
-          const [bar] = first.steps[0]!.bars as [BarTurn];
           expect(first.now.offset).toBeCloseTo(offset, 9);
+          // What is good enough is not ordered.
+          expect(first.centred).toBe(Math.abs(offset) <= job.ride.tolerance);
+          expect(first.steps).toHaveLength(first.centred ? 0 : 1);
+          if (first.centred) return;
+          const [bar] = first.steps[0]!.bars as [BarTurn];
           const turned = {
             ...job,
             ride: {
@@ -353,9 +357,9 @@ describe('ride', () => {
           };
           const second = settingOf(withGaps(turned, 120, 120))!;
           expect(second.centred).toBe(true);
-          expect(second.steps[0]!.bars[0]!.turns).toBeCloseTo(0, 6);
-          expect(second.steps[0]!.bars[0]!.lengthNow).toBeCloseTo(bar.lengthWanted, 9);
-          expect(Math.sign(bar.turns!) === Math.sign(offset)).toBe(offset === 0 || !right);
+          expect(second.steps).toEqual([]);
+          expect(second.centring[0]!.length).toBeCloseTo(bar.lengthWanted, 9);
+          expect(Math.sign(bar.turns!) === Math.sign(offset)).toBe(!right);
         },
       ),
       { numRuns: 40 },
@@ -364,7 +368,7 @@ describe('ride', () => {
 
   test('turns that would leave too little thread are refused', () => {
     expect(settingOf(withGaps(fresh(), 170, 120))!.thread!.holds).toBe(false);
-    expect(settingOf(withGaps(fresh(), 122, 120))!.thread!.holds).toBe(true);
+    expect(settingOf(withGaps(fresh(), 125, 120))!.thread!.holds).toBe(true);
     expect(turnsSoFar(fresh())).toBe(0);
   });
 });

@@ -16,7 +16,7 @@ import { isLink } from '@/core/rig/members/members';
 import { lateralBarOf } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
 import { snap, TAPES } from '@/core/units/tape';
-import type { State } from '@/core/verdict/verdict';
+import type { Finding } from '@/core/verdict/verdict';
 import { patternRig } from '../../support/layouts';
 import { located } from '../../support/locate';
 import { carried } from '../../support/rigs';
@@ -58,7 +58,7 @@ const fronts: fc.Arbitrary<Job> = fc
     );
   });
 
-const RANK: Record<State, number> = { ok: 0, look: 1, stop: 2 };
+const RANK: Record<Finding, number> = { ok: 0, look: 1, stop: 2 };
 
 test('an end put where the remedy says steers the wheels as little as it says, and spoils nothing that held across the car', () => {
   let offered = 0;

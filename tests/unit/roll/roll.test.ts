@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { stationBasis } from '@/core/bench/stations';
 import { readJob, writeJob } from '@/core/job/file';
-import { RAIL, railsInTheWay } from '@/core/job/frameRails';
+import { railsInTheWay, railsOf } from '@/core/job/frameRails';
 import { LAYOUT_IDS } from '@/core/rig/layouts';
 import { measured } from '@/core/survey/readings';
 import { InputError } from '@/core/rig/read';
@@ -164,7 +164,7 @@ describe('the bar', () => {
 
     const railed = (bar: BarDesign): Job => withRoll({ ...job, rig: { ...rig, obstacles: rails } }, { bar });
     const named = (bar: BarDesign) => troubles(railed(bar), 'bar').filter((id) => id.includes('frame rail'));
-    const height = left!.min[2] + RAIL.height / 2;
+    const height = left!.min[2] + railsOf(job)[0]!.height / 2;
     const middle = 2 * left!.max[1] + 80;
     // Bent and held inboard of the rails it runs into them; a tube welded into both is where it belongs.
     expect(named({ ...usualBar(rig), height, middle, eyes: middle, bushings: 300 })).toEqual(
@@ -172,7 +172,7 @@ describe('the bar', () => {
     );
     const tube = {
       ...usualStripBar(rig),
-      ...{ height, middle, eyes: middle, bushings: 2 * left!.max[1] - RAIL.width },
+      ...{ height, middle, eyes: middle, bushings: 2 * left!.max[1] - railsOf(job)[0]!.width },
     };
     expect(named(tube)).toEqual([]);
   });

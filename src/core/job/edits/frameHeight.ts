@@ -7,6 +7,7 @@ import type { Stands } from '@/core/springs/springDesign';
 import { linkHeight, type BarDesign } from '@/core/swaybar/swayBarDesign';
 import { withBodies } from '../bodies';
 import type { Job } from '../jobSchema';
+import { withPlaced } from '../placed';
 import { drawnHeight, drivingHeight } from '../jobValues';
 import type { RollDesign } from '../slices/roll';
 import { redesigned } from './roll';
@@ -29,8 +30,7 @@ export function withFrameMoved(job: Job, by: number): Job {
   const design = redesigned({ ...roll, rig: moved }, rollMoved(roll, by));
   const { springs, shock, bar } = design;
   return withBodies({
-    ...job,
-    laidOut: true,
+    ...withPlaced(job, []),
     rig: design.rig,
     roll: { ...roll, springs, shock, bar },
     holes: holesMoved(job, by),
@@ -76,7 +76,7 @@ function obstacleRaised(o: Obstacle, by: number): Obstacle {
   }
 }
 
-const sprungShare = ({ masses }: Rig): number =>
+export const sprungShare = ({ masses }: Rig): number =>
   masses ? 1 - (masses.unsprungFront + masses.unsprungRear) / masses.total : 1;
 
 const frameRaised = <T extends Stands>(stands: T, by: number): T => ({

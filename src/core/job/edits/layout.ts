@@ -14,6 +14,7 @@ export function withLayout(job: Job, layout: LayoutId): Job {
     ...fresh,
     layout,
     laidOut: false,
+    placed: undefined,
     rig: { ...job.rig, end: layoutEnd(layout) },
   });
 }

@@ -4,6 +4,7 @@ import type { Rig } from '@/core/rig/schema';
 import { applyReadings } from '../applyReadings';
 import { withBodies } from '../bodies';
 import type { Job } from '../jobSchema';
+import { withPlaced } from '../placed';
 import { patternSize } from '../jobValues';
 import { withoutMembersWork } from './membersWork';
 
@@ -56,8 +57,7 @@ export function withKit(job: Job, part: KitName): Job {
     (m) => (ids as readonly string[]).includes(m.id) && !there.has(m.id),
   );
   return applyReadings({
-    ...job,
-    laidOut: true,
+    ...withPlaced(job, []),
     rig: { ...job.rig, members: [...job.rig.members, ...fresh] },
   });
 }
@@ -66,5 +66,5 @@ export function withKit(job: Job, part: KitName): Job {
 export function withoutMembers(job: Job, ids: string[]): Job {
   const members = job.rig.members.filter((m) => !ids.includes(m.id));
   if (members.length === 0) return job;
-  return withBodies({ ...withoutMembersWork(job, ids), laidOut: true, rig: { ...job.rig, members } });
+  return withBodies({ ...withoutMembersWork(withPlaced(job, []), ids), rig: { ...job.rig, members } });
 }

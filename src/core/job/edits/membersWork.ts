@@ -8,6 +8,8 @@ export function withoutMembersWork(job: Job, ids: string[]): Job {
     ...job,
     cut: ids.includes(cut.member ?? '') ? { ...cut, member: undefined } : cut,
     typed: withoutOwners(job.typed, ids),
+    placed: job.placed?.filter((mount) => !ids.includes(mount.split('/')[0]!)),
+    accepted: job.accepted?.filter((id) => !ids.some((member) => id === `joints.${member}`)),
     joints: withoutOwners(job.joints, ids),
     holes: withoutOwners(job.holes, ids),
     weld: {

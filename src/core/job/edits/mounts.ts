@@ -6,6 +6,7 @@ import { pairOf, partnerOf, withLink } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
 import { withBodies } from '../bodies';
 import type { Job } from '../jobSchema';
+import { mountId, withPlaced } from '../placed';
 
 /** Ends of a bar nearer than this are one point, mm. */
 const SHORTEST_BAR = 1;
@@ -16,7 +17,9 @@ const SHORTEST_BAR = 1;
  */
 export function withMounts(job: Job, changes: MountChange[]): Job {
   const rig = changes.reduce(withMount, job.rig);
-  return collapsed(rig) ? job : withBodies({ ...job, laidOut: true, rig });
+  if (collapsed(rig)) return job;
+  const moved = changes.map(({ member, end }) => mountId(member, end));
+  return withBodies({ ...withPlaced(job, moved), rig });
 }
 
 /** Whether both ends of some bar stand on one point. */
@@ -39,7 +42,7 @@ export function onBothSides(job: Job, changes: MountChange[]): MountChange[] {
 /** The job with a bar bent through other points between its eyes, at ride height; none makes it straight. */
 export function withBends(job: Job, member: string, bends: Point[]): Job {
   const path = bends.length ? { chassis: bends } : undefined;
-  return { ...job, laidOut: true, rig: withLink(job.rig, member, (bar) => ({ ...bar, path })) };
+  return { ...withPlaced(job, []), rig: withLink(job.rig, member, (bar) => ({ ...bar, path })) };
 }
 
 /** The job with other joints in a link, whose stiffness follows from them; on both sides where asked. */
@@ -50,5 +53,5 @@ export function withJoints(job: Job, member: string, change: Partial<MemberJoint
   const members = job.rig.members.map((m) =>
     ids.includes(m.id) && isLink(m) ? { ...m, rate: axialRate(joints[m.id]!) } : m,
   );
-  return { ...job, laidOut: true, joints, rig: { ...job.rig, members } };
+  return { ...withPlaced(job, []), joints, rig: { ...job.rig, members } };
 }

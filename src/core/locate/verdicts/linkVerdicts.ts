@@ -3,7 +3,7 @@ import { FORCE } from '@/core/units/unit';
 import { LIMITS } from '@/core/materials/limits';
 import { kindOf, linksOf } from '@/core/rig/members/members';
 import { memberName, capital } from '@/core/rig/names';
-import { armsOf, leavesOf } from '@/core/rig/roles';
+import { leavesOf } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
 import { formatDegrees, sayLength } from '@/core/units/length';
 import { division, type Tape } from '@/core/units/tape';
@@ -57,13 +57,7 @@ function antiSquatVerdict({ use, rig }: LocateInput, { antiSquat }: LinkFindings
     reason: low
       ? `The tail squats and the tyres are planted late; ${least} to ${most} % is usual.`
       : `The tail rises when it pulls and may hop when it brakes; ${least} to ${most} % is usual.`,
-    remedies: [
-      {
-        text: low
-          ? `Raise the ${frontEnd(rig)}, or lower the other end.`
-          : `Lower the ${frontEnd(rig)}, or raise the other end.`,
-      },
-    ],
+    remedies: [],
   };
 }
 
@@ -74,20 +68,12 @@ function rollSteerVerdict({ rig }: LocateInput, { rollSteer }: LinkFindings): Ve
   const way =
     rig.end === 'rear' ? (rollSteer > 0 ? 'steadying (understeer)' : 'loosening (oversteer)') : 'of the axle';
   const shown = `${formatDegrees(Math.abs(rollSteer), 2)} for each degree of roll, ${way}`;
-  // Frame ends stand ahead of a rear axle and behind a front one, so that raising them tips the roll axis the other way.
-  const raise = rollSteer > 0 === (rig.end === 'rear');
   return {
     id: 'roll-steer',
     state: ok ? 'ok' : 'look',
     title: ok ? 'Steers little as it rolls.' : 'The axle steers as the car rolls.',
     reason: `${shown}.`,
-    remedies: ok
-      ? []
-      : [
-          {
-            text: `${raise ? 'Raise' : 'Lower'} the ${frontEnd(rig)}.`,
-          },
-        ],
+    remedies: [],
   };
 }
 
@@ -108,16 +94,7 @@ function pinionVerdict({ rig }: LocateInput, { pinion }: LinkFindings): Verdict 
     reason: ok
       ? `It turns ${turns} from droop to bump.`
       : `More than ${formatDegrees(most)} ${front ? 'and it steers lightly at one end of the travel and heavily at the other, and takes the drag link’s end along' : 'lets the driveshaft shake near the ends of the travel'}.`,
-    remedies: ok
-      ? []
-      : [
-          {
-            text:
-              armsOf(rig).length > 0
-                ? 'A longer arm turns it less.'
-                : 'Make upper and lower links nearer to the same length and angle.',
-          },
-        ],
+    remedies: [],
   };
 }
 
@@ -354,13 +331,4 @@ function steeringRemedyInWords(rig: Rig, { member, end, z, wheels }: SteeringRem
     text: `Put the track bar’s ${end === 'chassis' ? 'frame' : 'axle'} end ${sayLength(Math.abs(up), tape)} ${up > 0 ? 'higher' : 'lower'}, at ${sayLength(z, tape)} off the floor: bumps then ${isSteered(wheels) ? 'still ' : ''}steer it ${formatDegrees(Math.max(wheels.both, wheels.one))}.`,
     changes: [{ member, end, axis: 2, mm: z }],
   };
-}
-
-/** The mount that sets the slope of a layout's lower members, by its own words. */
-function frontEnd({ members, end }: Rig): string {
-  const arm = members.find((m) => kindOf(m).adjustables.some(({ by }) => by === 'foot'));
-  const leaf = members.find((m) => kindOf(m).spring);
-  const link = members.find((m) => m.type === 'link');
-  if (leaf && !arm && end === 'front') return 'fixed eyes of the leaves';
-  return kindOf(arm ?? leaf ?? link ?? members[0]!).slopeSetBy;
 }

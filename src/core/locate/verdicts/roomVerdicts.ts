@@ -51,16 +51,7 @@ function jointAngles({ front, rear }: ShaftFindings): Verdict {
         : 'The shaft’s joints cancel.',
     reason:
       `${shown} ${apart ? `More than ${formatDegrees(match)} apart, and the shaft shakes at speed.` : steep ? `More than ${formatDegrees(atRide)} wears them out.` : ''}`.trim(),
-    remedies:
-      apart || steep
-        ? [
-            {
-              text: apart
-                ? 'Turn the pinion until both joints work alike; a double joint wants the pinion looking at it.'
-                : 'Bring the ends of the shaft nearer to the same height.',
-            },
-          ]
-        : [],
+    remedies: [],
   };
 }
 

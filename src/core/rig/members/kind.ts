@@ -86,8 +86,6 @@ export type MemberKind<M> = {
   /** the room that it takes; null where its thickness is not stated */
   body: (member: M, car: { tireRadius: number }) => MemberBody | null;
   adjustables: Adjustable[];
-  /** the mount that sets how a member of this type slopes, as a builder calls it */
-  slopeSetBy: string;
   /** it holds the axle sideways by itself, and is moved up or down whole */
   acrossTheCar?: { raised: (member: M, mm: number) => M };
   /** what a spring among members does beside holding: where it carries the axle, and its stiffness sideways, N/mm */

@@ -56,7 +56,6 @@ export const leaf: MemberKind<Leaf> = {
   windup: (t, at) => t[at + 2]!,
   bars: ({ frontEye, seat }) => [[frontEye, seat]],
   adjustables: [],
-  slopeSetBy: 'front eyes of the leaves',
   drawnAs: 'leaf',
   outline: ({ frontEye, seat, rearEye }) => [[onChassis(frontEye), onAxle(seat), onChassis(rearEye)]],
   body: ({ od, frontEye, seat, rearEye }) =>

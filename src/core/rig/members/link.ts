@@ -29,7 +29,6 @@ export const link: MemberKind<LinkMember> = {
   force: (tensions, at) => tensions[at]!,
   bars: ({ chassis, axle }) => [[chassis, axle]],
   adjustables: [{ by: 'length', constraint: 0 }],
-  slopeSetBy: 'frame end of the lower links',
   drawnAs: 'bar',
   outline: ({ chassis, axle }) => [[onChassis(chassis), onAxle(axle)]],
   body: ({ od, chassis, axle, path }) =>

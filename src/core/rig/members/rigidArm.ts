@@ -45,7 +45,6 @@ export const rigidArm: MemberKind<RigidArm> = {
   bars: () => [],
   pin: ({ chassis }) => chassis,
   adjustables: [{ by: 'foot', constraint: 0 }],
-  slopeSetBy: 'frame joint of the arms',
   drawnAs: 'arm',
   body: armBody,
   outline: ({ chassis, path }, { track, tireRadius }) => {

@@ -32,7 +32,6 @@ export const sliderArm: MemberKind<SliderArm> = {
   bars: () => [],
   pin: ({ chassis }) => chassis,
   adjustables: [{ by: 'pin', constraint: 0 }],
-  slopeSetBy: 'frame pin of the torque arm',
   drawnAs: 'arm',
   body: armBody,
   outline: ({ chassis, path }, { tireRadius }) =>

@@ -65,7 +65,6 @@ export const watts: MemberKind<Watts> = {
     { by: 'length', constraint: 0, part: 'top' },
     { by: 'length', constraint: 1, part: 'bottom' },
   ],
-  slopeSetBy: 'ends of its links',
   acrossTheCar: {
     raised: (member, mm) => {
       const both = ({ top, bottom }: Watts['crank']) => ({

@@ -111,7 +111,7 @@ function LinkResults() {
           </Readout>
         )}
       </Readouts>
-      <Verdicts verdicts={verdicts.lengthwise} />
+      <Verdicts tried="locate" verdicts={verdicts.lengthwise} />
     </>
   );
 }

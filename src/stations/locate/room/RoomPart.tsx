@@ -1,5 +1,6 @@
 'use client';
 import { withBodies } from '@/core/job/bodies';
+import { withPlaced } from '@/core/job/placed';
 import { withMeasuredAgain } from '@/core/job/edits/readings';
 import { travelOf } from '@/core/job/jobValues';
 import type { ShaftFindings } from '@/core/locate/types';
@@ -34,7 +35,7 @@ export function RoomPart() {
         What clears at rest hits at bump: fingers should fit everywhere, at every height of the axle.
       </CardHead>
       {result?.links.shaft && <ShaftResults shaft={result.links.shaft} />}
-      {result && <Verdicts verdicts={verdicts.room} />}
+      {result && <Verdicts tried="locate" verdicts={verdicts.room} />}
       {shaft && <Chart focus="room" offered={['plunge', 'rearJoint', 'frontJoint']} />}
       <Obstacles />
       <Lines />
@@ -118,7 +119,7 @@ function AngleField({ which }: { which: Angle }) {
       onEnter={(deg, typed) =>
         enter(field, typed, (j) => {
           const driveshaft: Rig['driveshaft'] = { ...j.rig.driveshaft!, [which]: deg };
-          return withBodies({ ...j, laidOut: true, rig: { ...j.rig, driveshaft } });
+          return withBodies({ ...withPlaced(j, []), rig: { ...j.rig, driveshaft } });
         })
       }
       onClear={() => edit((j) => withMeasuredAgain(j, field))}

@@ -75,7 +75,7 @@ export function LateralResults() {
           </Readout>
         )}
       </Readouts>
-      <Verdicts verdicts={verdicts.sideways} />
+      <Verdicts tried="locate" verdicts={verdicts.sideways} />
     </>
   );
 }

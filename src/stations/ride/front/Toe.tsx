@@ -1,15 +1,16 @@
 'use client';
 import { withBody } from '@/core/job/edits/bodies';
 import { without } from '@/core/job/edits/omit';
-import { wantedToe } from '@/core/ride/asSet';
 import { onGround, toeAngle } from '@/core/ride/onGround';
+import { PROPOSED_TOE, wantedToe } from '@/core/ride/targets';
 import { TIE_ROD } from '@/core/job/bodyNames';
 import { steeringOf } from '@/core/ride/steering';
 import { formatDegrees, sayLength } from '@/core/units/length';
-import { enter, useJob } from '@/store/jobStore';
+import { edit, enter, useJob } from '@/store/jobStore';
 import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { LengthField } from '@/ui/fields/LengthField';
 import { Within } from '@/ui/figures/Within';
+import { Proposal } from '../Proposal';
 import { ReadField } from '../ReadField';
 import { RodAdjuster } from './RodAdjuster';
 import { RodAdvice } from './RodAdvice';
@@ -30,6 +31,7 @@ export function Toe() {
           label="Toe-in wanted"
           showLabel
           mm={wantedToe(job)}
+          placeholder="not said"
           least={-25}
           most={25}
           onEnter={(mm, typed) =>
@@ -51,6 +53,17 @@ export function Toe() {
         Scribe a line round each tread, read behind, roll half a turn of the wheel forward, read the same
         marks in front, at hub height both times.
       </p>
+      {wantedToe(job) === null && (
+        <Proposal
+          take={`Ask for ${sayLength(PROPOSED_TOE, job.tape)} toe-in`}
+          onTake={() =>
+            edit((j) => ({ ...j, ride: { ...j.ride, wanted: { ...j.ride.wanted, toe: PROPOSED_TOE } } }))
+          }
+        >
+          {sayLength(PROPOSED_TOE, job.tape)} of toe-in is common on a live axle: it steadies, and takes up
+          what its joints give. The vehicle maker’s value comes first.
+        </Proposal>
+      )}
       <Readouts>
         {toe && (
           <Readout name="Toe" id="toe">
@@ -64,7 +77,7 @@ export function Toe() {
           After it: {sayLength(Math.abs(setting.after), job.tape)} toe-{setting.after >= 0 ? 'in' : 'out'}.
         </RodAdvice>
       )}
-      {setting && !setting.holds && !setting.rod && (
+      {setting && setting.wanted !== null && !setting.holds && !setting.rod && (
         <p className="hint" role="status">
           Measure how far ahead of the kingpins, or behind, the tie rod stands: the turn of it follows.
         </p>

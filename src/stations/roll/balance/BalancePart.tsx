@@ -42,7 +42,7 @@ export function BalancePart({ result, verdicts }: PartProps) {
       <CardHead title="Roll: balance">
         What stands on each tyre in a steady corner, and what each change does to it.
       </CardHead>
-      <Verdicts verdicts={verdicts} />
+      <Verdicts tried="roll" verdicts={verdicts} />
       <section className="section">
         <CornerField field="roll/cornerG" label="Tyres hold, in a steady corner" />
         <p className="hint">A street tyre about 0.8, a soft one on a dry course 1.1 or more.</p>

@@ -1,4 +1,5 @@
 'use client';
+import { withPlaced } from '@/core/job/placed';
 import { Button, Slider } from 'antd';
 import type { Leaning, Tuning } from '@/core/roll/analyse';
 import type { Corner } from '@/core/balance/steadyCorner';
@@ -128,11 +129,11 @@ function make(what: WhatIf): void {
   setRocker(0, 0);
   edit((job) => {
     const { rig, springs, bar, cornerG } = changedBy(rollInput(job, { left: 0, right: 0 }), what);
+    const moved = rig.members !== job.rig.members;
     return {
-      ...job,
+      ...(moved ? withPlaced(job, []) : job),
       rig,
       cornerG,
-      laidOut: job.laidOut || rig.members !== job.rig.members,
       roll: { ...job.roll, springs, bar },
     };
   });

@@ -1,5 +1,6 @@
 'use client';
 import { Button } from 'antd';
+import { usualOtherEnd } from '@/core/balance/otherEnd';
 import type { Rig } from '@/core/rig/schema';
 import { edit, enter, useJob } from '@/store/jobStore';
 import { putRoll } from '@/store/edits/rollEdits';
@@ -8,13 +9,6 @@ import { NumberField } from '@/ui/fields/NumberField';
 import { ROLL_RATE } from '@/core/units/unit';
 
 type Other = NonNullable<Rig['otherEnd']>;
-
-const usual = ({ track, tireRadius, end }: Rig): Other => ({
-  rollCentreHeight: end === 'rear' ? 60 : 300,
-  rollRate: end === 'rear' ? 420_000 : 250_000,
-  track,
-  tireRadius,
-});
 
 const put = (field: string, typed: string, part: Partial<Other>) =>
   enter(field, typed, (j) => ({ ...j, rig: { ...j.rig, otherEnd: { ...j.rig.otherEnd!, ...part } } }));
@@ -29,7 +23,7 @@ export function OtherEnd() {
       <section className="section">
         <h2>The {name} end</h2>
         <p>Not told yet: without it there is no balance to speak of.</p>
-        <Button onClick={() => edit((j) => ({ ...j, rig: { ...j.rig, otherEnd: usual(j.rig) } }))}>
+        <Button onClick={() => edit((j) => ({ ...j, rig: { ...j.rig, otherEnd: usualOtherEnd(j.rig) } }))}>
           Start from a usual {name} end
         </Button>
       </section>

@@ -39,7 +39,7 @@ function NoBar({ verdicts }: PartProps) {
   return (
     <>
       {HEAD}
-      <Verdicts verdicts={verdicts} />
+      <Verdicts tried="roll" verdicts={verdicts} />
       <section className="section">
         <h2>No sway bar</h2>
         <p>
@@ -64,7 +64,7 @@ function FittedBar({ bar, result, verdicts }: PartProps & BarProps) {
     <>
       <div className="no-print">
         {HEAD}
-        <Verdicts verdicts={verdicts} />
+        <Verdicts tried="roll" verdicts={verdicts} />
         {made && <BarResults made={made} corner={result.corner} />}
         {made && <BarChart made={made} />}
         <StockFields bar={bar} />

@@ -50,7 +50,7 @@ export function SpringsPart({ result, verdicts }: PartProps) {
   return (
     <>
       {head}
-      <Verdicts verdicts={verdicts} />
+      <Verdicts tried="roll" verdicts={verdicts} />
       <Readouts>
         {ride && (
           <>

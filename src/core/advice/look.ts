@@ -1,0 +1,94 @@
+import { judgeCut, judgeLocate, judgeRoll } from '@/core/bench/judge';
+import type { Job } from '@/core/job/jobSchema';
+import { analyseLocate } from '@/core/locate/analyse';
+import { mostSideways } from '@/core/locate/travelCurve';
+import { locateInput, type Gap } from '@/core/locate/types';
+import { LIMITS } from '@/core/materials/limits';
+import { analyseRoll, ROLL_PARTS } from '@/core/roll/analyse';
+import { rollInput } from '@/core/roll/input';
+import type { Finding, Judged } from '@/core/verdict/verdict';
+
+/** The numbers by which changes of a car are told: mm, per cent, degrees of steer for a degree of roll, degrees. */
+export type Numbers = {
+  rollCentre: number | null;
+  antiSquat: number | null;
+  rollSteer: number | null;
+  sideways: number;
+  frontShare: number | null;
+  lean: number | null;
+};
+
+/** A car as it was looked at: what is said of what is laid out, how near its bodies come, and its numbers. */
+export type Look = {
+  said: { station: 'locate' | 'roll' | 'cut'; part?: string; verdict: Judged }[];
+  gaps: Gap[];
+  numbers: Numbers;
+};
+
+const AT_RIDE = { left: 0, right: 0 };
+
+/**
+ * Everything that is said of what is laid out, springs and bars, and the bar on the saw: what a remedy can change.
+ *
+ * @throws InputError where the members cannot hold the axle or be assembled
+ */
+export function lookAt(job: Job): Look {
+  const input = locateInput(job, AT_RIDE);
+  const result = analyseLocate(input);
+  const { sideways, lengthwise, room } = judgeLocate(job, input, result);
+  const rolling = rollInput(job, AT_RIDE);
+  const parts = ROLL_PARTS.map((part) => ({ part, found: analyseRoll(rolling, part) }));
+  const rolled = parts.flatMap(({ part, found }) =>
+    judgeRoll(job, rolling, part, found).map(at('roll', part)),
+  );
+  const { ride, driven } = result;
+  const corner = parts[0]!.found.corner;
+  return {
+    said: [
+      ...sideways.map(at('locate', 'bar')),
+      ...lengthwise.map(at('locate', 'links')),
+      ...room.map(at('locate', 'room')),
+      ...[...new Map(rolled.map((said) => [said.verdict.id, said])).values()],
+      ...judgeCut(job).map((verdict) => ({ station: 'cut' as const, verdict })),
+    ],
+    gaps: result.gaps,
+    numbers: {
+      rollCentre: ride.rollCentreHeight,
+      antiSquat: ride.antiSquatPct ?? null,
+      rollSteer: ride.rollSteer,
+      sideways: mostSideways(driven, ride.y),
+      frontShare: corner?.frontShare ?? null,
+      lean: corner?.rollDeg ?? null,
+    },
+  };
+}
+
+const at =
+  <S extends 'locate' | 'roll'>(station: S, part: string) =>
+  (verdict: Judged) => ({ station, part, verdict });
+
+const RANK: Record<Finding, number> = { ok: 0, look: 1, stop: 2 };
+
+/** What a verdict is about: the same in a changed car. */
+export const aboutOf = ({ id, where = '' }: Judged): string => `${id} ${where.split(', ')[0]!}`;
+
+const gapRank = ({ distance }: Gap): number =>
+  distance <= 0 ? RANK.stop : distance < LIMITS.clearance.least - 1e-6 ? RANK.look : RANK.ok;
+const pairOf = ({ a, b }: Gap): string => `clearance ${a} / ${b}`;
+
+/**
+ * How grave each thing is that is said of a car: 0 holds, 1 wants a look, 2 stops the work. Of what comes near to what, every pair
+ * counts, as only the tightest are spoken of.
+ */
+export function gravities({ said, gaps }: Look): Map<string, number> {
+  const spoken = said
+    .filter(({ verdict }) => verdict.id !== 'clearance')
+    .map(({ station, verdict }) => [`${station} ${aboutOf(verdict)}`, RANK[verdict.would]] as const);
+  const worst = new Map<string, number>();
+  for (const [about, rank] of [
+    ...spoken,
+    ...gaps.map((gap) => [`locate ${pairOf(gap)}`, gapRank(gap)] as const),
+  ])
+    worst.set(about, Math.max(rank, worst.get(about) ?? 0));
+  return worst;
+}

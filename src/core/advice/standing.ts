@@ -1,0 +1,32 @@
+import { judgePlace, judgeRecord } from '@/core/bench/judge';
+import type { StationId } from '@/core/bench/stationIds';
+import type { Job } from '@/core/job/jobSchema';
+import { surveyedCar } from '@/core/record/jobRecord';
+import { agreementOf } from '@/core/survey/agreement';
+import { gravestFirst, type Finding, type State } from '@/core/verdict/verdict';
+import type { Look } from './look';
+
+/** Something that does not hold, or is not known, and where it is said: the station and which part of it. */
+export type Open = {
+  station: StationId;
+  part?: string;
+  id: string;
+  state: Exclude<State, 'ok'>;
+  would: Finding;
+  title: string;
+};
+
+/** What of a job does not hold, station by station, the gravest first. */
+export function openOf(job: Job, { said }: Look): Open[] {
+  const record = judgeRecord(job, agreementOf(surveyedCar(job)));
+  const all = [
+    ...record.map((verdict) => ({ station: 'record' as const, part: 'agree', verdict })),
+    ...judgePlace(job).map((verdict) => ({ station: 'place' as const, part: undefined, verdict })),
+    ...said,
+  ];
+  return gravestFirst(
+    all.flatMap(({ station, part, verdict: { id, state, would, title } }): Open[] =>
+      state === 'ok' ? [] : [{ station, ...(part && { part }), id, state, would, title }],
+    ),
+  );
+}

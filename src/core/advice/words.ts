@@ -1,0 +1,29 @@
+import { sayLength } from '@/core/units/length';
+import type { Tape } from '@/core/units/tape';
+import type { Numbers } from './look';
+import type { Effect } from './tried';
+
+const percent = (v: number): string => `${Math.round(v)} %`;
+const share = (v: number): string => `${(100 * v).toFixed(0)} %`;
+const signed = (mm: number, tape: Tape): string => `${mm < 0 ? '−' : ''}${sayLength(Math.abs(mm), tape)}`;
+
+/** How each number of a car is called and said. */
+const SAID: Record<keyof Numbers, { name: string; say: (v: number, tape: Tape) => string }> = {
+  rollCentre: { name: 'roll centre', say: signed },
+  antiSquat: { name: 'anti-squat', say: percent },
+  rollSteer: { name: 'roll steer', say: (v) => v.toFixed(2).replace('-', '−') },
+  sideways: { name: 'sideways', say: signed },
+  frontShare: { name: 'front’s share', say: share },
+  lean: { name: 'lean', say: (v) => `${v.toFixed(1)}°` },
+};
+
+/** What else a remedy changes, in one line: `roll centre 14 3/4 in → 14 1/4 in, anti-squat 99 % → 81 %`; empty where nothing does. */
+export const sayEffects = (effects: Effect[], tape: Tape): string =>
+  effects
+    .map(({ what, from, to }) => {
+      const { name, say } = SAID[what];
+      return [name, say(from, tape), say(to, tape)] as const;
+    })
+    .filter(([, from, to]) => from !== to)
+    .map(([name, from, to]) => `${name} ${from} → ${to}`)
+    .join(', ');

@@ -1,0 +1,102 @@
+import { linksOf } from '@/core/rig/members/members';
+import { DRIVESHAFT, STEERING } from '@/core/rig/mounts';
+import { armsOf, lateralBarOf, leavesOf, lengthwiseLinks } from '@/core/rig/roles';
+import type { Rig } from '@/core/rig/schema';
+import { mayTwist } from '@/core/job/bodySizes';
+import { bodyInputs } from '@/core/provenance/bodyInputs';
+import { mountInputs, type InputId } from '@/core/provenance/inputs';
+import type { Verdict } from '@/core/verdict/verdict';
+import type { LocateResult } from '../types';
+
+const TRAVEL: InputId[] = ['read.bump', 'read.droop'];
+const SIZE: InputId[] = ['read.track', 'read.tireRadius'];
+
+type Asked = { rig: Rig; result: LocateResult; verdict: Verdict };
+
+const ofMembers = (rig: Rig): InputId[] =>
+  mountInputs(
+    rig,
+    rig.members.map((m) => m.id),
+  );
+const ofBar = (rig: Rig): InputId[] => {
+  const bar = lateralBarOf(rig);
+  return bar ? mountInputs(rig, [bar.id]) : ofMembers(rig);
+};
+const ofLengthwise = (rig: Rig): InputId[] => {
+  const links = [...lengthwiseLinks(rig), ...armsOf(rig), ...leavesOf(rig)].map((m) => m.id);
+  return mountInputs(rig, links);
+};
+const jointsOf = (rig: Rig): InputId[] =>
+  rig.members.filter((m) => m.type === 'link' || m.type === 'rigid-arm').map((m) => `joints.${m.id}`);
+const steering = (rig: Rig): InputId[] => mountInputs(rig, [STEERING]);
+const shaft = (rig: Rig): InputId[] => [
+  ...mountInputs(rig, [DRIVESHAFT]),
+  'angle.transmission',
+  'angle.pinion',
+];
+
+/** How arms and tube give is worked out from their sizes. */
+const give = (rig: Rig): InputId[] => [
+  ...(rig.members.some((m) => m.type === 'rigid-arm') ? ['size.arm', 'size.armWall', 'size.armSpread'] : []),
+  ...(mayTwist(rig) ? ['size.tubeWall', 'read.tubeDiameter'] : []),
+];
+
+/** How far the slip yoke goes. */
+const yoke = ({ rig }: Asked): InputId[] => [...mountInputs(rig, [DRIVESHAFT]), ...motion(rig)];
+
+/** How the axle goes through its travel: by its members, and where these fight each other by how they give. */
+const motion = (rig: Rig): InputId[] => [
+  ...ofMembers(rig),
+  ...give(rig),
+  ...jointsOf(rig),
+  ...TRAVEL,
+  ...SIZE,
+];
+
+/** What each verdict of Locate hangs on, by its id. */
+const RESTS: Record<string, (asked: Asked) => InputId[]> = {
+  tyre: ({ rig }) => [...ofBar(rig), 'read.track', 'read.tireWidth'],
+  crossed: ({ rig }) => ofBar(rig),
+  level: ({ rig }) => [...ofBar(rig), ...(rig.end === 'front' ? steering(rig) : []), ...TRAVEL],
+  length: ({ rig }) => [...motion(rig), 'shiftLimit'],
+  shift: ({ rig }) => [...motion(rig), 'shiftLimit'],
+  migration: ({ rig }) => motion(rig),
+  plan: ({ rig }) => ofBar(rig),
+  crank: ({ rig }) => ofMembers(rig),
+  spread: ({ rig }) => ofMembers(rig),
+  reach: ({ rig }) => motion(rig),
+  parked: () => [],
+  'leaf-give': ({ rig }) => [...ofMembers(rig), 'springs', 'weights'],
+  'anti-squat': ({ rig }) => [...ofLengthwise(rig), 'read.wheelbase', 'cgHeight', 'read.tireRadius'],
+  'roll-steer': ({ rig }) => [...ofMembers(rig), ...give(rig), ...jointsOf(rig), ...SIZE],
+  pinion: ({ rig }) => motion(rig),
+  caster: ({ rig }) => motion(rig),
+  bind: ({ rig }) => motion(rig),
+  joints: ({ rig }) => motion(rig),
+  cocked: ({ rig }) => [...ofMembers(rig), ...linksOf(rig).map((m) => `joints.${m.id}`)],
+  'bump-steer': ({ rig }) => [...motion(rig), ...steering(rig), ...SIZE],
+  slider: ({ rig }) => motion(rig),
+  line: ({ rig }) => motion(rig),
+  'shaft-angles': ({ rig }) => shaft(rig),
+  'shaft-travel': ({ rig }) => [...shaft(rig), ...motion(rig)],
+  'slip-in': (asked) => yoke(asked),
+  'slip-out': (asked) => yoke(asked),
+  slip: (asked) => yoke(asked),
+  clearance: ({ rig, result, verdict }) => clearance(rig, result, verdict),
+};
+
+/** A pair that is too near hangs on its two bodies; that everything clears, on all that was looked at. */
+function clearance(rig: Rig, { gaps }: LocateResult, { state, where = '' }: Verdict): InputId[] {
+  const [a = '', b = ''] = where.split(', ')[0]!.split(' / ');
+  const bar = lateralBarOf(rig)?.id;
+  const about = [a, b].includes(bar ?? '') ? bar : undefined;
+  const pairs =
+    state === 'ok'
+      ? gaps.filter((g) => (about ? g.a === about || g.b === about : g.a !== bar && g.b !== bar))
+      : [{ a, b }];
+  return [...pairs.flatMap((g) => [...bodyInputs(rig, g.a), ...bodyInputs(rig, g.b)]), ...TRAVEL];
+}
+
+/** What a verdict hangs on, by ids of inputs. */
+export const locateRestsOn = (rig: Rig, result: LocateResult, verdict: Verdict): InputId[] =>
+  RESTS[verdict.id]!({ rig, result, verdict });

@@ -1,0 +1,184 @@
+import { dequal } from 'dequal';
+import { USUAL_CG_HEIGHT, USUAL_MASSES } from '@/core/job/applyReadings';
+import { sprungShare } from '@/core/job/edits/frameHeight';
+import { BODY_SIZES, USUAL_LOCK, type BodySize } from '@/core/job/bodySizes';
+import type { Job } from '@/core/job/jobSchema';
+import { drawnHeight, isTyped } from '@/core/job/jobValues';
+import { isPlaced, mountId } from '@/core/job/placed';
+import { startingCut } from '@/core/job/slices/cut';
+import { capital, memberName } from '@/core/rig/names';
+import { mountsOf } from '@/core/rig/mounts';
+import type { Rig } from '@/core/rig/schema';
+import { usualOtherEnd } from '@/core/balance/otherEnd';
+import { usualSprings } from '@/core/springs/springDesign';
+import { quantity, readingKey, type QuantityKey } from '@/core/survey/quantities/quantities';
+import { found, measuredAcross } from '@/core/survey/readings';
+import { SIDES } from '@/core/geometry/side';
+
+/**
+ * Where a value of a job comes from. Known: read off the car, or typed, or put in its place by the builder (`drawn`). Guessed: still
+ * where the layout's pattern put it, or what such a thing usually is.
+ */
+export type Provenance = 'measured' | 'typed' | 'drawn' | 'pattern' | 'usual';
+
+/** Something that results rest on, by an id: `read.track`, `mount.panhard/chassis`, `size.brake`, `weights`. */
+export type InputId = string;
+
+/** Where an input is settled: the station, what of it is open there, and the reading. */
+export type Settle = { station: 'record' | 'locate' | 'roll' | 'cut'; part?: string; reading?: string };
+
+/** An input by the words of the trade, what it is of, where it comes from, and where the builder settles it. */
+export type Input = { id: InputId; name: string; of?: string; from: Provenance; settle: Settle };
+
+export const isGuess = ({ from }: Pick<Input, 'from'>): boolean => from === 'pattern' || from === 'usual';
+
+type Told = Omit<Input, 'id'>;
+const kinds: Record<string, (job: Job, of: string) => Told> = {
+  read: (job, key) => reading(job, key as QuantityKey),
+  mount: (job, of) => mount(job, of),
+  size: ({ bodies }, of) => {
+    const { part, name } = BODY_SIZES[of as BodySize];
+    const told = typedOr(bodies[of as BodySize] !== undefined, `${part}: ${name}`, {
+      station: 'locate',
+      part: 'room',
+    });
+    return { ...told, of: `Size of the ${part}` };
+  },
+  joints: ({ joints, rig }, member) =>
+    typedOr(joints[member] !== undefined, `Joints of the ${memberName(member, rig.end)}`, {
+      station: 'locate',
+      part: 'links',
+    }),
+  lock: ({ bodies }) =>
+    typedOr(bodies.lock !== undefined && bodies.lock !== USUAL_LOCK, 'Steering lock', {
+      station: 'locate',
+      part: 'room',
+    }),
+  angle: (job, of) => yokeAngle(job, of as 'transmission' | 'pinion'),
+  weights: (job) => weights(job),
+  unsprung: (job) => {
+    const { masses } = job.rig;
+    const typed = (['unsprungFront', 'unsprungRear'] as const).every(
+      (key) => isTyped(job, `masses/${key}`) || masses?.[key] !== USUAL_MASSES[key],
+    );
+    return typedOr(typed, 'Weight of both axles with their wheels', { station: 'locate', part: 'forces' });
+  },
+  cgHeight: (job) =>
+    typedOr(isTyped(job, 'cgHeight') || !isUsualCg(job), 'Height of the centre of gravity', {
+      station: 'locate',
+      part: 'forces',
+    }),
+  otherEnd: ({ rig }) =>
+    typedOr(
+      rig.otherEnd !== undefined && rig.otherEnd.rollRate !== usualOtherEnd(rig).rollRate,
+      `The ${rig.end === 'rear' ? 'front' : 'rear'} end’s springs and bar against roll`,
+      { station: 'roll', part: 'balance' },
+    ),
+  springs: ({ rig, roll }) => {
+    const { springs } = roll;
+    const usual = springs && usualSprings(rig, springs.kind);
+    const same =
+      usual &&
+      (Object.keys(usual) as (keyof typeof usual)[]).every(
+        (key) => typeof usual[key] !== 'number' || usual[key] === springs[key],
+      );
+    return typedOr(springs !== null && !same, 'Springs as they are', { station: 'roll', part: 'springs' });
+  },
+  tube: ({ cut }) => {
+    const usual = startingCut().tube;
+    return typedOr(cut.tube.od !== usual.od || cut.tube.wall !== usual.wall, 'Tube of the bar', {
+      station: 'cut',
+    });
+  },
+  barEnds: ({ cut }) =>
+    typedOr(!dequal(cut.ends, startingCut().ends), 'Rod ends and bungs of the bar', { station: 'cut' }),
+  shiftLimit: (job) => ({
+    name: 'How far the axle may move sideways',
+    from: isTyped(job, 'shiftLimit') ? 'typed' : 'usual',
+    settle: { station: 'locate', part: 'bar' },
+  }),
+};
+
+/** A guessed centre of gravity went up and down with the frame, by the share of the car that stands on springs. */
+function isUsualCg(job: Job): boolean {
+  const moved = drawnHeight(job) - measuredAcross(job.readings, 'rideHeight');
+  const usual = USUAL_CG_HEIGHT + moved * sprungShare(job.rig);
+  return Math.abs((job.rig.cgHeight ?? usual) - usual) < 0.01;
+}
+
+const typedOr = (typed: boolean, name: string, settle: Settle): Told => ({
+  name: capital(name),
+  from: typed ? 'typed' : 'usual',
+  settle,
+});
+
+function reading({ readings }: Job, key: QuantityKey): Told {
+  const asked = quantity(key);
+  const sides = asked.sided
+    ? SIDES.filter((side) => found(readings, key, side))
+    : found(readings, key)
+      ? [undefined]
+      : [];
+  return {
+    name: asked.label,
+    from: sides.length ? 'measured' : 'usual',
+    settle: {
+      station: 'record',
+      part: 'measure',
+      reading: readingKey(key, asked.sided ? 'left' : undefined),
+    },
+  };
+}
+
+/** @param of `member/mount` */
+function mount(job: Job, of: string): Told {
+  const [member = '', key = ''] = of.split('/');
+  const there = mountsOf(job.rig, member).find((m) => m.key === key);
+  return {
+    name: `${capital(memberName(member, job.rig.end))}, ${(there?.name ?? key).toLowerCase()}`,
+    of: `Mounts of the ${memberName(member, job.rig.end)}`,
+    from: isPlaced(job, of) ? 'drawn' : 'pattern',
+    settle: { station: 'locate', part: member === 'panhard' ? 'bar' : 'links' },
+  };
+}
+
+function yokeAngle(job: Job, of: 'transmission' | 'pinion'): Told {
+  const read = found(job.readings, `${of}Angle`);
+  const typed = isTyped(job, `driveshaft/${of}AngleDeg`);
+  return {
+    name: quantity(`${of}Angle`).label,
+    from: typed ? 'typed' : read ? 'measured' : 'pattern',
+    settle: { station: 'record', part: 'measure', reading: `${of}Angle` },
+  };
+}
+
+function weights(job: Job): Told {
+  const weighed = (['weightFront', 'weightRear'] as const).every((key) =>
+    SIDES.every((side) => found(job.readings, key, side)),
+  );
+  const { masses } = job.rig;
+  const typed = (['total', 'frontFraction'] as const).every(
+    (key) => isTyped(job, `masses/${key}`) || masses?.[key] !== USUAL_MASSES[key],
+  );
+  return {
+    name: 'What the car weighs, front and rear',
+    from: weighed ? 'measured' : typed ? 'typed' : 'usual',
+    settle: { station: 'record', part: 'measure', reading: 'weightFront.left' },
+  };
+}
+
+/** The mounts of members, of the drag link or of the driveshaft, as inputs. */
+export const mountInputs = (rig: Rig, members: string[]): InputId[] =>
+  members.flatMap((id) => mountsOf(rig, id).map(({ key }) => `mount.${mountId(id, key)}`));
+
+/** An input of a job by its id. */
+export function inputOf(job: Job, id: InputId): Input {
+  const at = id.indexOf('.');
+  const [kind, of] = at < 0 ? [id, ''] : [id.slice(0, at), id.slice(at + 1)];
+  const told = kinds[kind]!(job, of);
+  return { id, ...told, from: told.from === 'usual' && job.accepted?.includes(id) ? 'typed' : told.from };
+}
+
+/** Those of a list of inputs that are guessed, each once. */
+export const guessesAmong = (job: Job, ids: InputId[]): Input[] =>
+  [...new Set(ids)].map((id) => inputOf(job, id)).filter(isGuess);

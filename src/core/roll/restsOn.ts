@@ -1,0 +1,85 @@
+import { bodiesOf } from '@/core/clearance/bodies';
+import { bodyInputs } from '@/core/provenance/bodyInputs';
+import { mountInputs, type InputId } from '@/core/provenance/inputs';
+import { memberName } from '@/core/rig/names';
+import type { Rig } from '@/core/rig/schema';
+
+const TRAVEL: InputId[] = ['read.bump', 'read.droop'];
+const SPRUNG: InputId[] = ['springs', 'weights', 'unsprung'];
+
+/** What the whole car’s lean and balance follow from. */
+const carOf = (rig: Rig): InputId[] => [
+  ...SPRUNG,
+  ...['cgHeight', 'otherEnd', 'read.track', 'read.tireRadius', 'read.wheelbase'],
+  ...mountInputs(
+    rig,
+    rig.members.map((m) => m.id),
+  ),
+];
+
+/** Every body that the bar could come near, by its words; all of them where none is named. */
+const roomOf = (rig: Rig, id: string): InputId[] => [
+  ...TRAVEL,
+  ...bodiesOf(rig)
+    .filter((body) => id === 'barRoom' || id.endsWith(` ${memberName(body.id, rig.end)}`))
+    .flatMap((body) => bodyInputs(rig, body.id)),
+];
+
+const springTravel = (): InputId[] => [...SPRUNG, ...TRAVEL];
+const lean = (rig: Rig): InputId[] => [...carOf(rig), ...TRAVEL];
+const travel = () => TRAVEL;
+const nothing = () => [];
+
+/** What each check of Roll hangs on, by its id, beside the springs and the bar as the builder designed them. */
+const RESTS: Record<string, (rig: Rig) => InputId[]> = {
+  frequency: () => SPRUNG,
+  springFlat: () => SPRUNG,
+  coilBind: springTravel,
+  springLoose: springTravel,
+  stands: () => SPRUNG,
+  airPressure: () => SPRUNG,
+  hardBump: springTravel,
+  stopNever: travel,
+  shockBottoms: travel,
+  shockTops: travel,
+  shockFits: travel,
+  cornerTravel: lean,
+  cannotHold: carOf,
+  goesOver: carOf,
+  rollAngle: carOf,
+  balance: carOf,
+  barWrong: carOf,
+  barNeeded: carOf,
+  barRight: carOf,
+  bindRoll: lean,
+  inside: carOf,
+  launch: carOf,
+  barStress: (rig) => [
+    ...TRAVEL,
+    'read.track',
+    ...mountInputs(
+      rig,
+      rig.members.map((m) => m.id),
+    ),
+  ],
+  barShaft: (rig) => [...TRAVEL, ...bodyInputs(rig, 'driveshaft')],
+  barArm: nothing,
+  barLow: nothing,
+  barBushings: nothing,
+  barOverhang: nothing,
+  barClocked: travel,
+  barOff: nothing,
+  linkLeans: travel,
+  linkLost: travel,
+  linkSquare: travel,
+  linkOneWay: travel,
+  stowReach: nothing,
+  stowRoom: nothing,
+};
+
+/** What a check hangs on, by ids of inputs. */
+export function rollRestsOn(rig: Rig, id: string): InputId[] {
+  if (id.startsWith('barRoom')) return roomOf(rig, id);
+  if (id.startsWith('linkCocked')) return TRAVEL;
+  return RESTS[id]!(rig);
+}

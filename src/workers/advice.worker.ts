@@ -1,0 +1,16 @@
+import { expose } from 'comlink';
+import { adviseOn } from '@/core/advice/advise';
+import { lookAt } from '@/core/advice/look';
+import { openOf } from '@/core/advice/standing';
+import type { Job } from '@/core/job/jobSchema';
+import { outcomeOf } from './outcome';
+
+/** What could be done about what wants a look: each remedy is tried on the whole car, apart from what follows the hand. */
+const api = {
+  /** What of a job does not hold: told at once. */
+  open: (job: Job) => outcomeOf(() => openOf(job, lookAt(job))),
+  advise: (job: Job) => outcomeOf(() => adviseOn(job)),
+};
+export type AdviceApi = typeof api;
+
+expose(api);

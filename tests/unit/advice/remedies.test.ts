@@ -1,0 +1,104 @@
+import fc from 'fast-check';
+import { adviseOn, type Advice } from '@/core/advice/advise';
+import { afterRemedy, checkJob } from '@/core/advice/check';
+import { gravities, lookAt, type Look } from '@/core/advice/look';
+import { readJob, writeJob } from '@/core/job/file';
+import type { Job } from '@/core/job/jobSchema';
+import { withRemedy } from '@/core/verdict/remedy';
+import { mountsOf, type MountChange } from '@/core/rig/mounts';
+import { InputError } from '@/core/rig/read';
+import { plausibleCar } from '../../support/plausible';
+
+const RUNS = Number(process.env.ADVICE_RUNS ?? 20);
+
+/** The gravest of each kind of thing that is said, whatever it is said of. */
+function gravest({ said }: Look): Map<string, number> {
+  const rank = { ok: 0, look: 1, stop: 2 };
+  const worst = new Map<string, number>();
+  for (const { station, verdict } of said) {
+    const key = `${station} ${verdict.id.split(' ')[0]!}`;
+    worst.set(key, Math.max(rank[verdict.would], worst.get(key) ?? 0));
+  }
+  return worst;
+}
+
+/** Some cars cannot be held at all: nothing is advised about them. */
+function looked(job: Job): Look | null {
+  try {
+    return lookAt(job);
+  } catch (error) {
+    if (error instanceof InputError) return null;
+    throw error;
+  }
+}
+
+test('every remedy with a button betters its verdict and worsens none; what does at a price says so; none works against another', () => {
+  const seen = { offered: 0, priced: 0 };
+  fc.assert(
+    fc.property(plausibleCar, (job) => {
+      const before = looked(job);
+      if (!before) return;
+      const was = gravest(before);
+      const advice = adviseOn(job, before);
+      for (const { station, about, offered, priced } of advice) {
+        for (const { remedy } of offered) {
+          seen.offered++;
+          // What is taken is kept in a file, and looked at by whoever opens that.
+          const after = lookAt(readJob(writeJob(withRemedy(job, remedy))));
+          for (const [key, rank] of gravest(after))
+            expect([remedy.text, key, rank <= (was.get(key) ?? 0)]).toEqual([remedy.text, key, true]);
+          const key = `${station} ${about}`;
+          expect(gravities(after).get(key) ?? 0).toBeLessThan(gravities(before).get(key)!);
+        }
+        for (const { remedy, spoils, helps } of priced) {
+          seen.priced++;
+          expect(helps).toBe(false);
+          expect(spoils.length).toBeGreaterThan(0);
+          expect(offered.map((o) => o.remedy.text)).not.toContain(remedy.text);
+        }
+      }
+      expectNoneAgainst(job, advice);
+    }),
+    { numRuns: RUNS, endOnFailure: true },
+  );
+  expect(seen.offered).toBeGreaterThan(RUNS / 4);
+  expect(seen.priced).toBeGreaterThan(0);
+});
+
+/** Of two verdicts, one at least must have a way that does not work against all ways of the other. */
+function expectNoneAgainst(job: Job, advice: Advice[]): void {
+  const now = ({ member, end, axis }: MountChange) =>
+    mountsOf(job.rig, member).find(({ key }) => key === end)!.point[axis];
+  const against = (p: MountChange, q: MountChange) =>
+    p.member === q.member && p.end === q.end && p.axis === q.axis && (p.mm - now(p)) * (q.mm - now(q)) < 0;
+  const moves = advice
+    .map(({ offered }) => offered.map(({ remedy }) => remedy.changes ?? []))
+    .filter((ways) => ways.length > 0);
+  moves.forEach((one, i) =>
+    moves.slice(i + 1).forEach((other) => {
+      const opposite = one.every((a) => other.every((b) => a.some((p) => b.some((q) => against(p, q)))));
+      expect(opposite).toBe(false);
+    }),
+  );
+}
+
+test('the command’s answer takes a remedy by its id, and refuses one that is not there', () => {
+  let taken = 0;
+  fc.assert(
+    fc.property(plausibleCar, (job) => {
+      if (!looked(job)) return;
+      const { stations } = checkJob(job);
+      const remedy = [...stations.locate!, ...stations.roll!].flatMap((v) => v.remedies).find((r) => r.id);
+      if (!remedy) return;
+      taken++;
+      const after = afterRemedy(job, remedy.id!);
+      for (const { member, end, axis, mm } of remedy.changes ?? []) {
+        const moved = after.rig.members.find((m) => m.id === member) as unknown as Record<string, number[]>;
+        expect(moved[end]![axis]).toBeCloseTo(mm, 9);
+      }
+      expect(() => afterRemedy(job, 'locate/nothing/0')).toThrow(InputError);
+    }),
+    { numRuns: 6, endOnFailure: true },
+  );
+  expect(taken).toBeGreaterThan(0);
+});
