@@ -1,7 +1,8 @@
+import { useMemo } from 'react';
 import { create } from 'zustand';
 import type { Advice } from '@/core/advice/advise';
 import { aboutOf } from '@/core/advice/look';
-import type { Open } from '@/core/advice/standing';
+import { stopsOf, type Open } from '@/core/advice/standing';
 import type { Job } from '@/core/job/jobSchema';
 import type { Judged } from '@/core/verdict/verdict';
 import type { AdviceApi } from './advice.worker';
@@ -46,4 +47,10 @@ export function useAdvice(job: Job, station: string, verdict: Judged): Advice | 
       ? (advice.find((one) => one.station === station && one.about === aboutOf(verdict)) ?? null)
       : undefined,
   );
+}
+
+/** What is known at Locate to stop a member of a job, in words; undefined while the car is still being looked over. */
+export function useStopsOf(jobId: string, member: string | undefined): string[] | undefined {
+  const open = useOpen(jobId);
+  return useMemo(() => (open ? stopsOf(open, member ?? '') : undefined), [open, member]);
 }

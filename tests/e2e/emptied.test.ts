@@ -26,7 +26,7 @@ const OPTIONAL: [
   ['marigold', 'ride', null, 'ride/height.right', '17', /^$/],
   ['marigold', 'ride', null, 'ride/pinion', '2.5', /^$/],
   ['tinker', 'ride', null, 'ride/toe.front', '57', /^$/],
-  ['tinker', 'ride', null, 'ride/toeWanted', '1/4', /^\d/],
+  ['tinker', 'ride', null, 'ride/toeWanted', '1/4', /^$/],
   ['copperline', 'roll', 'Springs', 'roll/free', '400', /^$/],
   ['copperline', 'roll', 'Springs', 'roll/solid', '150', /^$/],
   ['copperline', 'roll', 'Sway bar', 'roll/measured/left', '18', /^$/],

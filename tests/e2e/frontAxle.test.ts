@@ -42,6 +42,9 @@ test('a front axle is measured, squared, centred, and its toe set; its stripe wa
   await hands.type('ride/toe.rear', '60 3/8');
   await hands.reads('[data-readout=toe]', 'toe-out');
   await hands.reads('[data-part=toe]', 'Toe-out on a live axle wanders');
+  // No toe is ordered that nobody has asked for.
+  await hands.reads('[data-part=toe] .proposal', /1\/8 in of toe-in is common/);
+  await hands.click(await hands.find('[data-part=toe] .proposal button'));
   await hands.reads('[data-part=toe]', 'Measure how far ahead of the kingpins');
   await hands.type('bodies/tieRodAhead', '5 1/2 behind');
   // 3/8 of toe over a tyre of 34 1/8, by arms of 5 1/2: about a sixteenth.

@@ -225,6 +225,11 @@ test('a new job from nothing: measured, drawn, and the old ones left alone', asy
   await hands.type('reading/track', '1500mm');
   await hands.reads('[data-reading=track] .reading-list', '1500mm');
   await hands.station(4, 'Panhard bar');
+  // Where the pattern put it nobody has said that it goes: that is neither good nor bad yet.
+  await hands.until(async () => (await state('plan')) === 'unknown');
+  await hands.reads('[data-verdict=plan]', 'Mounts of the panhard bar');
+  await hands.press('it goes there');
+  await hands.press('it goes there');
   await hands.until(async () => (await state('plan')) === 'ok');
   await hands.station(1, 'The job');
   await hands.reads('.shelf', 'Marigold, rear axle, imported');

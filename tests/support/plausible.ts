@@ -18,7 +18,7 @@ import { readings } from './car';
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
 /** Sizes that old cars have, mm. */
-export const carSizes = fc.record({
+const carSizes = fc.record({
   track: between(1250, 1620),
   tireRadius: between(285, 370),
   tireWidth: between(165, 290),

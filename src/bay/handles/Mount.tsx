@@ -2,6 +2,7 @@
 import { memo, useRef } from 'react';
 import { holesKey, nearestHole } from '@/core/job/bracketHoles';
 import { snap, type Tape } from '@/core/units/tape';
+import { isPlaced, mountId } from '@/core/job/placed';
 import { useJobPart } from '@/store/jobStore';
 import { moveMounts } from '@/store/edits/mountEdits';
 import { useDragHandle } from './useDragHandle';
@@ -30,6 +31,7 @@ export const Mount = memo(function Mount({ sheet, member, end, on, at, ride, tap
   const [x, y] = sheet.at(at);
   const from = useRef(ride);
   const holes = useJobPart((j) => j.holes[holesKey(member, end)] ?? null);
+  const guessed = useJobPart((j) => !isPlaced(j, mountId(member, end)));
   const { across, down } = DRAGS[sheet.view];
   const grip = useDragHandle({
     sheet,
@@ -61,14 +63,14 @@ export const Mount = memo(function Mount({ sheet, member, end, on, at, ride, tap
 
   if (!movable) {
     return (
-      <g className={`mount ${on}`}>
+      <g className={`mount ${on}${guessed ? ' guessed' : ''}`}>
         <Eye x={x} y={y} radius={6} />
       </g>
     );
   }
   return (
     <g
-      className={`mount movable ${on}`}
+      className={`mount movable ${on}${guessed ? ' guessed' : ''}`}
       tabIndex={0}
       role="button"
       aria-label={`${label}, ${sayPlaced(sheet.view, ride, tape)}: drag, or move with the arrow keys`}

@@ -1,6 +1,7 @@
 import { judgePlace, judgeRecord } from '@/core/bench/judge';
 import { jobConditions } from '@/core/bench/holdPoint';
 import type { Job } from '@/core/job/jobSchema';
+import { workBar } from '@/core/job/jobValues';
 import { surveyedCar } from '@/core/record/jobRecord';
 import { InputError } from '@/core/rig/read';
 import { agreementOf } from '@/core/survey/agreement';
@@ -8,6 +9,7 @@ import { withRemedy } from '@/core/verdict/remedy';
 import type { Judged, Remedy, State } from '@/core/verdict/verdict';
 import { adviseOn, type Advice } from './advise';
 import { aboutOf, lookAt } from './look';
+import { openOf, stopsOf } from './standing';
 import { ordersOf, type Order } from './orders';
 import type { Effect } from './tried';
 
@@ -50,14 +52,16 @@ export function checkJob(job: Job): Check {
       locate: laidOut('locate'),
       roll: laidOut('roll'),
       cut: laidOut('cut'),
-      weld: jobConditions(job, agreement).map(({ id, label, holds, problem, designed }) => ({
-        id,
-        state: holds === null ? 'unknown' : holds ? 'ok' : 'stop',
-        title: label,
-        reason: problem ?? `Wanted: ${designed}.`,
-        restsOn: [],
-        remedies: [],
-      })),
+      weld: jobConditions(job, agreement, stopsOf(openOf(job, look), workBar(job)?.id ?? '')).map(
+        ({ id, label, holds, problem, designed }) => ({
+          id,
+          state: holds === null ? 'unknown' : holds ? 'ok' : 'stop',
+          title: label,
+          reason: problem ?? `Wanted: ${designed}.`,
+          restsOn: [],
+          remedies: [],
+        }),
+      ),
     },
     orders: ordersOf(job),
   };

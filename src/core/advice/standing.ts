@@ -14,7 +14,15 @@ export type Open = {
   state: Exclude<State, 'ok'>;
   would: Finding;
   title: string;
+  where: string;
 };
+
+/** What is known at Locate to stop a member, in words. */
+export const stopsOf = (open: Open[], member: string): string[] =>
+  open
+    .filter((one) => one.station === 'locate' && one.state === 'stop')
+    .filter(({ where }) => where.split(/, | \/ /).includes(member))
+    .map(({ title }) => title.replace(/\.$/, ''));
 
 /** What of a job does not hold, station by station, the gravest first. */
 export function openOf(job: Job, { said }: Look): Open[] {
@@ -25,8 +33,8 @@ export function openOf(job: Job, { said }: Look): Open[] {
     ...said,
   ];
   return gravestFirst(
-    all.flatMap(({ station, part, verdict: { id, state, would, title } }): Open[] =>
-      state === 'ok' ? [] : [{ station, ...(part && { part }), id, state, would, title }],
+    all.flatMap(({ station, part, verdict: { id, state, would, title, where = '' } }): Open[] =>
+      state === 'ok' ? [] : [{ station, ...(part && { part }), id, state, would, title, where }],
     ),
   );
 }

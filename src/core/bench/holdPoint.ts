@@ -14,10 +14,15 @@ import { advanced, jointState, type Advance } from '@/core/weld/holdPoint';
  * What must be true before the brackets of the bar on the saw are welded, with what the other stations know.
  *
  * @param agreement of the job's readings; undefined while they are still being fitted together, which holds too
+ * @param stops what Locate says of this bar that stops the work, in words; undefined while the car is still being looked over
  */
-export const jobConditions = (job: Job, agreement: Agreement | null | undefined): Condition[] => {
+export const jobConditions = (
+  job: Job,
+  agreement: Agreement | null | undefined,
+  stops?: string[],
+): Condition[] => {
   const bar = workBar(job);
-  return bar ? holdConditions(job, bar, troublesOf(job, agreement)) : [];
+  return bar ? holdConditions(job, bar, troublesOf(job, agreement, stops)) : [];
 };
 
 /**
@@ -27,16 +32,21 @@ export const jobConditions = (job: Job, agreement: Agreement | null | undefined)
 export function advanceBracket(
   job: Job,
   agreement: Agreement | null | undefined,
+  stops: string[] | undefined,
   bracket: Bracket,
   at: string,
   reason = '',
 ): Advance {
   const bar = workBar(job);
   if (!bar) return { ok: true, job };
-  return advanced(job, { member: bar.id, bracket }, jobConditions(job, agreement), at, reason);
+  return advanced(job, { member: bar.id, bracket }, jobConditions(job, agreement, stops), at, reason);
 }
 
-function troublesOf(job: Job, agreement: Agreement | null | undefined): Trouble[] {
+function troublesOf(
+  job: Job,
+  agreement: Agreement | null | undefined,
+  stops: string[] | undefined,
+): Trouble[] {
   return [
     {
       id: 'sound',
@@ -58,6 +68,12 @@ function troublesOf(job: Job, agreement: Agreement | null | undefined): Trouble[
       label: 'Axle held in its place',
       how: 'As measured at Place: set it right there.',
       found: outOfPlace(job),
+    },
+    {
+      id: 'laidOut',
+      label: 'Nothing at Locate stops this bar',
+      how: 'As it is laid out at Locate: cure it there.',
+      found: stops ?? ['The car is still being looked over'],
     },
   ];
 }

@@ -1,36 +1,25 @@
-import { checkBar } from '@/core/cut/barChecks';
+import { checkBar, checkJoints } from '@/core/cut/barChecks';
 import { makeBar } from '@/core/fabricate/adjustableBar';
 import type { Job } from '@/core/job/jobSchema';
 import { barSpec, workBar } from '@/core/job/jobValues';
-import { analyseLocate } from '@/core/locate/analyse';
-import { locateInput, type LocateInput, type LocateResult } from '@/core/locate/types';
+import type { LocateInput, LocateResult } from '@/core/locate/types';
 import { locateRestsOn } from '@/core/locate/verdicts/restsOn';
 import { locateVerdicts } from '@/core/locate/verdicts/verdicts';
 import { placeChecks } from '@/core/place/placeChecks';
-import { mountInputs } from '@/core/provenance/inputs';
+import { jointsOf } from '@/core/materials/joints';
+import { mountInputs, type InputId } from '@/core/provenance/inputs';
 import { approachOf } from '@/core/record/jobRecord';
 import { checkRecord } from '@/core/record/recordChecks';
 import { describeBar } from '@/core/rig/lateralBar';
-import { analyseRoll, ROLL_PARTS, type RollPart, type RollResult } from '@/core/roll/analyse';
+import type { RollPart, RollResult } from '@/core/roll/analyse';
 import { rollVerdicts } from '@/core/roll/checks';
-import { rollInput, type RollInput } from '@/core/roll/input';
+import type { RollInput } from '@/core/roll/input';
 import { rollRestsOn } from '@/core/roll/restsOn';
 import type { Agreement } from '@/core/survey/agreement';
-import { gravestFirst, judged, type Judged } from '@/core/verdict/verdict';
-
-/** What is said of a car at each station that judges it, the gravest first. */
-export type Judgement = {
-  record: Judged[];
-  place: Judged[];
-  locate: Judged[];
-  roll: Judged[];
-  cut: Judged[];
-};
+import { gravestFirst, judged, type Judged, type Verdict } from '@/core/verdict/verdict';
 
 /** What Locate says of a car, by what it is about. */
 export type JudgedLocate = Record<'sideways' | 'lengthwise' | 'room', Judged[]>;
-
-const AT_RIDE = { left: 0, right: 0 };
 
 /** What is said of the readings of a car. @param agreement of them; null while nothing is redundant */
 export const judgeRecord = (job: Job, agreement: Agreement | null): Judged[] =>
@@ -62,32 +51,10 @@ export function judgeCut(job: Job): Judged[] {
   const bar = workBar(job);
   if (!bar) return [];
   const spec = barSpec(job);
-  return checkBar(spec, makeBar(describeBar(bar).eyeToEye, spec), job.tape).map((v) =>
-    judged(job, { where: bar.id, ...v }, [...mountInputs(job.rig, [bar.id]), 'barEnds']),
-  );
-}
-
-/**
- * Everything that is said of a car, station by station: by the same functions as on the screen.
- *
- * @param agreement of its readings; null while nothing is redundant
- * @throws InputError where the members cannot hold the axle or be assembled
- */
-export function judge(job: Job, agreement: Agreement | null): Judgement {
-  const input = locateInput(job, AT_RIDE);
-  const { sideways, lengthwise, room } = judgeLocate(job, input, analyseLocate(input));
-  return {
-    record: judgeRecord(job, agreement),
-    place: judgePlace(job),
-    locate: [...sideways, ...lengthwise, ...room],
-    roll: judgeAllOfRoll(job),
-    cut: judgeCut(job),
-  };
-}
-
-/** What is said of springs, bar and balance, each once. */
-function judgeAllOfRoll(job: Job): Judged[] {
-  const input = rollInput(job, AT_RIDE);
-  const said = ROLL_PARTS.flatMap((part) => judgeRoll(job, input, part, analyseRoll(input, part)));
-  return gravestFirst([...new Map(said.map((v) => [v.id, v])).values()]);
+  const lengths = [...mountInputs(job.rig, [bar.id]), 'barEnds'];
+  const at = (restsOn: InputId[]) => (v: Verdict) => judged(job, { where: bar.id, ...v }, restsOn);
+  return gravestFirst([
+    ...checkJoints(jointsOf(job.joints, bar.id)).map(at([`joints.${bar.id}`])),
+    ...checkBar(spec, makeBar(describeBar(bar).eyeToEye, spec), job.tape).map(at(lengths)),
+  ]);
 }

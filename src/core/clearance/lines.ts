@@ -20,7 +20,7 @@ type LongBody = Body & { shape: Tube };
 export type Pieces = { from: number; to: number };
 
 /** Everything long that was asked for, at ride height, and what brings it to a pose: the list is written over. */
-export type Lines = { list: Segments; move: (frame: AxleFrame) => void };
+type Lines = { list: Segments; move: (frame: AxleFrame) => void };
 
 /** Gathers what is to be followed from pose to pose. */
 export type LinesAsked = {

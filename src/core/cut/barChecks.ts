@@ -3,6 +3,7 @@ import { sayLength } from '@/core/units/length';
 import { sayTurns } from '@/core/units/turns';
 import type { Tape } from '@/core/units/tape';
 import type { State, Verdict } from '@/core/verdict/verdict';
+import { JOINTS, type MemberJoints } from '@/core/materials/joints';
 import { type BarEnd, type BarResult, type BarSpec } from '@/core/fabricate/adjustableBar';
 
 const END_NAMES = { frame: 'Frame end', axle: 'Axle end' } as const;
@@ -56,6 +57,21 @@ export function checkBar(spec: BarSpec, bar: BarResult, tape: Tape): Verdict[] {
         },
   );
   return verdicts;
+}
+
+/** An adjustable bar wants a ball at one end at least. */
+export function checkJoints({ chassis, axle }: Pick<MemberJoints, 'chassis' | 'axle'>): Verdict[] {
+  if (!JOINTS[chassis].soft || !JOINTS[axle].soft) return [];
+  return [
+    {
+      id: 'soft-ends',
+      state: 'stop',
+      title: 'Both ends of this bar are soft bushings.',
+      reason:
+        'Neither lets it turn about its own length: the axle’s roll twists the tube in its threads, and the jam nuts work loose.',
+      remedies: [{ text: 'A rod end, or a cushioned ball, at one end: choose it at Locate.' }],
+    },
+  ];
 }
 
 function checkEnd(

@@ -2,6 +2,7 @@ import { InputError, orRefusal, parseJson, validate } from '@/core/rig/read';
 import { applyReadings } from './applyReadings';
 import { withTrueTexts } from '@/core/survey/typed';
 import { upgraded, withTrackBars, withTypedMarks } from './upgrade';
+import { withPlaced } from './placed';
 import { JOB_VERSION, jobSchema, type Job } from './jobSchema';
 
 /**
@@ -22,7 +23,9 @@ export function readJob(text: string): Job {
     );
   }
   const job = validate(jobSchema, upgraded(value as Record<string, unknown>));
-  const told = withTrackBars({ ...job, readings: withTrueTexts(job.readings) });
+  const asTold = withTrackBars({ ...job, readings: withTrueTexts(job.readings) });
+  // From here on it is told of each mount who put it there.
+  const told = asTold.laidOut ? withPlaced(asTold, []) : asTold;
   return applyReadings(typeof version === 'number' && version < 4 ? withTypedMarks(told) : told);
 }
 

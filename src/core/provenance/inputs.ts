@@ -19,7 +19,7 @@ import { SIDES } from '@/core/geometry/side';
  * Where a value of a job comes from. Known: read off the car, or typed, or put in its place by the builder (`drawn`). Guessed: still
  * where the layout's pattern put it, or what such a thing usually is.
  */
-export type Provenance = 'measured' | 'typed' | 'drawn' | 'pattern' | 'usual';
+type Provenance = 'measured' | 'typed' | 'drawn' | 'pattern' | 'usual';
 
 /** Something that results rest on, by an id: `read.track`, `mount.panhard/chassis`, `size.brake`, `weights`. */
 export type InputId = string;

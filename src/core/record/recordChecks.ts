@@ -50,6 +50,7 @@ export function checkRecord(
     ...sideChecks(readings, tape),
     ...axleChecks(readings, approach, tape),
     ...travelChecks(readings, tape),
+    ...yokeChecks(readings, approach),
   ];
 }
 
@@ -207,6 +208,35 @@ function axleChecks(readings: Readings, { end }: Approach, tape: Tape): Verdict[
 }
 
 /** The way up to the stop, against the room between axle tube and rail, where both were read. */
+/** A yoke that points the unusual way is more often a sign mistaken than a car like that: it is asked about, degrees. */
+const UNUSUAL = { transmissionAngle: 1, pinionAngle: 8 };
+
+/** Asks about a tail that points up, and a pinion far from level: at the rear, where an engine hangs tail down. */
+function yokeChecks(readings: Readings, { end }: Approach): Verdict[] {
+  if (end === 'front') return [];
+  const [tail, nose] = [found(readings, 'transmissionAngle'), found(readings, 'pinionAngle')];
+  const asked = (title: string): Verdict => ({
+    id: 'yoke-way',
+    state: 'look',
+    title,
+    reason:
+      'Most cars stand otherwise; a gauge read from its other side gives just this figure with the other sign.',
+    remedies: [{ text: 'Look again which way it points. If it does, nothing is wrong with the reading.' }],
+  });
+  return [
+    ...(tail && tail.value > UNUSUAL.transmissionAngle
+      ? [asked(`The transmission’s tail reads ${formatDegrees(tail.value)} up: does it point up?`)]
+      : []),
+    ...(nose && Math.abs(nose.value) > UNUSUAL.pinionAngle
+      ? [
+          asked(
+            `The pinion’s nose reads ${formatDegrees(Math.abs(nose.value))} ${nose.value > 0 ? 'down' : 'up'}: is that so?`,
+          ),
+        ]
+      : []),
+  ];
+}
+
 function travelChecks(readings: Readings, tape: Tape): Verdict[] {
   const bump = found(readings, 'bump');
   const rooms = SIDES.flatMap((side) => {

@@ -1,5 +1,5 @@
 import Fraction from 'fraction.js';
-import { division, MM_PER_INCH, type Tape } from './tape';
+import { division, finer, MM_PER_INCH, type Tape } from './tape';
 import { parseLength } from './parse';
 
 /** A length taken apart for display: `-3 5/16` is {negative, whole '3', top '5', bottom '16'}. */
@@ -52,6 +52,15 @@ export function sayLength(mm: number, tape: Tape): string {
  * @param mm the value, mm
  * @param typed what was typed for it, if anything
  */
+/** A length beside a limit that it is past: on a finer tape where both would read alike, else in decimals. */
+export function sayPast(mm: number, limit: number, tape: Tape): string {
+  const same = (by: Tape) => sayLength(mm, by) === sayLength(limit, by);
+  if (!same(tape)) return sayLength(mm, tape);
+  return same(finer(tape))
+    ? `${formatDecimal(mm, tape)} ${tape === 'mm' ? 'mm' : 'in'}`
+    : sayLength(mm, finer(tape));
+}
+
 export function shownLength(mm: number, typed: string | undefined, tape: Tape): string {
   if (typed !== undefined && suitsTape(typed, tape)) {
     const parsed = parseLength(typed, tape);

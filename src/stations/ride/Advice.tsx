@@ -16,6 +16,7 @@ import { Full } from '@/ui/cards/Full';
 import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { Frac } from '@/ui/figures/Frac';
 import type { Job } from '@/core/job/jobSchema';
+import { workBar } from '@/core/job/jobValues';
 import { FORCE } from '@/core/units/unit';
 import type { Task } from '@/core/ride/alignmentBars';
 import type { BarTurn, Setting, SettingStep, Standing } from '@/core/ride/alignment';
@@ -99,6 +100,12 @@ export function Advice({ found }: { found: Setting }) {
           </Readout>
         )}
       </Readouts>
+      {todo.length > 0 && unseenThreads(todo, job).length > 0 && (
+        <p className="hint" data-part="unseen-threads">
+          How much thread is left in the {unseenThreads(todo, job).join(' and the ')} is not known here: look
+          before it is wound out, and keep one and a half thread diameters in.
+        </p>
+      )}
       {thread && !thread.holds && (
         <p className="field-problem" role="alert">
           {(bars.find((b) => b.id === (job.cut.member ?? centring[0]?.id))?.mm ?? 0) > 0
@@ -111,6 +118,13 @@ export function Advice({ found }: { found: Setting }) {
       )}
     </div>
   );
+}
+
+/** Bars that are to be made longer and are not the one on the saw, whose thread is all that the job knows of. */
+function unseenThreads(steps: SettingStep[], job: Job): string[] {
+  const seen = workBar(job)?.id;
+  const longer = steps.flatMap((s) => s.bars).filter((b) => b.id !== seen && b.turns !== null && b.turns > 0);
+  return [...new Set(longer.map((b) => b.name))];
 }
 
 function Step({ step, number, found }: { step: SettingStep; number: number | null; found: Setting }) {

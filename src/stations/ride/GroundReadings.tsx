@@ -2,6 +2,7 @@
 import { Segmented } from 'antd';
 import { CASTER, PINION } from '@/core/ride/asSet';
 import { onGround } from '@/core/ride/onGround';
+import { slopeAlong } from '@/core/survey/floor';
 import { formatDegrees } from '@/core/units/length';
 import { Proposal } from './Proposal';
 import { proposedPinion, wantedPinion } from '@/core/ride/targets';
@@ -175,6 +176,7 @@ function Pitch() {
   const job = useJob();
   const { read } = job.ride;
   const { end } = job.rig;
+  const slope = slopeAlong(job.readings);
   const { label, sign, ways } = end === 'front' ? CASTER : PINION;
   const shown = (pitch: number | null | undefined) => (pitch == null ? null : sign * pitch);
   const shared = { unit: 'angle', least: -30, most: 30, ways, showLabel: true } as const;
@@ -205,7 +207,11 @@ function Pitch() {
           onClear={() => put('ride/pinionWanted', null, (r) => ({ wanted: without(r.wanted, 'pinion') }))}
         />
       </div>
-      <p className="hint">{HINTS[end]}</p>
+      <p className="hint" data-part="pitch">
+        {HINTS[end]}
+        {slope !== 0 &&
+          ` Type what the gauge reads: the floor’s slope of ${formatDegrees(Math.abs(slope))} is taken off.`}
+      </p>
       {wantedPinion(job) === null && <ProposedPinion />}
     </>
   );

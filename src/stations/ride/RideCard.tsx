@@ -2,6 +2,7 @@
 import { Button } from 'antd';
 import { InputError } from '@/core/rig/read';
 import { disagree, onGround } from '@/core/ride/onGround';
+import { leafSquare } from '@/core/ride/leafSquare';
 import { toeHolds } from '@/core/ride/steering';
 import { sayLength } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
@@ -30,6 +31,7 @@ export function RideCard() {
     ground.offset !== null &&
     found.centred &&
     found.square &&
+    leafSquare(job) === null &&
     found.pinionSet &&
     toeHolds(job);
   return (
@@ -51,6 +53,7 @@ export function RideCard() {
         </p>
       )}
       {found && typeof found !== 'string' && <Advice found={found} />}
+      <SquareOnLeaves />
       <Front />
       <Rounds />
       <Adjusters />
@@ -89,6 +92,23 @@ function setting(job: Job): Setting | string | null {
       return `No length of these bars does it: ${error.expected}. Look at their ends on Locate.`;
     throw error;
   }
+}
+
+/** No bar squares an axle on leaf springs: it is shifted on them. */
+function SquareOnLeaves() {
+  const job = useJob();
+  const back = leafSquare(job);
+  if (back === null) return null;
+  const far = sayLength(Math.abs(back), job.tape);
+  const [left, right] = back > 0 ? ['back', 'forward'] : ['forward', 'back'];
+  return (
+    <p className="ride-disagree" role="status" data-part="square-on-leaves">
+      The axle is out of square, and no bar of this layout squares it: it is shifted on its springs. {far}{' '}
+      {left} on the left spring, or {far} {right} on the right: a slotted plate, an offset centre pin, or the
+      spring’s fixed eye moved. Look for a sheared centre pin, a worn eye and a bent perch first. U-bolts
+      slack for it, tight with the car on its weight.
+    </p>
+  );
 }
 
 function Disagreement() {

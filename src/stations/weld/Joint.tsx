@@ -4,6 +4,7 @@ import { TextArea } from '@/ui/fields/textInput';
 import { useState } from 'react';
 import { advanceBracket } from '@/core/bench/holdPoint';
 import { cutLoose, jointState, NEXT_STATE, type Release } from '@/core/weld/holdPoint';
+import { useStopsOf } from '@/workers/advice';
 import { useJobAgreement } from '@/workers/search';
 import { edit, useJob } from '@/store/jobStore';
 import { JOINT_STATES, MOST_EVENTS, type JointState } from '@/core/job/slices/weld';
@@ -31,6 +32,7 @@ type Props = { member: string; bracket: Bracket; tack: Release; weld: Release };
 export function Joint({ member, bracket, tack, weld }: Props) {
   const job = useJob();
   const agreement = useJobAgreement(job);
+  const stops = useStopsOf(job.id, member);
   const [asking, setAsking] = useState<Asking>(null);
   const [reason, setReason] = useState('');
   const full = job.weld.log.length >= MOST_EVENTS;
@@ -41,7 +43,7 @@ export function Joint({ member, bracket, tack, weld }: Props) {
 
   const advance = (why = '') =>
     edit((j) => {
-      const result = advanceBracket(j, agreement, bracket, new Date().toISOString(), why);
+      const result = advanceBracket(j, agreement, stops, bracket, new Date().toISOString(), why);
       return result.ok ? result.job : j;
     });
 

@@ -3,6 +3,7 @@ import { jobConditions } from '@/core/bench/holdPoint';
 import { workBar } from '@/core/job/jobValues';
 import { isVerified, release } from '@/core/weld/holdPoint';
 import { useJob } from '@/store/jobStore';
+import { useStopsOf } from '@/workers/advice';
 import { useJobAgreement } from '@/workers/search';
 import { CardHead, Caution } from '@/ui/cards/Card';
 import { ConditionRow } from './ConditionRow';
@@ -17,8 +18,8 @@ const STEPS: Record<Step, string> = { tack: 'Before tacking', weld: 'Before fini
 /** The hold point: what must be true before a bracket is tacked, and again before it is finish-welded. */
 export function WeldCard() {
   const job = useJob();
-  const conditions = jobConditions(job, useJobAgreement(job));
   const member = workBar(job)?.id;
+  const conditions = jobConditions(job, useJobAgreement(job), useStopsOf(job.id, member));
   const next = conditions.find((c) => !isVerified(c));
   if (member === undefined)
     return (

@@ -22,18 +22,19 @@ export function TriedRemedies({ verdict, station }: { verdict: Judged; station: 
   return (
     <>
       {offered.map(({ remedy, effects }) => (
-        <button
-          key={remedy.text}
-          type="button"
-          className="remedy"
-          onClick={() => {
-            setRocker(0, 0);
-            edit((j) => withRemedy(j, remedy));
-          }}
-        >
-          {remedy.text}
-          {effects.length > 0 && <span className="effects">{sayEffects(effects, job.tape)}</span>}
-        </button>
+        <div key={remedy.text}>
+          <button
+            type="button"
+            className="remedy"
+            onClick={() => {
+              setRocker(0, 0);
+              edit((j) => withRemedy(j, remedy));
+            }}
+          >
+            {remedy.text}
+          </button>
+          {effects.length > 0 && <p className="effects">Also: {sayEffects(effects, job.tape)}.</p>}
+        </div>
       ))}
       {priced.map(({ remedy, spoils }) => (
         <p key={remedy.text} className="priced">

@@ -286,7 +286,7 @@ test.each(LAYOUT_IDS)(
       for (const height of heightsOf({ ...job, place: { ...job.place, parkedDrop: 40 } }))
         expect(Number.isFinite(height.ahead ?? 0)).toBe(true);
       // Held by its leaves alone, it has no bracket to be held at.
-      const conditions = jobConditions(job, jobAgreement(job)).length;
+      const conditions = jobConditions(job, jobAgreement(job), []).length;
       if (workBar(job)) expect(conditions).toBeGreaterThan(5);
       else expect(conditions).toBe(0);
       for (const u of Object.values(resultUncertainty(job)))

@@ -96,13 +96,13 @@ describe('held on rests at the parked height', () => {
         },
       },
     });
-    const holds = (of: Job, id: string) => jobConditions(of, null).find((c) => c.id === id)!.holds;
+    const holds = (of: Job, id: string) => jobConditions(of, null, []).find((c) => c.id === id)!.holds;
     const right = seen(bar.chassis[2] - eye[2], pose.y);
     expect([holds(right, 'level'), holds(right, 'centred')]).toEqual([true, true]);
     expect(Math.abs(pose.y)).toBeGreaterThan(job.ride.tolerance);
     const level = seen(0, 0);
     expect([holds(level, 'level'), holds(level, 'centred')]).toEqual([false, false]);
-    const ids = jobConditions(job, null).map((c) => c.id);
+    const ids = jobConditions(job, null, []).map((c) => c.id);
     expect(ids).toContain('onRestsParked');
     expect(ids).not.toContain('onWheels');
   });

@@ -256,7 +256,7 @@ describe('what the car is found to be', () => {
 
 describe('what holds the welding', () => {
   const open = (job: ReturnType<typeof fresh>) =>
-    release(jobConditions(job, jobAgreement(job)), 'tack').open.map((c) => c.id);
+    release(jobConditions(job, jobAgreement(job), []), 'tack').open.map((c) => c.id);
 
   test('what must be mended, a reading that contradicts the rest, and an axle out of its place, until they are put right', () => {
     const job = fresh();
@@ -289,7 +289,7 @@ describe('what holds the welding', () => {
 
   test('gaps read at Ride count for the second look', () => {
     const job = { ...fresh(), ride: { ...fresh().ride, gaps: { left: 120, right: 121 } } };
-    expect(jobConditions(job, jobAgreement(job)).find((c) => c.id === 'centredAgain')!.holds).toBe(true);
+    expect(jobConditions(job, jobAgreement(job), []).find((c) => c.id === 'centredAgain')!.holds).toBe(true);
   });
 });
 

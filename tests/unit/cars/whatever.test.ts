@@ -116,7 +116,7 @@ describe('wherever mounts are typed, and whatever is taken off', () => {
         }
         schoolsOf(job);
         for (const { hold } of removalOrder(job.rig)) expect(hold).toMatch(/\w+ \w+/);
-        for (const c of jobConditions(job, jobAgreement(job))) expect(unsound(c)).toEqual([]);
+        for (const c of jobConditions(job, jobAgreement(job), [])) expect(unsound(c)).toEqual([]);
         preloadOf(job);
         for (const { value } of asSet(job)) if (value !== null) expect(Number.isNaN(value)).toBe(false);
         orRefused(() => settingOf(job));

@@ -19,7 +19,7 @@ const WHY = 'Mock-up, comes off again';
 const fresh = () => newJob('check', 'Check', 'in16');
 const onTheSaw = (job: Job, member: string): Job => ({ ...job, cut: { ...job.cut, member } });
 const tacked = (job: Job, bracket: (typeof BRACKETS)[number]): Job => {
-  const outcome = advanceBracket(job, jobAgreement(job), bracket, NOW, WHY);
+  const outcome = advanceBracket(job, jobAgreement(job), [], bracket, NOW, WHY);
   if (!outcome.ok) throw new Error('held in spite of its reason');
   return outcome.job;
 };
@@ -52,19 +52,19 @@ describe('what is welded belongs to a bracket of a member', () => {
       [measuredKey('panhard', 'onWheels')]: true,
     };
     const job = { ...fresh(), weld: { ...fresh().weld, measured } };
-    const striped = jobConditions(job, jobAgreement(job)).reduce(
+    const striped = jobConditions(job, jobAgreement(job), []).reduce(
       (j, c) => drawStripe(j, stripeKey('panhard', c.id), c.basis),
       job,
     );
-    const of = (j: Job, id: string) => jobConditions(j, jobAgreement(j)).find((c) => c.id === id)!;
+    const of = (j: Job, id: string) => jobConditions(j, jobAgreement(j), []).find((c) => c.id === id)!;
     expect(of(striped, 'onWheels')).toMatchObject({ holds: true, stripe: { kind: 'whole' } });
     expect(of(striped, 'eyeToEye').holds).not.toBeNull();
     const other = onTheSaw(striped, 'upper');
-    for (const c of jobConditions(other, jobAgreement(other))) {
+    for (const c of jobConditions(other, jobAgreement(other), [])) {
       expect([c.id, c.stripe.kind]).toEqual([c.id, 'none']);
       expect([c.id, c.holds]).toEqual([c.id, null]);
     }
-    expect(release(jobConditions(other, jobAgreement(other)), 'tack').released).toBe(false);
+    expect(release(jobConditions(other, jobAgreement(other), []), 'tack').released).toBe(false);
   });
 
   test('only the bar across the car is asked to be level', () => {

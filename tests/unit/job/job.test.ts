@@ -242,22 +242,22 @@ describe('weld', () => {
       'centredAgain.right': 120,
     };
     const done = { ...job, weld: { ...job.weld, measured: ofBar(bar.id, measuredAll) } };
-    return jobConditions(done, jobAgreement(done)).reduce(
+    return jobConditions(done, jobAgreement(done), []).reduce(
       (j, c) => drawStripe(j, stripeKey(bar.id, c.id), c.basis),
       done,
     );
   }
 
   test('nothing is released until every condition holds and is striped', () => {
-    expect(release(jobConditions(fresh(), jobAgreement(fresh())), 'tack').released).toBe(false);
-    expect(advanceBracket(fresh(), jobAgreement(fresh()), 'frame', NOW).ok).toBe(false);
+    expect(release(jobConditions(fresh(), jobAgreement(fresh()), []), 'tack').released).toBe(false);
+    expect(advanceBracket(fresh(), jobAgreement(fresh()), [], 'frame', NOW).ok).toBe(false);
     const job = allChecked(fresh());
     expect(
-      jobConditions(job, jobAgreement(job))
+      jobConditions(job, jobAgreement(job), [])
         .filter((c) => !isVerified(c))
         .map((c) => [c.id, c.problem]),
     ).toEqual([]);
-    const tacked = advanceBracket(job, jobAgreement(job), 'frame', NOW);
+    const tacked = advanceBracket(job, jobAgreement(job), [], 'frame', NOW);
     expect(tacked.ok && tacked.job.weld.joints).toEqual({ 'panhard/frame': 'tacked' });
   });
 
@@ -266,24 +266,31 @@ describe('weld', () => {
     const moved = withMounts(job, [
       { member: 'panhard', end: 'chassis', axis: 2, mm: workBar(job)!.chassis[2] + 10 },
     ]);
-    const broken = jobConditions(moved, jobAgreement(moved))
+    const broken = jobConditions(moved, jobAgreement(moved), [])
       .filter((c) => c.stripe.kind === 'broken')
       .map((c) => c.id);
     expect(broken).toEqual(expect.arrayContaining(['level', 'eyeToEye', 'clearance', 'levelAgain']));
     expect(broken).not.toContain('centred');
-    const level = jobConditions(moved, jobAgreement(moved)).find((c) => c.id === 'level')!.stripe;
+    const level = jobConditions(moved, jobAgreement(moved), []).find((c) => c.id === 'level')!.stripe;
     expect(level.kind === 'broken' && level.changes.join()).toMatch(/frame end, off the floor was .* is now/);
-    expect(release(jobConditions(moved, jobAgreement(moved)), 'tack').released).toBe(false);
+    expect(release(jobConditions(moved, jobAgreement(moved), []), 'tack').released).toBe(false);
     // Back where it was, the stripe is whole again: it is the value that counts.
     const back = withMounts(moved, [
       { member: 'panhard', end: 'chassis', axis: 2, mm: workBar(job)!.chassis[2] },
     ]);
-    expect(release(jobConditions(back, jobAgreement(back)), 'tack').released).toBe(true);
+    expect(release(jobConditions(back, jobAgreement(back), []), 'tack').released).toBe(true);
   });
 
   test('an override needs its reason, and both stay in the record with what was open', () => {
-    expect(advanceBracket(fresh(), jobAgreement(fresh()), 'axle', NOW, '   ').ok).toBe(false);
-    const gone = advanceBracket(fresh(), jobAgreement(fresh()), 'axle', NOW, 'Mock-up only, comes off again');
+    expect(advanceBracket(fresh(), jobAgreement(fresh()), [], 'axle', NOW, '   ').ok).toBe(false);
+    const gone = advanceBracket(
+      fresh(),
+      jobAgreement(fresh()),
+      [],
+      'axle',
+      NOW,
+      'Mock-up only, comes off again',
+    );
     if (!gone.ok) throw new Error('held');
     expect(jointState(gone.job, { member: 'panhard', bracket: 'axle' })).toBe('tacked');
     expect(gone.job.weld.log[0]).toMatchObject({
@@ -313,7 +320,7 @@ describe('weld', () => {
         }),
       },
     };
-    const by = Object.fromEntries(jobConditions(off, jobAgreement(off)).map((c) => [c.id, c]));
+    const by = Object.fromEntries(jobConditions(off, jobAgreement(off), []).map((c) => [c.id, c]));
     expect(by.level).toMatchObject({ holds: false, problem: expect.stringContaining('20 mm too high') });
     expect(by.centred).toMatchObject({ holds: false, problem: expect.stringContaining('5 mm to the left') });
     expect(by.clearance).toMatchObject({ holds: false, problem: expect.stringContaining('4.7 mm short') });

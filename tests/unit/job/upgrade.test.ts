@@ -51,7 +51,7 @@ describe('a job of the first version', () => {
     const job = opened(first());
     expect(located(job).said.length).toBeGreaterThan(5);
     expect(planOf(approachOf(job)).length).toBeGreaterThan(10);
-    expect(jobConditions(job, jobAgreement(job)).length).toBeGreaterThan(5);
+    expect(jobConditions(job, jobAgreement(job), []).length).toBeGreaterThan(5);
     expect(unsound(asFound(job.readings, null, job.record.datum, job.rig.end))).toEqual([]);
     expect(readJob(writeJob(job))).toEqual(job);
   });

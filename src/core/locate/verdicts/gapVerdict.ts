@@ -1,3 +1,4 @@
+import { ownObstacles } from '@/core/job/jobValues';
 import { LIMITS } from '@/core/materials/limits';
 import { memberName } from '@/core/rig/names';
 import type { Travel } from '@/core/rig/schema';
@@ -8,6 +9,17 @@ import type { Gap, HeldBar, LocateInput } from '../types';
 import { sayLock, sayTravel } from './words';
 
 export const MAKE_ROOM: Remedy = { text: 'Move one of the two, or bend the bar.' };
+
+/** What nobody has entered, and was not looked at. */
+function unlooked({ rig, lines }: LocateInput): string {
+  const not = [
+    ...(ownObstacles(rig).length
+      ? []
+      : ['exhaust, tank and whatever else is under there (nothing is drawn)']),
+    ...(lines.length ? [] : ['brake hoses, lines and cables (none is entered)']),
+  ];
+  return not.length ? `Not checked: ${not.join('; ')}.` : 'What is not drawn is for your own eyes.';
+}
 
 /** What is to be said of a bent bar that can turn about its eyes. */
 function saidOfRolling({ held, distance }: Gap, tape: Tape): string {
@@ -29,7 +41,7 @@ export function gapVerdict(input: LocateInput, gap: Gap, tape: Tape, about?: str
       ...shared,
       state: 'ok',
       title: 'Clears, bump to droop.',
-      reason: `Closest: ${one} to ${other}, ${far}, ${place}. What is not drawn is for your own eyes.`,
+      reason: `Closest: ${one} to ${other}, ${far}, ${place}. ${unlooked(input)}`,
     };
   const hits = gap.distance <= 0;
   return {

@@ -3,7 +3,7 @@ import { LIMITS } from '@/core/materials/limits';
 import { awayFromAxle, meantRise, type LateralBar } from '@/core/rig/lateralBar';
 import type { LinkMember } from '@/core/rig/members/link';
 import type { MountChange } from '@/core/rig/mounts';
-import { formatDegrees, sayLength } from '@/core/units/length';
+import { formatDegrees, sayLength, sayPast } from '@/core/units/length';
 import { division, upToLine, type Tape } from '@/core/units/tape';
 import type { Remedy, Verdict } from '@/core/verdict/verdict';
 import { mostSideways, rollCentreRange } from '../travelCurve';
@@ -165,7 +165,7 @@ function lengthVerdict(
   return {
     id: 'length',
     state: most > 2 * shiftLimit ? 'stop' : 'look',
-    title: `Axle moves ${Number.isFinite(most) ? sayLength(most, tape) : 'out of reach'} sideways.`,
+    title: `Axle moves ${Number.isFinite(most) ? sayPast(most, shiftLimit, tape) : 'out of reach'} sideways.`,
     reason: `You allow ${sayLength(shiftLimit, tape)}. The bar is ${sayLength(bar!.eyeToEye, tape)} eye to eye; it swings on an arc, and a longer bar swings flatter.`,
     remedies: [lengthRemedy(input, remedy, member, tape)],
   };

@@ -6,7 +6,7 @@ import type { Watts } from '@/core/rig/members/watts';
 import { memberName } from '@/core/rig/names';
 import { leaningPair } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
-import { formatDegrees, sayLength } from '@/core/units/length';
+import { formatDegrees, sayLength, sayPast } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import type { Verdict } from '@/core/verdict/verdict';
 import { mostSideways, rollCentreRange } from '../travelCurve';
@@ -61,7 +61,7 @@ function shiftVerdict({ shiftLimit }: LocateInput, most: number, tape: Tape): Ve
     state: ok ? 'ok' : most > 2 * shiftLimit ? 'stop' : 'look',
     title: ok
       ? 'Goes straight up and down.'
-      : `Axle moves ${Number.isFinite(most) ? sayLength(most, tape) : 'out of reach'} sideways.`,
+      : `Axle moves ${Number.isFinite(most) ? sayPast(most, shiftLimit, tape) : 'out of reach'} sideways.`,
     reason: `${ok ? `At most ${sayLength(most, tape)} sideways; you` : 'You'} allow ${sayLength(shiftLimit, tape)}.`,
     remedies: ok ? [] : [{ text: 'Make left and right alike, and the links of a crank equal and level.' }],
   };

@@ -1,5 +1,6 @@
 import { linksOf } from '@/core/rig/members/members';
 import { DRIVESHAFT, STEERING } from '@/core/rig/mounts';
+import { memberName } from '@/core/rig/names';
 import { armsOf, lateralBarOf, leavesOf, lengthwiseLinks } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
 import { mayTwist } from '@/core/job/bodySizes';
@@ -41,6 +42,14 @@ const give = (rig: Rig): InputId[] => [
   ...(mayTwist(rig) ? ['size.tubeWall', 'read.tubeDiameter'] : []),
 ];
 
+/** The link whose eye is spoken of; all of them where none is. */
+function linksSpokenOf({ rig, verdict: { state, where = '' } }: Asked): string[] {
+  const ids = linksOf(rig).map((m) => m.id);
+  const spoken = ids.find((id) => where.startsWith(memberName(id, rig.end)));
+  return state === 'ok' || !spoken ? ids : [spoken];
+}
+const jointSpokenOf = (asked: Asked): InputId[] => linksSpokenOf(asked).map((id) => `joints.${id}`);
+
 /** How far the slip yoke goes. */
 const yoke = ({ rig }: Asked): InputId[] => [...mountInputs(rig, [DRIVESHAFT]), ...motion(rig)];
 
@@ -72,8 +81,14 @@ const RESTS: Record<string, (asked: Asked) => InputId[]> = {
   pinion: ({ rig }) => motion(rig),
   caster: ({ rig }) => motion(rig),
   bind: ({ rig }) => motion(rig),
-  joints: ({ rig }) => motion(rig),
-  cocked: ({ rig }) => [...ofMembers(rig), ...linksOf(rig).map((m) => `joints.${m.id}`)],
+  joints: (asked) => [
+    ...ofMembers(asked.rig),
+    ...give(asked.rig),
+    ...TRAVEL,
+    ...SIZE,
+    ...jointSpokenOf(asked),
+  ],
+  cocked: (asked) => [...mountInputs(asked.rig, linksSpokenOf(asked)), ...jointSpokenOf(asked)],
   'bump-steer': ({ rig }) => [...motion(rig), ...steering(rig), ...SIZE],
   slider: ({ rig }) => motion(rig),
   line: ({ rig }) => motion(rig),

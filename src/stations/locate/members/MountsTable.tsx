@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { SIDES, sideOf } from '@/core/geometry/side';
 import { raisedNow } from '@/core/place/heights';
 import type { Rig } from '@/core/rig/schema';
-import { useJobPart } from '@/store/jobStore';
+import { isPlaced, mountId, withPlaced } from '@/core/job/placed';
+import { edit, useJobPart } from '@/store/jobStore';
 import { mountField, moveMounts } from '@/store/edits/mountEdits';
 import { Pills } from '@/ui/cards/Pills';
 import { LengthField } from '@/ui/fields/LengthField';
@@ -48,9 +49,20 @@ function MountRow({ memberId, mountKey, holes, raised }: MountRowProps) {
     const mount = findMount(rig, memberId, mountKey);
     return { name: mount.name, on: mount.on };
   });
+  const guessed = useJobPart((j) => !isPlaced(j, mountId(memberId, mountKey)));
   return (
-    <div className={`ends-row ${on}`}>
-      <h2>{name}</h2>
+    <div className={`ends-row ${on}${guessed ? ' guessed' : ''}`}>
+      <h2>
+        {name}
+        {guessed && (
+          <small className="from-pattern">
+            from the layout’s pattern
+            <button type="button" onClick={() => edit((j) => withPlaced(j, [mountId(memberId, mountKey)]))}>
+              it goes there
+            </button>
+          </small>
+        )}
+      </h2>
       {COORDINATES.map((place) => (
         <div key={place.axis}>
           <span className="place" aria-hidden>

@@ -53,8 +53,8 @@ function sayUsual(mm: number, tape: Tape, ways?: readonly [string, string]): str
 
 function SizeField({ size }: { size: BodySize }) {
   const tape = useJobPart((j) => j.tape);
-  const mm = useJobPart((j) => j.bodies[size] ?? null);
   const usual = useJobPart((j) => usualSize(j.rig, size));
+  const mm = useJobPart((j) => j.bodies[size] ?? (j.accepted?.includes(`size.${size}`) ? usual : null));
   const { part, name, least, most } = BODY_SIZES[size];
   return (
     <LengthField
