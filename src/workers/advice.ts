@@ -15,6 +15,7 @@ const PATIENCE = 90_000;
 const askAdvice = supervised<AdviceApi>(
   () => new Worker(new URL('./advice.worker.ts', import.meta.url), { type: 'module' }),
   PATIENCE,
+  false,
 );
 
 type Advised = { job: Job | null; advice: Advice[]; openJob: Job | null; open: Open[] };

@@ -32,8 +32,9 @@ type Running<Api> = { worker: Worker; api: Remote<Api>; died: Promise<never> };
  * A worker that is started when it is first asked, and anew when it dies or gives no answer.
  *
  * @param patience the longest that any answer may take, ms
+ * @param figures whether what it answers are the figures on the screen, which are then said to be from before while it is late or gone
  */
-export function supervised<Api>(start: () => Worker, patience: number) {
+export function supervised<Api>(start: () => Worker, patience: number, figures = true) {
   let running: Running<Api> | null = null;
 
   function begin(): Running<Api> {
@@ -74,11 +75,11 @@ export function supervised<Api>(start: () => Worker, patience: number) {
     for (let tries = 0; ; tries++) {
       try {
         const answer = await once(work);
-        useHealth.setState({ gone: false });
+        if (figures) useHealth.setState({ gone: false });
         return answer;
       } catch (error) {
         if (tries < RESTARTS) continue;
-        useHealth.setState({ gone: true });
+        if (figures) useHealth.setState({ gone: true });
         throw new NoAnswer(error);
       }
     }
@@ -92,7 +93,8 @@ export function supervised<Api>(start: () => Worker, patience: number) {
   return async function ask<P extends Promise<unknown>>(work: (api: Remote<Api>) => P): Promise<Awaited<P>> {
     let late = false;
     const timer = setTimeout(() => {
-      late = true;
+      late = figures;
+      if (!late) return;
       countLate(1);
     }, LATE);
     try {

@@ -54,11 +54,9 @@ export function sayLength(mm: number, tape: Tape): string {
  */
 /** A length beside a limit that it is past: on a finer tape where both would read alike, else in decimals. */
 export function sayPast(mm: number, limit: number, tape: Tape): string {
-  const same = (by: Tape) => sayLength(mm, by) === sayLength(limit, by);
-  if (!same(tape)) return sayLength(mm, tape);
-  return same(finer(tape))
-    ? `${formatDecimal(mm, tape)} ${tape === 'mm' ? 'mm' : 'in'}`
-    : sayLength(mm, finer(tape));
+  const allowed = sayLength(limit, tape);
+  const said = [tape, finer(tape)].map((by) => sayLength(mm, by)).find((length) => length !== allowed);
+  return said ?? `${formatDecimal(mm, tape)} ${tape === 'mm' ? 'mm' : 'in'}`;
 }
 
 export function shownLength(mm: number, typed: string | undefined, tape: Tape): string {
