@@ -4,7 +4,7 @@ import { drivenTravel } from '@/core/job/jobValues';
 import { assemble, type Mechanism } from '@/core/kinematics/mechanism';
 import { isReached } from '@/core/kinematics/pose';
 import { LIMITS } from '@/core/materials/limits';
-import { InputError } from '@/core/rig/read';
+import { orNone } from '@/core/rig/read';
 import { withRemedy } from '@/core/verdict/remedy';
 import { mountsOf, type MountChange } from '@/core/rig/mounts';
 import type { MountKey } from '@/core/rig/members/kind';
@@ -42,14 +42,8 @@ export function curesFor(job: Job, id: string): { cures: Remedy[]; among: number
 const MOST_TRIED = 12;
 
 /** Whether a verdict’s own number would be good in a car; a car that cannot be held is none. */
-function wouldHold(job: Job, id: string): boolean {
-  try {
-    return HOLDS[id]!(job, assemble(job.rig));
-  } catch (error) {
-    if (error instanceof InputError) return false;
-    throw error;
-  }
-}
+const wouldHold = (job: Job, id: string): boolean =>
+  orNone(() => HOLDS[id]!(job, assemble(job.rig))) ?? false;
 
 const within = (v: number | null | undefined, [least, most]: readonly [number, number]): boolean =>
   v != null && v >= least && v <= most;

@@ -1,5 +1,5 @@
 import type { Job } from '@/core/job/jobSchema';
-import { InputError } from '@/core/rig/read';
+import { orNone } from '@/core/rig/read';
 import { memberName } from '@/core/rig/names';
 import { turnsFor } from '@/core/ride/adjusters';
 import { settingOf } from '@/core/ride/alignment';
@@ -16,7 +16,8 @@ export function ordersOf(job: Job): Order[] {
 }
 
 function barOrders(job: Job): Order[] {
-  const steps = settingOrNone(job)?.steps ?? [];
+  // Where no length of the bars does it, nothing is ordered: the screen says why.
+  const steps = orNone(() => settingOf(job))?.steps ?? [];
   return steps.flatMap(({ task, bars }) =>
     bars.map((bar): Order => {
       const turns = turnsFor(bar.adjuster, bar.mm);
@@ -52,14 +53,4 @@ function rodOrders(job: Job): Order[] {
         ]
       : [],
   );
-}
-
-/** Where no length of the bars does it, nothing is ordered: the screen says why. */
-function settingOrNone(job: Job) {
-  try {
-    return settingOf(job);
-  } catch (error) {
-    if (error instanceof InputError) return null;
-    throw error;
-  }
 }

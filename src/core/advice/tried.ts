@@ -1,6 +1,6 @@
 import type { Job } from '@/core/job/jobSchema';
 import { memberName } from '@/core/rig/names';
-import { InputError } from '@/core/rig/read';
+import { orNone } from '@/core/rig/read';
 import { withRemedy } from '@/core/verdict/remedy';
 import type { Judged, Remedy } from '@/core/verdict/verdict';
 import { aboutOf, gravities, lookAt, type Look, type Numbers } from './look';
@@ -31,7 +31,7 @@ export function tried(
   { station, verdict }: { station: string; verdict: Judged },
   remedy: Remedy,
 ): Tried {
-  const after = lookOrNone(withRemedy(job, remedy));
+  const after = orNone(() => lookAt(withRemedy(job, remedy)));
   if (!after) return { remedy, helps: false, spoils: ['the axle would not be held'], effects: [] };
   const [was, is] = [gravities(before), gravities(after)];
   const about = `${station} ${aboutOf(verdict)}`;
@@ -43,15 +43,6 @@ export function tried(
     spoils: better ? worse.map((key) => saidOf(key, after, job)) : [],
     effects: effectsOf(before.numbers, after.numbers),
   };
-}
-
-function lookOrNone(job: Job): Look | null {
-  try {
-    return lookAt(job);
-  } catch (error) {
-    if (error instanceof InputError) return null;
-    throw error;
-  }
 }
 
 /** What is then said of something, as it begins; a pair of bodies by their names. */

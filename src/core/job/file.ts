@@ -2,7 +2,6 @@ import { InputError, orRefusal, parseJson, validate } from '@/core/rig/read';
 import { applyReadings } from './applyReadings';
 import { withTrueTexts } from '@/core/survey/typed';
 import { upgraded, withTrackBars, withTypedMarks } from './upgrade';
-import { withPlaced } from './placed';
 import { JOB_VERSION, jobSchema, type Job } from './jobSchema';
 
 /**
@@ -23,9 +22,7 @@ export function readJob(text: string): Job {
     );
   }
   const job = validate(jobSchema, upgraded(value as Record<string, unknown>));
-  const asTold = withTrackBars({ ...job, readings: withTrueTexts(job.readings) });
-  // From here on it is told of each mount who put it there.
-  const told = asTold.laidOut ? withPlaced(asTold, []) : asTold;
+  const told = withTrackBars({ ...job, readings: withTrueTexts(job.readings) });
   return applyReadings(typeof version === 'number' && version < 4 ? withTypedMarks(told) : told);
 }
 

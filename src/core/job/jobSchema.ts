@@ -49,9 +49,9 @@ export const jobSchema = z.strictObject({
   /** false while the mounts still stand where the layout's pattern put them, and follow track and tyre */
   laidOut: z.boolean(),
   /** mounts that the builder has put where they are, `panhard/chassis`; without it, those that stand elsewhere than in the pattern */
-  placed: z.optional(z.array(text(80)).check(z.maxLength(400))),
+  placed: z.optional(z.record(text(80), z.literal(true))),
   /** usual values that the builder has said are right, by the ids of inputs: `size.brake`, `tube` */
-  accepted: z.optional(z.array(text(120)).check(z.maxLength(400))),
+  accepted: z.optional(z.record(text(120), z.literal(true))),
   /** what was typed for a value, by the value's path; a figure typed over a measured one stands */
   typed: z.record(text(120), typed),
   readings: readingsSchema,

@@ -1,5 +1,5 @@
 import type { Job } from '@/core/job/jobSchema';
-import { withPlaced } from '@/core/job/placed';
+import { marked, withPlaced } from '@/core/job/placed';
 import type { Input, InputId } from './inputs';
 
 /** What a builder can say is right as it stands. What must be read, weighed or looked up is not settled by saying so. */
@@ -17,5 +17,5 @@ export function withAccepted(job: Job, ids: InputId[]): Job {
         mounts.map((id) => id.slice('mount.'.length)),
       )
     : job;
-  return { ...placed, accepted: [...new Set([...(job.accepted ?? []), ...others])].sort() };
+  return { ...placed, accepted: marked([...Object.keys(job.accepted ?? {}), ...others]) };
 }

@@ -1,11 +1,12 @@
 import { dequal } from 'dequal';
 import { USUAL_CG_HEIGHT, USUAL_MASSES } from '@/core/job/applyReadings';
 import { sprungShare } from '@/core/job/edits/frameHeight';
-import { BODY_SIZES, USUAL_LOCK, type BodySize } from '@/core/job/bodySizes';
+import { BODY_SIZES, type BodySize } from '@/core/job/bodySizes';
 import type { Job } from '@/core/job/jobSchema';
 import { drawnHeight, isTyped } from '@/core/job/jobValues';
 import { isPlaced, mountId } from '@/core/job/placed';
 import { startingCut } from '@/core/job/slices/cut';
+import { LIMITS } from '@/core/materials/limits';
 import { capital, memberName } from '@/core/rig/names';
 import { mountsOf } from '@/core/rig/mounts';
 import type { Rig } from '@/core/rig/schema';
@@ -50,7 +51,7 @@ const kinds: Record<string, (job: Job, of: string) => Told> = {
       part: 'links',
     }),
   lock: ({ bodies }) =>
-    typedOr(bodies.lock !== undefined && bodies.lock !== USUAL_LOCK, 'Steering lock', {
+    typedOr(bodies.lock !== undefined, 'Steering lock', {
       station: 'locate',
       part: 'room',
     }),
@@ -94,7 +95,8 @@ const kinds: Record<string, (job: Job, of: string) => Told> = {
     typedOr(!dequal(cut.ends, startingCut().ends), 'Rod ends and bungs of the bar', { station: 'cut' }),
   shiftLimit: (job) => ({
     name: 'How far the axle may move sideways',
-    from: isTyped(job, 'shiftLimit') ? 'typed' : 'usual',
+    from:
+      isTyped(job, 'shiftLimit') || job.locate.shiftLimit !== LIMITS.sideways[job.use] ? 'typed' : 'usual',
     settle: { station: 'locate', part: 'bar' },
   }),
 };
@@ -176,7 +178,7 @@ export function inputOf(job: Job, id: InputId): Input {
   const at = id.indexOf('.');
   const [kind, of] = at < 0 ? [id, ''] : [id.slice(0, at), id.slice(at + 1)];
   const told = kinds[kind]!(job, of);
-  return { id, ...told, from: told.from === 'usual' && job.accepted?.includes(id) ? 'typed' : told.from };
+  return { id, ...told, from: told.from === 'usual' && job.accepted?.[id] ? 'typed' : told.from };
 }
 
 /** Those of a list of inputs that are guessed, each once. */

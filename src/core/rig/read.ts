@@ -61,6 +61,12 @@ export function validate<T>(schema: z.ZodMiniType<T>, value: unknown): T {
   throw new InputError(formatPath(issue.path), expectation(issue));
 }
 
+/** What came of some work; null where its input was refused. */
+export function orNone<T>(work: () => T): T | null {
+  const done = orRefusal(work);
+  return done instanceof InputError ? null : done;
+}
+
 /** What is asked for, or why it was refused: what is wrong in another way is thrown on. */
 export function orRefusal<T>(ask: () => T): T | InputError {
   try {

@@ -54,7 +54,12 @@ export function mergedJob(base: Job, early: Job, late: Job): Together<Job> {
   const changed = [early, late].filter((j) => j.layout !== base.layout || j.rig.members !== base.rig.members);
   if (changed.every((j) => j.layout === base.layout)) return both;
   const { layout, laidOut, placed, rig } = changed.at(-1)!;
-  const chosen = { layout, laidOut, placed, rig: { ...both.value.rig, end: rig.end, members: rig.members } };
+  const chosen = {
+    layout,
+    laidOut,
+    ...(placed && { placed }),
+    rig: { ...both.value.rig, end: rig.end, members: rig.members },
+  };
   return { value: { ...both.value, ...chosen }, clash: both.clash || changed.length > 1 };
 }
 

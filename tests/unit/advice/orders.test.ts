@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { ordersOf } from '@/core/advice/orders';
 import type { Job } from '@/core/job/jobSchema';
 import { LIMITS } from '@/core/materials/limits';
-import { InputError } from '@/core/rig/read';
+import { orNone } from '@/core/rig/read';
 import { stepOf } from '@/core/ride/adjusters';
 import { settingOf, type Setting } from '@/core/ride/alignment';
 import { proposedPinion, wantedPinion } from '@/core/ride/targets';
@@ -23,14 +23,7 @@ const onGround = (job: Job, offset: number, ahead: number, pinion: number): Job 
   };
 };
 
-function found(job: Job): Setting | null {
-  try {
-    return settingOf(job);
-  } catch (error) {
-    if (error instanceof InputError) return null;
-    throw error;
-  }
-}
+const found = (job: Job): Setting | null => orNone(() => settingOf(job));
 
 const car = fc.tuple(plausibleCar, between(-15, 15), between(-12, 12), between(-4, 4));
 

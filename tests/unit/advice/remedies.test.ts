@@ -1,12 +1,15 @@
 import fc from 'fast-check';
 import { adviseOn, type Advice } from '@/core/advice/advise';
 import { afterRemedy, checkJob } from '@/core/advice/check';
+import { curesFor } from '@/core/advice/cures';
 import { gravities, lookAt, type Look } from '@/core/advice/look';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
+import { assemble } from '@/core/kinematics/mechanism';
+import { LIMITS } from '@/core/materials/limits';
 import { withRemedy } from '@/core/verdict/remedy';
 import { mountsOf, type MountChange } from '@/core/rig/mounts';
-import { InputError } from '@/core/rig/read';
+import { InputError, orNone } from '@/core/rig/read';
 import { plausibleCar } from '../../support/plausible';
 
 const RUNS = Number(process.env.ADVICE_RUNS ?? 20);
@@ -23,14 +26,7 @@ function gravest({ said }: Look): Map<string, number> {
 }
 
 /** Some cars cannot be held at all: nothing is advised about them. */
-function looked(job: Job): Look | null {
-  try {
-    return lookAt(job);
-  } catch (error) {
-    if (error instanceof InputError) return null;
-    throw error;
-  }
-}
+const looked = (job: Job): Look | null => orNone(() => lookAt(job));
 
 test('every remedy with a button betters its verdict and worsens none; what does at a price says so; none works against another', () => {
   const seen = { offered: 0, priced: 0 };
@@ -101,4 +97,24 @@ test('the command’s answer takes a remedy by its id, and refuses one that is n
     { numRuns: 6, endOnFailure: true },
   );
   expect(taken).toBeGreaterThan(0);
+});
+
+test('what is searched for cures the number that it is searched for, by the solver, at either end of the car', () => {
+  let cured = 0;
+  fc.assert(
+    fc.property(plausibleCar, fc.constantFrom('anti-squat', 'roll-steer'), (job, id) => {
+      const { cures } = curesFor(job, id);
+      for (const remedy of cures.slice(0, 3)) {
+        cured++;
+        const { use, rig } = withRemedy(job, remedy);
+        const { antiSquatPct, rollSteer } = assemble(rig).ride;
+        const [least, most] = id === 'anti-squat' ? LIMITS.antiSquat[use] : LIMITS.rollSteer;
+        const value = id === 'anti-squat' ? antiSquatPct! : rollSteer!;
+        expect(value).toBeGreaterThanOrEqual(least);
+        expect(value).toBeLessThanOrEqual(most);
+      }
+    }),
+    { numRuns: 30, endOnFailure: true },
+  );
+  expect(cured).toBeGreaterThan(5);
 });

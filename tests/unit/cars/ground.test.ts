@@ -66,20 +66,21 @@ describe('setting on the ground', () => {
     'triangulated-four-link',
     'three-link-watts',
   ])(
-    '%s: one round of the turns advised, all solved together, leaves less than the last eighth of a turn',
+    '%s: one round of the turns advised, all solved together, leaves the car as good as is asked for',
     (layout) => {
       fc.assert(
         fc.property(small, small, small, (square, pinion, centre) => {
           const job = fresh(layout);
           const out = { square, pinion, centre };
           const before = settingOf(withRide(job, asBuilt(job, out, {})))!;
-          expect(before.steps.map((s) => s.task)).toEqual(['square', 'pinion', 'centre']);
+          const tasks = before.steps.map((s) => s.task);
+          const off = { square: !before.square, pinion: !before.pinionSet, centre: !before.centred };
+          // What is good enough is left alone, unless setting the rest would spoil it.
+          expect(tasks).toEqual(expect.arrayContaining(TASKS.filter((task) => off[task])));
+          if (TASKS.every((task) => !off[task])) return expect(tasks).toEqual([]);
           const after = asBuilt(job, out, woundBy(before.steps));
           const then = settingOf(withRide(job, after))!;
-          // An eighth of a turn of 3/4-16 is 0.4 mm of bar; its half is what rounding may leave, times the lever of the layout.
-          expect(Math.abs(then.now.offset!)).toBeLessThan(0.9);
-          expect(Math.abs(then.now.ahead!)).toBeLessThan(2.5);
-          expect(Math.abs(then.now.pinion!)).toBeLessThan(0.25);
+          expect(then).toMatchObject({ centred: true, square: true, pinionSet: true, steps: [] });
           // What was promised after the last step is what is then read.
           const promised = before.steps.at(-1)!.after;
           expect(Math.abs(promised.offset! - then.now.offset!)).toBeLessThan(0.2);
@@ -95,9 +96,12 @@ describe('setting on the ground', () => {
     const only = (ride: Partial<Job['ride']>) =>
       settingOf(withRide(job, ride))?.steps.map((s) => s.task) ?? null;
     expect(only({})).toBeNull();
-    expect(only({ gaps: { left: 122, right: 120 } })).toEqual(['centre']);
+    expect(only({ gaps: { left: 122, right: 120 } })).toEqual([]);
+    expect(only({ gaps: { left: 125, right: 120 } })).toEqual(['centre']);
     expect(only({ read: { 'ahead.left': 2805, 'ahead.right': 2800 } })).toEqual(['square']);
-    expect(only({ read: { pinion: -1 } })).toEqual(['pinion']);
+    // Nobody has asked for an angle: none is set.
+    expect(only({ read: { pinion: -1 } })).toBeNull();
+    expect(only({ read: { pinion: -1 }, wanted: { pinion: 1 } })).toEqual(['pinion']);
     // A longer wheelbase on the left: the left wheel stands behind, and its link is made shorter.
     const [step] = settingOf(withRide(job, { read: { 'ahead.left': 2805, 'ahead.right': 2800 } }))!.steps;
     expect(step!.bars.find((b) => b.id === 'lower-left')!.mm).toBeLessThan(0);
@@ -157,7 +161,7 @@ describe('setting on the ground', () => {
     const ride = {
       gaps: { left: 121, right: 120 },
       read: { pinion: 1, 'toe.front': 1400, 'toe.rear': 1403 },
-      wanted: { pinion: 3 },
+      wanted: { pinion: 3, toe: 3 },
     };
     const lines = asSet(withRide(fresh(), ride));
     expect(lines.map((l) => [l.id, l.holds])).toEqual([

@@ -1,4 +1,4 @@
-import { withJoints, withMounts } from '@/core/job/edits/mounts';
+import { withJoints } from '@/core/job/edits/mounts';
 import { withLayout } from '@/core/job/edits/layout';
 import type { Job } from '@/core/job/jobSchema';
 import type { Point } from '@/core/geometry/vector';
@@ -10,9 +10,7 @@ import { linkVerdicts, sayGive } from '@/core/locate/verdicts/linkVerdicts';
 import type { LinkFindings } from '@/core/locate/types';
 import { LIMITS } from '@/core/materials/limits';
 import { USES } from '@/core/materials/uses';
-import { LAYOUT_IDS, layoutEnd, type LayoutId } from '@/core/rig/layouts';
-import { kindOf } from '@/core/rig/members/members';
-import { mountsOf } from '@/core/rig/mounts';
+import { LAYOUT_IDS, type LayoutId } from '@/core/rig/layouts';
 import type { Verdict } from '@/core/verdict/verdict';
 import { located, type Located } from '../../support/locate';
 
@@ -31,24 +29,20 @@ const rear = located(fresh());
 const front = located(fresh('front-four-link'));
 
 describe('anti-squat', () => {
-  test.each(USES)(
-    '%s: in its range it is fine, on both edges too; past them it is looked at, the right way round',
-    (use) => {
-      const [least, most] = LIMITS.antiSquat[use];
-      const state = (antiSquat: number) => said(rear, { antiSquat }, use)('anti-squat')!;
-      for (const within of [least, (least + most) / 2, most]) expect(state(within).state).toBe('ok');
-      for (const [value, word, cure] of [
-        [least - 1, 'less', /^Raise/],
-        [most + 1, 'more', /^Lower/],
-      ] as const) {
-        const { state: s, title, reason, remedies } = state(value);
-        expect(s).toBe('look');
-        expect(title).toContain(`${value} %: ${word} than suits`);
-        expect(reason).toContain(`${least} to ${most} %`);
-        expect(remedies[0]!.text).toMatch(cure);
-      }
-    },
-  );
+  test.each(USES)('%s: in its range it is fine, on both edges too; past them it is looked at', (use) => {
+    const [least, most] = LIMITS.antiSquat[use];
+    const state = (antiSquat: number) => said(rear, { antiSquat }, use)('anti-squat')!;
+    for (const within of [least, (least + most) / 2, most]) expect(state(within).state).toBe('ok');
+    for (const [value, word] of [
+      [least - 1, 'less'],
+      [most + 1, 'more'],
+    ] as const) {
+      const { state: s, title, reason } = state(value);
+      expect(s).toBe('look');
+      expect(title).toContain(`${value} %: ${word} than suits`);
+      expect(reason).toContain(`${least} to ${most} %`);
+    }
+  });
 
   test('of a front axle, and where it has none, nothing is said', () => {
     expect(said(front, { antiSquat: 300 })('anti-squat')).toBeUndefined();
@@ -73,43 +67,6 @@ describe('roll steer', () => {
     for (const rollSteer of [-0.5, 0.5])
       expect(said(front, { rollSteer })('roll-steer')!.reason).not.toMatch(/understeer|oversteer/);
   });
-
-  // The remedy is words; what it promises is tried with the solver, on a car of either end.
-  test.each(LAYOUT_IDS)(
-    '%s: moving the frame ends as it says brings the steer nearer to nothing',
-    (layout) => {
-      const job = fresh(layout);
-      for (const rollSteer of [-0.5, 0.5]) {
-        const { remedies } = said(located(job), { rollSteer })('roll-steer')!;
-        const [, way] = /^(Raise|Lower) the /.exec(remedies[0]!.text)!;
-        const lower = job.rig.members.filter(
-          (m) =>
-            kindOf(m).adjustables.some(({ by }) => by !== 'length') ||
-            kindOf(m).spring ||
-            m.id.startsWith('lower'),
-        );
-        expect(lower.length).toBeGreaterThan(0);
-        const moved = withMounts(
-          { ...job, laidOut: true },
-          lower.map((m) => {
-            const frame = mountsOf(job.rig, m.id)[0]!;
-            return {
-              member: m.id,
-              end: frame.key,
-              axis: 2 as const,
-              mm: frame.point[2] + (way === 'Raise' ? 12 : -12),
-            };
-          }),
-        );
-        const change = located(moved).result.links.rollSteer! - located(job).result.links.rollSteer!;
-        expect([layoutEnd(layout), rollSteer, Math.sign(change)]).toEqual([
-          layoutEnd(layout),
-          rollSteer,
-          -Math.sign(rollSteer),
-        ]);
-      }
-    },
-  );
 });
 
 describe('the pinion', () => {
@@ -117,9 +74,6 @@ describe('the pinion', () => {
     expect(said(rear, { pinion: LIMITS.pinionSwing })('pinion')!.state).toBe('ok');
     const turned = said(rear, { pinion: LIMITS.pinionSwing + 0.2 })('pinion')!;
     expect(turned).toMatchObject({ state: 'look', title: expect.stringContaining('3.2°') });
-    expect(turned.remedies[0]!.text).toMatch(/links/);
-    const arms = said(located(fresh('ladder-bars-panhard')), { pinion: 9 })('pinion')!;
-    expect(arms.remedies[0]!.text).toMatch(/arm/);
     expect(said(front, { pinion: 9 })('pinion')).toBeUndefined();
     expect(said(front, { pinion: LIMITS.casterSwing })('caster')!.state).toBe('ok');
     expect(said(front, { pinion: LIMITS.casterSwing + 0.2 })('caster')).toMatchObject({
@@ -270,6 +224,8 @@ describe('bumps that steer', () => {
   });
 });
 
+const SEARCHED = ['anti-squat', 'roll-steer', 'pinion', 'caster', 'shaft-angles'];
+
 test.each(LAYOUT_IDS)('%s: what is said names the member it is about, each thing once', (layout) => {
   const { verdicts } = located(fresh(layout), { left: 30, right: -30 });
   const lengthwise = verdicts.lengthwise.map((v) => v.id);
@@ -277,7 +233,8 @@ test.each(LAYOUT_IDS)('%s: what is said names the member it is about, each thing
   for (const v of Object.values(verdicts).flat()) {
     if (v.where !== undefined) expect(v.where).not.toBe('');
     expect(v.title).toMatch(/^[A-Z].*\.$/);
-    if (v.state !== 'ok') expect(v.remedies.length).toBeGreaterThan(0);
+    // What is cured by the heights of mounts, or the pinion, is searched for: the rest has its words.
+    if (v.state !== 'ok' && !SEARCHED.includes(v.id)) expect(v.remedies.length).toBeGreaterThan(0);
   }
   const order = { stop: 0, look: 1, ok: 2 } as Record<string, number>;
   for (const list of Object.values(verdicts))

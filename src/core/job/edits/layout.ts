@@ -9,12 +9,12 @@ import { withoutMembersWork } from './membersWork';
  * them; what was measured on the car stays.
  */
 export function withLayout(job: Job, layout: LayoutId): Job {
-  const fresh = withoutMembersWork(job, mountOwners(job.rig));
+  const fresh = { ...withoutMembersWork(job, mountOwners(job.rig)) };
+  delete fresh.placed;
   return applyReadings({
     ...fresh,
     layout,
     laidOut: false,
-    placed: undefined,
     rig: { ...job.rig, end: layoutEnd(layout) },
   });
 }

@@ -1,5 +1,5 @@
 import type { Job } from '../jobSchema';
-import { withoutOwners } from './omit';
+import { without, withoutOwners } from './omit';
 
 /** The job without anything that was typed for some members, or made of them: joints, holes, welds, stripes. The log stays. */
 export function withoutMembersWork(job: Job, ids: string[]): Job {
@@ -8,8 +8,10 @@ export function withoutMembersWork(job: Job, ids: string[]): Job {
     ...job,
     cut: ids.includes(cut.member ?? '') ? { ...cut, member: undefined } : cut,
     typed: withoutOwners(job.typed, ids),
-    placed: job.placed?.filter((mount) => !ids.includes(mount.split('/')[0]!)),
-    accepted: job.accepted?.filter((id) => !ids.some((member) => id === `joints.${member}`)),
+    ...(job.placed && { placed: withoutOwners(job.placed, ids) }),
+    ...(job.accepted && {
+      accepted: ids.reduce((kept, id) => without(kept, `joints.${id}`), job.accepted),
+    }),
     joints: withoutOwners(job.joints, ids),
     holes: withoutOwners(job.holes, ids),
     weld: {

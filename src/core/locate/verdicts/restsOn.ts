@@ -108,8 +108,13 @@ function clearance(rig: Rig, { gaps }: LocateResult, { state, where = '' }: Verd
   const pairs =
     state === 'ok'
       ? gaps.filter((g) => (about ? g.a === about || g.b === about : g.a !== bar && g.b !== bar))
-      : [{ a, b }];
-  return [...pairs.flatMap((g) => [...bodyInputs(rig, g.a), ...bodyInputs(rig, g.b)]), ...TRAVEL];
+      : gaps.filter((g) => g.a === a && g.b === b);
+  const steered = pairs.some((g) => g.lockDeg !== undefined);
+  return [
+    ...(steered ? ['lock'] : []),
+    ...pairs.flatMap((g) => [...bodyInputs(rig, g.a), ...bodyInputs(rig, g.b)]),
+    ...TRAVEL,
+  ];
 }
 
 /** What a verdict hangs on, by ids of inputs. */

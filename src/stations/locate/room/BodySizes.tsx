@@ -54,7 +54,7 @@ function sayUsual(mm: number, tape: Tape, ways?: readonly [string, string]): str
 function SizeField({ size }: { size: BodySize }) {
   const tape = useJobPart((j) => j.tape);
   const usual = useJobPart((j) => usualSize(j.rig, size));
-  const mm = useJobPart((j) => j.bodies[size] ?? (j.accepted?.includes(`size.${size}`) ? usual : null));
+  const mm = useJobPart((j) => j.bodies[size] ?? (j.accepted?.[`size.${size}`] ? usual : null));
   const { part, name, least, most } = BODY_SIZES[size];
   return (
     <LengthField
