@@ -1,5 +1,5 @@
 import { CENTRE, COVER, NOSE, TIE_ROD, TUBE } from '@/core/job/bodyNames';
-import type { BodySize } from '@/core/job/bodySizes';
+import { mayTwist, type BodySize } from '@/core/job/bodySizes';
 import { DRIVESHAFT, STEERING } from '@/core/rig/mounts';
 import { BODY_IDS, type Rig } from '@/core/rig/schema';
 import { mountInputs, type InputId } from './inputs';
@@ -42,3 +42,19 @@ export function bodyInputs(rig: Rig, id: string): InputId[] {
   if (id === BODY_IDS.dragLink) return [...mountInputs(rig, [STEERING]), ...sizes('dragLink')];
   return OWN.find(([is]) => is.test(id))?.[1] ?? [];
 }
+
+/** How arms and tube give follows from their sizes. */
+export const giveInputs = (rig: Rig): InputId[] => [
+  ...(rig.members.some((m) => m.type === 'rigid-arm') ? sizes('arm', 'armWall', 'armSpread') : []),
+  ...(mayTwist(rig) ? [...sizes('tubeWall'), 'read.tubeDiameter'] : []),
+];
+
+/** How the axle is held: where its members are mounted, and by what their joints, arms and tube give where they fight each other. */
+export const heldInputs = (rig: Rig): InputId[] => [
+  ...mountInputs(
+    rig,
+    rig.members.map((m) => m.id),
+  ),
+  ...giveInputs(rig),
+  ...rig.members.filter((m) => m.type === 'link' || m.type === 'rigid-arm').map((m) => `joints.${m.id}`),
+];

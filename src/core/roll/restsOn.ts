@@ -1,5 +1,5 @@
 import { bodiesOf } from '@/core/clearance/bodies';
-import { bodyInputs } from '@/core/provenance/bodyInputs';
+import { bodyInputs, heldInputs } from '@/core/provenance/bodyInputs';
 import { mountInputs, type InputId } from '@/core/provenance/inputs';
 import { memberName } from '@/core/rig/names';
 import type { Rig } from '@/core/rig/schema';
@@ -11,10 +11,7 @@ const SPRUNG: InputId[] = ['springs', 'weights', 'unsprung'];
 const carOf = (rig: Rig): InputId[] => [
   ...SPRUNG,
   ...['cgHeight', 'otherEnd', 'read.track', 'read.tireRadius', 'read.wheelbase'],
-  ...mountInputs(
-    rig,
-    rig.members.map((m) => m.id),
-  ),
+  ...heldInputs(rig),
 ];
 
 /** Every body that the bar could come near, by its words; all of them where none is named. */

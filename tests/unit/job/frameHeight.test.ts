@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { placedMounts } from '@/core/job/placed';
+import { marked, placedMounts } from '@/core/job/placed';
 import { frameToMove, withFrameMoved } from '@/core/job/edits/frameHeight';
 import { withLayout } from '@/core/job/edits/layout';
 import { withRoll } from '@/core/job/edits/roll';
@@ -51,7 +51,7 @@ describe('the frame moved to another height', () => {
         expect(Math.abs(back.place.drawnAt! - (job.place.drawnAt ?? back.place.drawnAt!))).toBeLessThan(1e-9);
         expectAlike(
           { ...back, place: { ...back.place, drawnAt: job.place.drawnAt }, laidOut: true },
-          { ...job, placed: placedMounts(job), laidOut: true },
+          { ...job, placed: marked(placedMounts(job)), laidOut: true },
         );
       }),
       { numRuns: 150 },

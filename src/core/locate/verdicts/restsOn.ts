@@ -3,8 +3,7 @@ import { DRIVESHAFT, STEERING } from '@/core/rig/mounts';
 import { memberName } from '@/core/rig/names';
 import { armsOf, lateralBarOf, leavesOf, lengthwiseLinks } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
-import { mayTwist } from '@/core/job/bodySizes';
-import { bodyInputs } from '@/core/provenance/bodyInputs';
+import { bodyInputs, giveInputs, heldInputs } from '@/core/provenance/bodyInputs';
 import { mountInputs, type InputId } from '@/core/provenance/inputs';
 import type { Verdict } from '@/core/verdict/verdict';
 import type { LocateResult } from '../types';
@@ -27,19 +26,11 @@ const ofLengthwise = (rig: Rig): InputId[] => {
   const links = [...lengthwiseLinks(rig), ...armsOf(rig), ...leavesOf(rig)].map((m) => m.id);
   return mountInputs(rig, links);
 };
-const jointsOf = (rig: Rig): InputId[] =>
-  rig.members.filter((m) => m.type === 'link' || m.type === 'rigid-arm').map((m) => `joints.${m.id}`);
 const steering = (rig: Rig): InputId[] => mountInputs(rig, [STEERING]);
 const shaft = (rig: Rig): InputId[] => [
   ...mountInputs(rig, [DRIVESHAFT]),
   'angle.transmission',
   'angle.pinion',
-];
-
-/** How arms and tube give is worked out from their sizes. */
-const give = (rig: Rig): InputId[] => [
-  ...(rig.members.some((m) => m.type === 'rigid-arm') ? ['size.arm', 'size.armWall', 'size.armSpread'] : []),
-  ...(mayTwist(rig) ? ['size.tubeWall', 'read.tubeDiameter'] : []),
 ];
 
 /** The link whose eye is spoken of; all of them where none is. */
@@ -53,14 +44,8 @@ const jointSpokenOf = (asked: Asked): InputId[] => linksSpokenOf(asked).map((id)
 /** How far the slip yoke goes. */
 const yoke = ({ rig }: Asked): InputId[] => [...mountInputs(rig, [DRIVESHAFT]), ...motion(rig)];
 
-/** How the axle goes through its travel: by its members, and where these fight each other by how they give. */
-const motion = (rig: Rig): InputId[] => [
-  ...ofMembers(rig),
-  ...give(rig),
-  ...jointsOf(rig),
-  ...TRAVEL,
-  ...SIZE,
-];
+/** How the axle goes through its travel. */
+const motion = (rig: Rig): InputId[] => [...heldInputs(rig), ...TRAVEL, ...SIZE];
 
 /** What each verdict of Locate hangs on, by its id. */
 const RESTS: Record<string, (asked: Asked) => InputId[]> = {
@@ -77,13 +62,13 @@ const RESTS: Record<string, (asked: Asked) => InputId[]> = {
   parked: () => [],
   'leaf-give': ({ rig }) => [...ofMembers(rig), 'springs', 'weights'],
   'anti-squat': ({ rig }) => [...ofLengthwise(rig), 'read.wheelbase', 'cgHeight', 'read.tireRadius'],
-  'roll-steer': ({ rig }) => [...ofMembers(rig), ...give(rig), ...jointsOf(rig), ...SIZE],
+  'roll-steer': ({ rig }) => [...heldInputs(rig), ...SIZE],
   pinion: ({ rig }) => motion(rig),
   caster: ({ rig }) => motion(rig),
   bind: ({ rig }) => motion(rig),
   joints: (asked) => [
     ...ofMembers(asked.rig),
-    ...give(asked.rig),
+    ...giveInputs(asked.rig),
     ...TRAVEL,
     ...SIZE,
     ...jointSpokenOf(asked),
