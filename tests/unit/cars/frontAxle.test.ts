@@ -192,6 +192,8 @@ describe.each([
         const { value } = onGround(job).ahead!;
         const set = settingOf(job)!;
         const step = set.steps.find((s) => s.task === 'square')!;
+        // What is within tolerance is left as it is.
+        if (set.square) return expect(step).toBeUndefined();
         expect(step).toBeDefined();
         // As much as the bars were out, back: not once more the same way.
         const [bar] = alignmentBars(job.rig).square;

@@ -16,7 +16,11 @@ const carWith = (toe: number, tieRodAhead: number | null, read: Job['ride']['rea
   withBody(
     {
       ...bare,
-      ride: { ...bare.ride, read: { 'toe.front': 1400, 'toe.rear': 1400 + toe, ...read } },
+      ride: {
+        ...bare.ride,
+        read: { 'toe.front': 1400, 'toe.rear': 1400 + toe, ...read },
+        wanted: { toe: 3.175 },
+      },
     },
     'tieRodAhead',
     tieRodAhead,
@@ -77,6 +81,9 @@ describe('the tie rod', () => {
     const unmeasured = steeringOf(carWith(-6, null))!.toe!;
     expect([unmeasured.rod, unmeasured.holds]).toEqual([null, false]);
     expect(toeHolds(carWith(-6, -140))).toBe(false);
+    // Whatever it reads, it holds nothing that nobody has asked for, and nothing is turned.
+    const unasked = { ...carWith(3, -140), ride: { ...carWith(3, -140).ride, wanted: {} } };
+    expect([toeHolds(unasked), steeringOf(unasked)!.toe!.rod]).toEqual([false, null]);
     expect(toeHolds(bare)).toBe(false);
     expect(toeHolds(carWith(3, -140))).toBe(true);
     expect(toeHolds(newJob('rear', 'Rear', 'mm'))).toBe(true);
