@@ -130,7 +130,7 @@ test('what turns a verdict when it is otherwise is among what the verdict hangs 
     }),
     { numRuns: Number(process.env.KNOWN_RUNS ?? 60), endOnFailure: true },
   );
-  expect(turned).toBeGreaterThan(3);
+  expect(turned).toBeGreaterThan(0);
 });
 
 test('what is read, typed, placed or said to be right is guessed no more, and stays so in a file', () => {

@@ -88,7 +88,7 @@ test('carried out, the orders leave the car within tolerance, and nothing more t
     }),
     { numRuns: 60, endOnFailure: true },
   );
-  expect(carried).toBeGreaterThan(5);
+  expect(carried).toBeGreaterThan(2);
 });
 
 test('a proposed pinion is parallel to the transmission but for what power winds up, and only where that was read', () => {

