@@ -1,7 +1,7 @@
 import type { Job } from '@/core/job/jobSchema';
 import { mountsOf, type MountChange } from '@/core/rig/mounts';
 import { canBeTaken } from '@/core/verdict/remedy';
-import type { Judged, Remedy } from '@/core/verdict/verdict';
+import { asClause, type Judged, type Remedy } from '@/core/verdict/verdict';
 import { curesFor } from './cures';
 import { aboutOf, lookAt, type Look } from './look';
 import { tried, type Tried } from './tried';
@@ -79,9 +79,7 @@ function withoutOpposites(advice: Advice[], verdicts: Judged[], job: Job): Advic
       priced: [
         ...said.priced,
         ...opposed.flatMap(({ one, other }) =>
-          other
-            ? [{ ...one, helps: false, spoils: [`it works against “${other.title.replace(/\.$/, '')}”`] }]
-            : [],
+          other ? [{ ...one, helps: false, spoils: [`it works against “${asClause(other.title)}”`] }] : [],
         ),
       ].slice(0, MOST.priced),
     };

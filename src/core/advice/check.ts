@@ -9,7 +9,7 @@ import { withRemedy } from '@/core/verdict/remedy';
 import type { Judged, Remedy, State } from '@/core/verdict/verdict';
 import { adviseOn, type Advice } from './advise';
 import { aboutOf, lookAt } from './look';
-import { openOf, stopsOf } from './standing';
+import { openAmong, stopsOf } from './standing';
 import { ordersOf, type Order } from './orders';
 import type { Effect } from './tried';
 
@@ -52,7 +52,7 @@ export function checkJob(job: Job): Check {
       locate: laidOut('locate'),
       roll: laidOut('roll'),
       cut: laidOut('cut'),
-      weld: jobConditions(job, agreement, stopsOf(openOf(job, look), workBar(job)?.id ?? '')).map(
+      weld: jobConditions(job, agreement, stopsOf(openAmong(look.said), workBar(job)?.id ?? '')).map(
         ({ id, label, holds, problem, designed }) => ({
           id,
           state: holds === null ? 'unknown' : holds ? 'ok' : 'stop',
@@ -83,10 +83,12 @@ function checked(station: string, verdict: Judged, advice?: Advice): Checked {
   };
 }
 
+const remedyId = (station: string, about: string, n: number): string => `${station}/${about.trim()}/${n}`;
+
 const remediesOf = (station: string, { about, offered, priced, read }: Advice): CheckedRemedy[] => [
   ...offered.map(({ remedy, effects }, i) => ({
     ...remedy,
-    id: `${station}/${about.trim()}/${i}`,
+    id: remedyId(station, about, i),
     effect: effects,
   })),
   ...priced.map(({ remedy, spoils }) => ({ text: remedy.text, spoils })),
@@ -101,6 +103,6 @@ const remediesOf = (station: string, { about, offered, priced, read }: Advice): 
 export function afterRemedy(job: Job, id: string): Job {
   for (const { station, about, offered } of adviseOn(job))
     for (const [i, { remedy }] of offered.entries())
-      if (`${station}/${about.trim()}/${i}` === id) return withRemedy(job, remedy);
+      if (remedyId(station, about, i) === id) return withRemedy(job, remedy);
   throw new InputError('remedy', `this job has no remedy "${id}"`);
 }

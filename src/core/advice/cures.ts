@@ -8,7 +8,7 @@ import { orNone } from '@/core/rig/read';
 import { withRemedy } from '@/core/verdict/remedy';
 import { mountsOf, type MountChange } from '@/core/rig/mounts';
 import type { MountKey } from '@/core/rig/members/kind';
-import { armsOf, leavesOf, lengthwiseLinks } from '@/core/rig/roles';
+import { armsOf, leavesOf, lengthwiseLinks, upperLinks } from '@/core/rig/roles';
 import { sayLength, formatDegrees } from '@/core/units/length';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import type { Remedy } from '@/core/verdict/verdict';
@@ -74,8 +74,8 @@ const bySize = (list: Sized[]): Remedy[] => list.sort((a, b) => a.size - b.size)
 /** The ends of links that stand above the axle's middle and of those that do not, at the frame and at the axle; the front of arms and leaves. */
 function endsOf({ rig }: Job): Ends[] {
   const links = lengthwiseLinks(rig);
-  const uppers = links.filter((m) => m.axle[2] > rig.tireRadius);
-  const lowers = links.filter((m) => m.axle[2] <= rig.tireRadius);
+  const uppers = upperLinks(rig);
+  const lowers = links.filter((m) => !uppers.includes(m));
   const of = (name: string, ids: string[], key: MountKey): Ends => ({
     name,
     mounts: ids.flatMap((member) =>

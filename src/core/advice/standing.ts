@@ -3,7 +3,7 @@ import type { StationId } from '@/core/bench/stationIds';
 import type { Job } from '@/core/job/jobSchema';
 import { surveyedCar } from '@/core/record/jobRecord';
 import { agreementOf } from '@/core/survey/agreement';
-import { gravestFirst, type Finding, type State } from '@/core/verdict/verdict';
+import { asClause, gravestFirst, type Finding, type Judged, type State } from '@/core/verdict/verdict';
 import type { Look } from './look';
 
 /** Something that does not hold, or is not known, and where it is said: the station and which part of it. */
@@ -22,19 +22,22 @@ export const stopsOf = (open: Open[], member: string): string[] =>
   open
     .filter((one) => one.station === 'locate' && one.state === 'stop')
     .filter(({ where }) => where.split(/, | \/ /).includes(member))
-    .map(({ title }) => title.replace(/\.$/, ''));
+    .map(({ title }) => asClause(title));
+
+/** Of what is said, that which does not hold. */
+export const openAmong = (said: { station: StationId; part?: string; verdict: Judged }[]): Open[] =>
+  said.flatMap(({ station, part, verdict: { id, state, would, title, where = '' } }): Open[] =>
+    state === 'ok' ? [] : [{ station, ...(part && { part }), id, state, would, title, where }],
+  );
 
 /** What of a job does not hold, station by station, the gravest first. */
 export function openOf(job: Job, { said }: Look): Open[] {
   const record = judgeRecord(job, agreementOf(surveyedCar(job)));
-  const all = [
-    ...record.map((verdict) => ({ station: 'record' as const, part: 'agree', verdict })),
-    ...judgePlace(job).map((verdict) => ({ station: 'place' as const, part: undefined, verdict })),
-    ...said,
-  ];
   return gravestFirst(
-    all.flatMap(({ station, part, verdict: { id, state, would, title, where = '' } }): Open[] =>
-      state === 'ok' ? [] : [{ station, ...(part && { part }), id, state, would, title, where }],
-    ),
+    openAmong([
+      ...record.map((verdict) => ({ station: 'record' as const, part: 'agree', verdict })),
+      ...judgePlace(job).map((verdict) => ({ station: 'place' as const, verdict })),
+      ...said,
+    ]),
   );
 }

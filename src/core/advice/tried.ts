@@ -2,7 +2,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { memberName } from '@/core/rig/names';
 import { orNone } from '@/core/rig/read';
 import { withRemedy } from '@/core/verdict/remedy';
-import type { Judged, Remedy } from '@/core/verdict/verdict';
+import { asClause, type Judged, type Remedy } from '@/core/verdict/verdict';
 import { aboutOf, gravities, lookAt, type Look, type Numbers } from './look';
 
 /** A number of the car that a remedy changes. */
@@ -48,7 +48,7 @@ export function tried(
 /** What is then said of something, as it begins; a pair of bodies by their names. */
 function saidOf(key: string, { said }: Look, { rig }: Job): string {
   const there = said.find(({ station, verdict }) => `${station} ${aboutOf(verdict)}` === key);
-  if (there) return there.verdict.title.replace(/\.$/, '');
+  if (there) return asClause(there.verdict.title);
   const [, a = '', b = ''] = /^locate clearance (.*) \/ (.*)$/.exec(key) ?? [];
   return `the ${memberName(a, rig.end)} comes too near to the ${memberName(b, rig.end)}`;
 }

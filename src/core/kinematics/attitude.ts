@@ -1,6 +1,6 @@
 import type { Coordinates } from '@/core/geometry/shapes';
 import { distance, type Point } from '@/core/geometry/vector';
-import { toRadians } from '@/core/geometry/angle';
+import { putTurn, toRadians } from '@/core/geometry/angle';
 
 /** Where an axle stands relative to the chassis: its centre (mm) and Z-Y-X angles (degrees). */
 export type Attitude = {
@@ -33,15 +33,7 @@ export function axleFrame(
   const sp = Math.sin(p);
   const cs = Math.cos(s);
   const ss = Math.sin(s);
-  into[0] = cs * cp;
-  into[1] = cs * sp * sr - ss * cr;
-  into[2] = cs * sp * cr + ss * sr;
-  into[3] = ss * cp;
-  into[4] = ss * sp * sr + cs * cr;
-  into[5] = ss * sp * cr - cs * sr;
-  into[6] = -sp;
-  into[7] = cp * sr;
-  into[8] = cp * cr;
+  putTurn(into, cr, sr, cp, sp, cs, ss);
   into[9] = pose.x;
   into[10] = pose.y;
   into[11] = pose.z;

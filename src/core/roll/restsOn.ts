@@ -47,7 +47,6 @@ const RESTS: Record<string, (rig: Rig) => InputId[]> = {
   balance: carOf,
   barWrong: carOf,
   barNeeded: carOf,
-  barRight: carOf,
   bindRoll: lean,
   inside: carOf,
   launch: carOf,

@@ -35,6 +35,9 @@ export type Judged = Omit<Verdict, 'state'> & {
   guesses: Input[];
 };
 
+/** A title as part of a longer sentence. */
+export const asClause = (title: string): string => title.replace(/\.$/, '');
+
 /** What a verdict comes to in a job, knowing what of it is guessed. @param restsOn ids of what it hangs on */
 export function judged(job: Job, verdict: Verdict, restsOn: InputId[]): Judged {
   const guesses = guessesAmong(job, restsOn);

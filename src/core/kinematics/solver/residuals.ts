@@ -1,3 +1,4 @@
+import { putTurn } from '@/core/geometry/angle';
 import { Kind, type Linkage } from './linkage';
 
 /**
@@ -87,19 +88,11 @@ export class Residuals {
     this.sinRoll = sr;
     this.rollPerPitch = (sr / cr) * (sp / cp);
     this.rollPerLift = 2 / (track * cp * cr);
-    R[0] = cs * cp;
-    R[1] = cs * sp * sr - ss * cr;
-    R[2] = cs * sp * cr + ss * sr;
-    R[3] = ss * cp;
-    R[4] = ss * sp * sr + cs * cr;
-    R[5] = ss * sp * cr - cs * sr;
-    R[6] = -sp;
-    R[7] = cp * sr;
-    R[8] = cp * cr;
+    putTurn(R, cr, sr, cp, sp, cs, ss);
     // About the steered y axis, plus the roll that keeps the wheels' lift.
-    w[0] = -ss + this.rollPerPitch * R[0];
-    w[1] = cs + this.rollPerPitch * R[3];
-    w[2] = this.rollPerPitch * R[6];
+    w[0] = -ss + this.rollPerPitch * R[0]!;
+    w[1] = cs + this.rollPerPitch * R[3]!;
+    w[2] = this.rollPerPitch * R[6]!;
     if (this.onlyLinks) this.links(q);
     else this.mixed(q);
   }
