@@ -109,11 +109,13 @@ export function startAutosave(): () => void {
       const { job, drafts } = useJobStore.getState();
       if (job?.id !== onBench.id) return true;
       const mine = { job, drafts, at: changedAt, by: TAB };
+      // What comes in while this is on its way to the disk moves the base on: what was changed here is told from this one.
+      const from = base;
       const { theirs, stored } = await db.transaction('rw', db.jobs, db.shelf, async () => {
         const row = await db.jobs.get(job.id);
         if (seen && !row) throw new Removed();
         const theirs = row?.by !== undefined && row.by !== TAB ? versionOf(row) : null;
-        const stored = theirs && base ? mergedWork(base, mine, theirs).work : { job, drafts };
+        const stored = theirs && from ? mergedWork(from, mine, theirs).work : { job, drafts };
         const at = theirs && theirs.at > mine.at ? theirs.at : mine.at;
         if (!theirs || !sameWork(stored, theirs))
           await putJob({ ...jobRow(stored.job, stored.drafts, at), by: TAB });
@@ -123,7 +125,7 @@ export function startAutosave(): () => void {
       if (useJobStore.getState().job?.id !== job.id) return true;
       seen = true;
       if (theirs) adopt(theirs, stored);
-      else base = stored;
+      else if (base === from) base = stored;
       // Saved is only said when nothing has come since.
       if (!dirty) {
         forgetMine(job.id);

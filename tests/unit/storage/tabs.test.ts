@@ -167,11 +167,12 @@ describe('two states of one job', () => {
 describe('an act and its undoing', () => {
   let stop = () => {};
   /** What another tab writes, at once; how long ago it says it was changed, ms. */
-  const put = (change: object, ago = 0) =>
+  const put = (change: object | ((stored: Job) => object), ago = 0) =>
     db.transaction('rw', db.jobs, db.shelf, async () => {
       const row = (await db.jobs.get('a'))!;
       const updatedAt = new Date(Date.now() - ago).toISOString();
-      await putJob({ ...row, job: { ...row.job, ...change }, by: 'another', updatedAt });
+      const changed = typeof change === 'function' ? change(row.job as Job) : change;
+      await putJob({ ...row, job: { ...(row.job as Job), ...changed }, by: 'another', updatedAt });
     });
   beforeEach(async () => {
     standInStorage();
@@ -334,6 +335,36 @@ describe('an act and its undoing', () => {
     expect((await db.jobs.get('a'))!.job).toMatchObject({ name: 'car', notes: 'no' });
     expect(takeNotices()).toEqual([]);
   });
+
+  test('two hands at once, at whatever pace: no letter of either is lost', async () => {
+    const paces = fc.array(fc.tuple(fc.nat(70), fc.nat(70)), { minLength: 6, maxLength: 12 });
+    await fc.assert(
+      fc.asyncProperty(paces, async (pauses) => {
+        edit((j) => ({ ...j, name: 'mine ' }));
+        await put({ notes: 'theirs ' });
+        const hand = async (which: 0 | 1, type: () => unknown) => {
+          for (const pause of pauses) {
+            await sleep(pause[which]);
+            await type();
+          }
+        };
+        await Promise.all([
+          hand(0, () => edit((j) => ({ ...j, name: `${j.name}m` }))),
+          hand(1, () => put((stored: Job) => ({ notes: `${stored.notes}t` }))),
+        ]);
+        await settle();
+        await sleep(150);
+        await settle();
+        const all = {
+          name: `mine ${'m'.repeat(pauses.length)}`,
+          notes: `theirs ${'t'.repeat(pauses.length)}`,
+        };
+        expect(job()).toMatchObject(all);
+        expect((await db.jobs.get('a'))!.job).toMatchObject(all);
+      }),
+      { numRuns: 15, endOnFailure: true },
+    );
+  }, 90_000);
 
   test('a way back that no longer goes is said, and the job stays as it is', () => {
     putOnBench(
