@@ -12,6 +12,7 @@ import { BayTools } from './BayTools';
 import type { Figures } from '@/bay/views/shownFigures';
 import { bayModel, type BayModel } from '@/bay/model/bayModel';
 import type { Movable } from '@/bay/handles/Mounts';
+import { Flags } from '@/bay/parts/Flags';
 import { PlanBody, planSheet, PlanWork } from '@/bay/views/PlanView';
 import { RearBody, rearSheet, RearWork } from '@/bay/views/RearView';
 import { SideBody, sideSheet, SideWork } from '@/bay/views/SideView';
@@ -87,6 +88,7 @@ export function Bay({ movable, figures, forces }: Props) {
               </ViewFrame>
             );
           })}
+          <Flags sheets={room.map(({ sheet }) => sheet)} model={model} />
           {room.map(({ view, box }) => (
             <Title key={view} box={box} name={view} note={NOTES[view]} />
           ))}

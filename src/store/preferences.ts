@@ -39,6 +39,8 @@ const preferencesSchema = z.object({
   keys: z.enum(KEYS),
   /** the hand that is free: the pad's keys stand on its side */
   hand: z.enum(['left', 'right']),
+  /** values typed with a finger are typed with our pad, not with the keyboard of the device */
+  pad: z.boolean(),
 });
 type Preferences = z.infer<typeof preferencesSchema>;
 
@@ -68,6 +70,7 @@ export const usePreferences = create<Preferences>()(
       readingAt: null,
       keys: 'plain',
       hand: 'right',
+      pad: true,
     }),
     {
       name: 'pellik-ways',

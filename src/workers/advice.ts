@@ -1,10 +1,9 @@
 import { useMemo } from 'react';
 import { create } from 'zustand';
 import type { Advice } from '@/core/advice/advise';
-import { aboutOf } from '@/core/advice/look';
 import { stopsOf, type Open } from '@/core/advice/standing';
 import type { Job } from '@/core/job/jobSchema';
-import type { Judged } from '@/core/verdict/verdict';
+import { aboutOf, type Judged } from '@/core/verdict/verdict';
 import type { AdviceApi } from './advice.worker';
 import { newestOnly } from './newestOnly';
 import { NoAnswer, supervised } from './supervised';

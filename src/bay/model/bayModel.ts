@@ -77,6 +77,8 @@ export type BayModel = {
   now: Figure;
   ghosts: Record<'bump' | 'droop' | 'leftUp' | 'rightUp', GhostFigure | null>;
   things: Thing[];
+  /** everything else that has room of its own, by id: ends of what is round, corners of what is square, as they stand now */
+  bodies: Record<string, Point[]>;
   holes: { on: 'chassis' | 'axle'; points: Point[] }[];
   /** roll centre height now, and its least and greatest over the travel */
   rollCentre: { height: number; least: number; most: number } | null;
@@ -142,6 +144,8 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
   const current = result && isReached(result.current) ? result.current : null;
   const height = current?.rollCentreHeight ?? null;
   const now = figure(current ?? ride);
+  const onAxle = axleToChassis(current ?? ride, tireRadius);
+  const standing = (o: Obstacle) => (o.on === 'axle' ? pointsOf(o).map(onAxle) : pointsOf(o));
   const rails = railsOf(job);
   const tubeDiameter = measured(readings, 'tubeDiameter').value;
   const cover = measured(readings, 'cover').value;
@@ -179,12 +183,8 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
       leftUp: swept(result?.ghosts.leftUp),
       rightUp: swept(result?.ghosts.rightUp),
     },
-    things: ownObstacles(rig).map((obstacle) => ({
-      obstacle,
-      points: pointsOf(obstacle).map(
-        obstacle.on === 'axle' ? axleToChassis(current ?? ride, tireRadius) : (p) => p,
-      ),
-    })),
+    things: ownObstacles(rig).map((obstacle) => ({ obstacle, points: standing(obstacle) })),
+    bodies: Object.fromEntries((rig.obstacles ?? []).map((o) => [o.id, standing(o)])),
     holes: holesOf(job),
     rollCentre: height === null ? null : { height, least: Math.min(...heights), most: Math.max(...heights) },
     rollAxisSlope: current?.rollSteer == null ? null : -current.rollSteer,

@@ -1,9 +1,9 @@
 import type { Job } from '@/core/job/jobSchema';
 import { mountsOf, type MountChange } from '@/core/rig/mounts';
 import { canBeTaken } from '@/core/verdict/remedy';
-import { asClause, type Judged, type Remedy } from '@/core/verdict/verdict';
+import { aboutOf, asClause, type Judged, type Remedy } from '@/core/verdict/verdict';
 import { curesFor } from './cures';
-import { aboutOf, lookAt, type Look } from './look';
+import { lookAt, type Look } from './look';
 import { tried, type Tried } from './tried';
 
 /**

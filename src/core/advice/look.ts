@@ -6,7 +6,7 @@ import { locateInput, type Gap } from '@/core/locate/types';
 import { LIMITS } from '@/core/materials/limits';
 import { analyseRoll, ROLL_PARTS } from '@/core/roll/analyse';
 import { rollInput } from '@/core/roll/input';
-import type { Finding, Judged } from '@/core/verdict/verdict';
+import { aboutOf, type Finding, type Judged } from '@/core/verdict/verdict';
 
 /** The numbers by which changes of a car are told: mm, per cent, degrees of steer for a degree of roll, degrees. */
 export type Numbers = {
@@ -68,9 +68,6 @@ const at =
   (verdict: Judged) => ({ station, part, verdict });
 
 const RANK: Record<Finding, number> = { ok: 0, look: 1, stop: 2 };
-
-/** What a verdict is about: the same in a changed car. */
-export const aboutOf = ({ id, where = '' }: Judged): string => `${id} ${where.split(', ')[0]!}`;
 
 const gapRank = ({ distance }: Gap): number =>
   distance <= 0 ? RANK.stop : distance < LIMITS.clearance.least - 1e-6 ? RANK.look : RANK.ok;

@@ -21,7 +21,7 @@ export type Open = {
 export const stopsOf = (open: Open[], member: string): string[] =>
   open
     .filter((one) => one.station === 'locate' && one.state === 'stop')
-    .filter(({ where }) => where.split(/, | \/ /).includes(member))
+    .filter(({ where }) => where.split(/, | ?\/ ?/).includes(member))
     .map(({ title }) => asClause(title));
 
 /** Of what is said, that which does not hold. */

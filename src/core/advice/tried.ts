@@ -2,8 +2,8 @@ import type { Job } from '@/core/job/jobSchema';
 import { memberName } from '@/core/rig/names';
 import { orNone } from '@/core/rig/read';
 import { withRemedy } from '@/core/verdict/remedy';
-import { asClause, type Judged, type Remedy } from '@/core/verdict/verdict';
-import { aboutOf, gravities, lookAt, type Look, type Numbers } from './look';
+import { aboutOf, asClause, type Judged, type Remedy } from '@/core/verdict/verdict';
+import { gravities, lookAt, type Look, type Numbers } from './look';
 
 /** A number of the car that a remedy changes. */
 export type Effect = { what: keyof Numbers; from: number; to: number };

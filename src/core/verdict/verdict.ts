@@ -17,7 +17,10 @@ export type Remedy = {
   pinionDeg?: number;
 };
 
-/** `where` names the part and, where it matters, the place in the travel. */
+/**
+ * `where` names by its id the part, the mount as `upper/chassis` or the two bodies as `driveshaft / tailpipe`, and, where it
+ * matters, the place in the travel.
+ */
 export type Verdict = {
   id: string;
   state: Finding;
@@ -34,6 +37,13 @@ export type Judged = Omit<Verdict, 'state'> & {
   would: Finding;
   guesses: Input[];
 };
+
+/** The id of the part, of the mount or of the two bodies that a verdict is about; empty where it is about the car. */
+export const placeOf = ({ where = '' }: Pick<Verdict, 'where'>): string => where.split(', ')[0]!;
+
+/** What a verdict is about: the same in a changed car. */
+export const aboutOf = (verdict: Pick<Verdict, 'id' | 'where'>): string =>
+  `${verdict.id} ${placeOf(verdict)}`;
 
 /** A title as part of a longer sentence. */
 export const asClause = (title: string): string => title.replace(/\.$/, '');

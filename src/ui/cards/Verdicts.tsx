@@ -2,6 +2,7 @@
 import { dequal } from 'dequal/lite';
 import { memo, useEffect, useRef, useState } from 'react';
 import type { Finding, Judged, State } from '@/core/verdict/verdict';
+import { flag, pickFlag, strikeFlags, useFlags } from '@/store/flags';
 import { Guesses } from './Guesses';
 import { TriedRemedies } from './TriedRemedies';
 import './verdicts.css';
@@ -22,11 +23,13 @@ const WOULD: Record<Finding, string> = {
 
 /** @param tried the station whose remedies are tried before they are offered; without it they are as they were said */
 export function Verdicts({ verdicts, tried }: { verdicts: Judged[]; tried?: 'locate' | 'roll' | 'cut' }) {
+  useEffect(() => flag(verdicts), [verdicts]);
+  useEffect(() => strikeFlags, []);
   return (
     <>
       <ul className="verdicts">
         {verdicts.map((v, i) => (
-          <OneVerdict key={`${v.id}${i}`} verdict={v} tried={tried} />
+          <OneVerdict key={`${v.id}${i}`} verdict={v} tried={tried} index={i} />
         ))}
       </ul>
       <Changes verdicts={verdicts} />
@@ -66,14 +69,26 @@ function turned(before: Judged[], now: Judged[]): string {
 
 /** Verdict, reason, what it hangs on, what can be done about it. */
 const OneVerdict = memo(
-  function OneVerdict({ verdict: v, tried }: { verdict: Judged; tried?: string }) {
+  function OneVerdict({ verdict: v, tried, index }: { verdict: Judged; tried?: string; index: number }) {
+    const line = useRef<HTMLLIElement>(null);
+    const picked = useFlags((s) => (s.picked?.index === index ? s.picked : null));
+    useEffect(() => {
+      if (picked?.on === 'bay') line.current?.scrollIntoView({ block: 'nearest' });
+    }, [picked]);
     return (
-      <li className={`verdict ${v.state}`} data-verdict={v.id} data-state={v.state} data-would={v.would}>
+      <li
+        ref={line}
+        className={`verdict ${v.state}${picked ? ' picked' : ''}`}
+        data-verdict={v.id}
+        data-state={v.state}
+        data-would={v.would}
+      >
         <span className="stamp">
           <svg width="18" height="18" viewBox="0 0 18 18" aria-hidden>
             <path d={SIGNS[v.state]} />
           </svg>
           {WORDS[v.state]}
+          <FlagButton index={index} />
         </span>
         <div>
           <h2>{v.title}</h2>
@@ -96,5 +111,21 @@ const OneVerdict = memo(
     );
   },
   // The worker makes each verdict anew: it is what it says that counts.
-  (a, b) => a.tried === b.tried && dequal(a.verdict, b.verdict),
+  (a, b) => a.tried === b.tried && a.index === b.index && dequal(a.verdict, b.verdict),
 );
+
+/** The number of a verdict’s flag in the bay; touched, the flag is shown there. */
+function FlagButton({ index }: { index: number }) {
+  const drawn = useFlags((s) => s.drawn.has(index));
+  if (!drawn) return null;
+  return (
+    <button
+      type="button"
+      className="flag-number no-print"
+      aria-label={`Show ${index + 1} in the drawing`}
+      onClick={() => pickFlag(index, 'card')}
+    >
+      <span>{index + 1}</span>
+    </button>
+  );
+}

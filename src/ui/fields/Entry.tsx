@@ -13,6 +13,8 @@ import {
 } from 'react';
 import type { ReadingUnit } from '@/core/units/values';
 import { setTarget } from '@/store/instruments';
+import { setPreferences } from '@/store/preferences';
+import { PadDock, usePadded } from './PadDock';
 import { useEntry, type EntryText } from './useEntry';
 import { useStable } from '@/ui/useStable';
 import './field.css';
@@ -24,8 +26,12 @@ export type EntryHandle = { enter: () => void };
 
 type Props<T> = EntryText<T> & {
   label: string;
-  /** what a gauge would send here, and about how much of it */
-  gauge?: { unit: ReadingUnit; about: number };
+  /** what is typed: which keys the pad has */
+  unit: ReadingUnit;
+  /** about how much a gauge would send here, where one can */
+  about?: number;
+  /** what a minus in the text says, where there may be one */
+  minus?: string;
   handle?: Ref<EntryHandle>;
   /** a pad of ours stands beside it: the device need not bring up its own */
   padded?: boolean;
@@ -44,7 +50,9 @@ export function Entry<T>({
   placeholder,
   showLabel = false,
   beside,
-  gauge,
+  unit,
+  about,
+  minus,
   handle,
   padded = false,
   ...value
@@ -52,10 +60,12 @@ export function Entry<T>({
   const { field, shown } = value;
   const entry = useEntry(value);
   const problemId = useId();
+  const fingers = usePadded();
+  const ours = padded || fingers.padded;
   useImperativeHandle(handle, () => ({ enter: entry.pressEnter }));
 
   const onFocus = useStable((e: FocusEvent<HTMLInputElement>) => {
-    if (gauge) setTarget({ field, label, ...gauge, take: entry.takeFromGauge });
+    if (about !== undefined) setTarget({ field, label, unit, about, take: entry.takeFromGauge });
     entry.focus();
     e.target.select();
   });
@@ -82,7 +92,7 @@ export function Entry<T>({
           aria-describedby={entry.problem ? problemId : undefined}
           className="figure"
           autoComplete="off"
-          inputMode={padded ? 'none' : 'text'}
+          inputMode={ours ? 'none' : 'text'}
           enterKeyHint="done"
           spellCheck={false}
           maxLength={60}
@@ -92,7 +102,29 @@ export function Entry<T>({
           {...{ onFocus, onChange, onBlur, onPressEnter, onKeyDown }}
         />
         {beside}
+        {entry.focused && fingers.byFinger && !ours && (
+          <button
+            type="button"
+            className="way"
+            onPointerDown={(e) => e.preventDefault()}
+            onClick={() => setPreferences({ pad: true })}
+          >
+            pad
+          </button>
+        )}
       </div>
+      {entry.focused && fingers.padded && !padded && (
+        <PadDock
+          {...{ label, unit, minus }}
+          text={entry.text}
+          untouched={entry.untouched}
+          onText={entry.change}
+          onEnter={() => {
+            entry.pressEnter();
+            (document.activeElement as HTMLElement).blur();
+          }}
+        />
+      )}
       {entry.problem && (
         <p className="field-problem" id={problemId} role="alert">
           {entry.problem}

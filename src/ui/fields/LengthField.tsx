@@ -71,7 +71,9 @@ export function LengthField({
       shown={shown}
       read={read}
       onEnter={onEnter}
-      gauge={{ unit: 'length', about: mm ?? (least + most) / 8 }}
+      unit="length"
+      about={mm ?? (least + most) / 8}
+      minus={!ways && least < 0 ? 'less than nothing' : undefined}
       {...rest}
       beside={
         ways &&

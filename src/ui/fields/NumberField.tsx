@@ -67,6 +67,8 @@ export function NumberField({
       shown={shown}
       read={read}
       onEnter={onEnter}
+      unit={unit === '°' ? 'angle' : 'weight'}
+      minus={!ways && least < 0 ? 'less than nothing' : undefined}
       {...rest}
       beside={
         <>

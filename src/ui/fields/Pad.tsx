@@ -1,8 +1,9 @@
 'use client';
+import type { ReactNode } from 'react';
 import type { ReadingUnit } from '@/core/units/values';
 import type { Tape } from '@/core/units/tape';
 import { setPreferences, usePreferences } from '@/store/preferences';
-import { withDigit, withFraction, withLine, withoutLast, withSign } from './padKeys';
+import { sayStep, withDecimals, withDigit, withFraction, withoutLast, withSign, withStep } from './padKeys';
 import './pad.css';
 
 type Props = {
@@ -11,19 +12,26 @@ type Props = {
   text: string;
   onText: (text: string) => void;
   onEnter: () => void;
-  ways?: readonly [string, string];
+  /** what a minus says, where there is one */
+  minus?: string;
+  /** what stands there has not been touched: a digit begins anew, a fraction takes the place of the one there */
+  untouched?: boolean;
 };
 
 const DIGITS = ['7', '8', '9', '4', '5', '6', '1', '2', '3'];
 const EIGHTHS = ['1/8', '1/4', '3/8', '1/2', '5/8', '3/4', '7/8'];
+const PARTS_OF_ONE = ['.25', '.5', '.75'];
 
-/** A large pad for one finger: whole inches as digits, the fraction with one touch. Its keys never take the focus. */
-export function Pad({ unit, tape, text, onText, onEnter, ways }: Props) {
+/**
+ * A large pad for one finger: whole inches as digits, the fraction with one touch, a line of the tape more or less with one more.
+ * Its keys never take the focus.
+ */
+export function Pad({ unit, tape, text, onText, onEnter, minus, untouched = false }: Props) {
   const hand = usePreferences((s) => s.hand);
-  const fractions = unit === 'length' && tape !== 'mm';
-  const key = (label: string, does: () => void, className = '', name?: string) => (
+  const inches = unit === 'length' && tape !== 'mm';
+  const key = (label: ReactNode, name: string, does: () => void, className = '') => (
     <button
-      key={label}
+      key={name}
       type="button"
       tabIndex={-1}
       className={className}
@@ -34,48 +42,46 @@ export function Pad({ unit, tape, text, onText, onEnter, ways }: Props) {
       {label}
     </button>
   );
+  const step = sayStep(unit, tape);
+  const before = untouched ? '' : text;
+  const signed = minus !== undefined;
+  const types = (next: string) => () => onText(next);
   return (
     <div className={`pad ${hand}`} role="group" aria-label="Number pad">
       <div className="pad-digits">
-        {DIGITS.map((d) => key(d, () => onText(withDigit(text, d))))}
-        {fractions ? (
-          <span />
-        ) : ways ? (
-          key('±', () => onText(withSign(text)), 'soft', `Other way: ${ways[1]}`)
-        ) : (
-          <span />
-        )}
-        {key('0', () => onText(withDigit(text, '0')))}
-        {key('.', () => onText(withDigit(text, '.')), 'soft', 'Point')}
+        {DIGITS.map((d) => key(d, d, types(withDigit(before, d))))}
+        {signed ? key('±', `Other way: ${minus}`, types(withSign(text)), 'soft') : <span />}
+        {key('0', '0', types(withDigit(before, '0')))}
+        {key('.', 'Point', types(withDigit(before, '.')), 'soft')}
       </div>
-      {fractions && (
-        <div className="pad-fractions">
-          {EIGHTHS.map((f) => (
-            <button
-              key={f}
-              type="button"
-              tabIndex={-1}
-              aria-label={f}
-              onPointerDown={(e) => e.preventDefault()}
-              onClick={() => onText(withFraction(text, f))}
-            >
-              <span className="frac">
-                <span className="stack">
-                  <span>{f.split('/')[0]}</span>
-                  <span>{f.split('/')[1]}</span>
-                </span>
-              </span>
-            </button>
-          ))}
-          {key('+ line', () => onText(withLine(text, 1, tape)), 'soft', 'One line more')}
-          {key('− line', () => onText(withLine(text, -1, tape)), 'soft', 'One line less')}
-        </div>
-      )}
+      <div className={`pad-fractions${inches ? '' : ' few'}`}>
+        {inches && EIGHTHS.map((f) => key(<Stacked fraction={f} />, f, types(withFraction(text, f))))}
+        {!inches && PARTS_OF_ONE.map((p) => key(p, p, types(withDecimals(text, p))))}
+        {key(`−${step}`, `${step} less`, types(withStep(text, -1, unit, tape, signed)), 'soft')}
+        {key(`+${step}`, `${step} more`, types(withStep(text, 1, unit, tape, signed)), 'soft')}
+      </div>
       <div className="pad-side">
-        {key('⌫', () => onText(withoutLast(text)), 'soft', 'Take off the last')}
-        {key('Keep', onEnter, 'keep', 'Keep this reading')}
-        {key('other hand', () => setPreferences({ hand: hand === 'right' ? 'left' : 'right' }), 'soft hand')}
+        {key('⌫', 'Take off the last', types(withoutLast(text)), 'soft')}
+        {key('Keep', 'Keep this reading', onEnter, 'keep')}
+        {key(
+          'other hand',
+          'other hand',
+          () => setPreferences({ hand: hand === 'right' ? 'left' : 'right' }),
+          'soft hand',
+        )}
       </div>
     </div>
+  );
+}
+
+function Stacked({ fraction }: { fraction: string }) {
+  const [top, bottom] = fraction.split('/');
+  return (
+    <span className="frac">
+      <span className="stack">
+        <span>{top}</span>
+        <span>{bottom}</span>
+      </span>
+    </span>
   );
 }

@@ -50,7 +50,9 @@ export function QuantityField({ value, about, unit, least, most, ways, ...rest }
       {...rest}
       shown={value === null ? '' : formatValue(value, unit, tape)}
       read={(text) => readWithin(text, limits, tape)}
-      gauge={{ unit, about: value ?? about ?? 0 }}
+      unit={unit}
+      about={value ?? about ?? 0}
+      minus={ways?.[1] ?? (least < 0 ? 'less than nothing' : undefined)}
       beside={<span className="unit">{unitWord(unit, tape)}</span>}
     />
   );

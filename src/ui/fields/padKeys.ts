@@ -1,7 +1,11 @@
 import Fraction from 'fraction.js';
+import { formatLength } from '@/core/units/length';
+import { parseNumber } from '@/core/units/number';
+import { parseLength } from '@/core/units/parse';
 import { division, MM_PER_INCH, type Tape } from '@/core/units/tape';
+import type { ReadingUnit } from '@/core/units/values';
 
-/** A half-typed length taken apart: `28 1/2` is whole `28`, fraction `1/2`. */
+/** A half-typed value taken apart: `28 1/2` is whole `28`, fraction `1/2`. */
 type Parts = { sign: string; whole: string; fraction: string };
 
 const PARTS = /^(-?)(\d*\.?\d*)(?:\s*(\d+\/\d+))?$/;
@@ -32,20 +36,38 @@ export const withFraction = (text: string, fraction: string): string => {
   return join({ ...parts, whole: parts.whole.replace(/\..*$/, ''), fraction });
 };
 
-/** One line of the tape more or less. */
-export function withLine(text: string, by: 1 | -1, tape: Tape): string {
-  const parts = partsOf(text);
-  const perInch = Math.round(MM_PER_INCH / division(tape));
-  const now = parts.fraction ? new Fraction(parts.fraction) : new Fraction(0);
-  const next = now.add(new Fraction(by, perInch));
-  if (next.compare(0) < 0 || next.compare(1) >= 0) {
-    const whole = Number(parts.whole || 0) + by;
-    if (whole < 0) return text;
-    const rest = by > 0 ? next.sub(1) : next.add(1);
-    return join({ ...parts, whole: String(whole), fraction: rest.n === BigInt(0) ? '' : rest.toFraction() });
-  }
-  return join({ ...parts, fraction: next.n === BigInt(0) ? '' : next.toFraction() });
+/** A number with that part of a whole behind its point: `.25`. */
+export const withDecimals = (text: string, decimals: string): string => {
+  const { sign, whole } = partsOf(text);
+  return sign + (whole.replace(/\..*$/, '') || '0') + decimals;
+};
+
+/**
+ * One line of the tape more or less, a tenth of a degree, one of anything else. Less than nothing only where that can be; what is
+ * no such value stays as it is.
+ */
+export function withStep(text: string, by: 1 | -1, unit: ReadingUnit, tape: Tape, signed = false): string {
+  const now = text.trim() === '' ? 0 : numberIn(text, unit, tape);
+  const step = unit === 'length' ? division(tape) : unit === 'angle' ? 0.1 : 1;
+  if (now === null) return text;
+  const next = now + by * step;
+  if (next < -1e-9 && !signed) return text;
+  return unit === 'length' ? formatLength(next, tape) : String(Number(next.toFixed(3)));
 }
+
+function numberIn(text: string, unit: ReadingUnit, tape: Tape): number | null {
+  if (unit !== 'length') return parseNumber(text);
+  const parsed = parseLength(text, tape);
+  return parsed.ok ? parsed.mm : null;
+}
+
+/** What one step is, as it stands on its key. */
+export const sayStep = (unit: ReadingUnit, tape: Tape): string =>
+  unit === 'angle'
+    ? '0.1'
+    : unit === 'length' && tape !== 'mm'
+      ? new Fraction(1, Math.round(MM_PER_INCH / division(tape))).toFraction()
+      : '1';
 
 /** Takes off the fraction first, then the last digit. */
 export function withoutLast(text: string): string {

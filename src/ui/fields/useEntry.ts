@@ -55,6 +55,8 @@ export function useEntry<T>({ field, shown, read, onEnter, onClear, onNothing }:
 
   return {
     text: draft ?? shown,
+    focused,
+    untouched: draft === undefined,
     problem: refusal ?? problemOf(draft, read, onClear !== undefined, focused && !insisted),
     enter,
     pressEnter: () => {

@@ -144,6 +144,16 @@ export class Hands {
     await element.click();
   }
 
+  /** From now on a page is touched with fingers, as on a tablet. */
+  async byFinger(): Promise<void> {
+    const driver = this.driver as chrome.Driver;
+    await driver.sendDevToolsCommand('Emulation.setTouchEmulationEnabled', {
+      enabled: true,
+      maxTouchPoints: 5,
+    });
+    await this.until(() => driver.executeScript<boolean>('return matchMedia("(pointer: coarse)").matches'));
+  }
+
   async station(n: number, title: string): Promise<void> {
     await this.keys(String(n));
     await this.until(async () => (await this.text('.bench-card h1')).includes(title));

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { checkJob } from '@/core/advice/check';
-import { aboutOf, lookAt, type Look } from '@/core/advice/look';
+import { lookAt, type Look } from '@/core/advice/look';
 import { usualOtherEnd } from '@/core/balance/otherEnd';
 import { applyReadings, USUAL_MASSES } from '@/core/job/applyReadings';
 import { BODY_SIZES, sizeOf, type BodySize } from '@/core/job/bodySizes';
@@ -21,7 +21,7 @@ import { mountsOf } from '@/core/rig/mounts';
 import { orNone } from '@/core/rig/read';
 import { usualShock, usualSprings } from '@/core/springs/springDesign';
 import { usualBar } from '@/core/swaybar/swayBarDesign';
-import type { Judged } from '@/core/verdict/verdict';
+import { aboutOf, type Judged } from '@/core/verdict/verdict';
 import { plausibleCar, readingsOf, type CarSizes } from '../../support/plausible';
 import { read } from '../../support/car';
 

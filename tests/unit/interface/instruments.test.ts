@@ -13,7 +13,7 @@ import {
 } from '@/instruments/protocol';
 import { dropsAt, practiceValue, standInLine, type Aim } from '@/instruments/standIns';
 import { steadyValue } from '@/instruments/steady';
-import { withDigit, withFraction, withLine, withoutLast } from '@/ui/fields/padKeys';
+import { sayStep, withDecimals, withDigit, withFraction, withoutLast, withStep } from '@/ui/fields/padKeys';
 
 describe('lines of a gauge', () => {
   const sample = fc.record({
@@ -124,10 +124,28 @@ describe('the pad', () => {
       keys.reduce((t, k) => (k.includes('/') ? withFraction(t, k) : withDigit(t, k)), text);
     expect(type(['2', '8', '1/2'])).toBe('28 1/2');
     expect(type(['1/2', '2', '8'])).toBe('28 1/2');
-    expect(withLine('28 1/2', 1, 'in16')).toBe('28 9/16');
-    expect(withLine('28 15/16', 1, 'in16')).toBe('29');
-    expect(withLine('29', -1, 'in32')).toBe('28 31/32');
-    expect(withLine('', -1, 'in16')).toBe('');
+    expect(withStep('28 1/2', 1, 'length', 'in16')).toBe('28 9/16');
+    expect(withStep('28 15/16', 1, 'length', 'in16')).toBe('29');
+    expect(withStep('29', -1, 'length', 'in32')).toBe('28 31/32');
+    expect(withStep('', -1, 'length', 'in16')).toBe('');
+    // What is typed otherwise is still that length.
+    expect(withStep('3/4 in', 1, 'length', 'in16')).toBe('13/16');
+    expect(withStep('28.5', -1, 'length', 'in16')).toBe('28 7/16');
+    expect(withStep(`2' 4"`, 1, 'length', 'in16')).toBe('28 1/16');
+    expect(withStep('28 1/', 1, 'length', 'in16')).toBe('28 1/');
+    expect(withStep('1/16', -1, 'length', 'in16')).toBe('0');
+    expect(withStep('0', -1, 'length', 'in16', true)).toBe('-1/16');
+    expect(withStep('724', 1, 'length', 'mm')).toBe('725');
+    expect(withStep('2.3', -1, 'angle', 'in16')).toBe('2.2');
+    expect(withStep('0', -1, 'angle', 'in16')).toBe('0');
+    expect(withStep('840', 1, 'weight', 'in16')).toBe('841');
+    expect([sayStep('length', 'in32'), sayStep('length', 'mm'), sayStep('angle', 'mm')]).toEqual([
+      '1/32',
+      '1',
+      '0.1',
+    ]);
+    expect(withDecimals('-2', '.25')).toBe('-2.25');
+    expect(withDecimals('', '.5')).toBe('0.5');
     expect(['28 1/2', '28', '2'].map(withoutLast)).toEqual(['28', '2', '']);
     expect(withDigit('28.5', '.')).toBe('28.5');
   });
@@ -136,8 +154,8 @@ describe('the pad', () => {
     fc.assert(
       fc.property(fc.nat(60), fc.nat(15), fc.constantFrom('in16', 'in32'), (whole, sixteenths, tape) => {
         const text = withFraction(String(whole), `${sixteenths}/16`).replace(/ 0\/16$/, '');
-        const there = withLine(text, 1, tape);
-        const back = withLine(there, -1, tape);
+        const there = withStep(text, 1, 'length', tape);
+        const back = withStep(there, -1, 'length', tape);
         const mm = (t: string) => (parseLength(t, tape) as { mm: number }).mm;
         expect(mm(back)).toBeCloseTo(mm(text), 9);
         expect(mm(there) - mm(text)).toBeCloseTo(tape === 'in16' ? 25.4 / 16 : 25.4 / 32, 9);

@@ -1,11 +1,10 @@
 import { linksOf } from '@/core/rig/members/members';
 import { DRIVESHAFT, STEERING } from '@/core/rig/mounts';
-import { memberName } from '@/core/rig/names';
 import { armsOf, lateralBarOf, leavesOf, lengthwiseLinks } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
 import { bodyInputs, giveInputs, heldInputs } from '@/core/provenance/bodyInputs';
 import { mountInputs, type InputId } from '@/core/provenance/inputs';
-import type { Verdict } from '@/core/verdict/verdict';
+import { placeOf, type Verdict } from '@/core/verdict/verdict';
 import type { LocateResult } from '../types';
 
 const TRAVEL: InputId[] = ['read.bump', 'read.droop'];
@@ -36,7 +35,7 @@ const shaft = (rig: Rig): InputId[] => [
 /** The link whose eye is spoken of; all of them where none is. */
 function linksSpokenOf({ rig, verdict: { state, where = '' } }: Asked): string[] {
   const ids = linksOf(rig).map((m) => m.id);
-  const spoken = ids.find((id) => where.startsWith(memberName(id, rig.end)));
+  const spoken = ids.find((id) => where.split(/[,/]/)[0] === id);
   return state === 'ok' || !spoken ? ids : [spoken];
 }
 const jointSpokenOf = (asked: Asked): InputId[] => linksSpokenOf(asked).map((id) => `joints.${id}`);
@@ -87,7 +86,7 @@ const RESTS: Record<string, (asked: Asked) => InputId[]> = {
 
 /** A pair that is too near hangs on its two bodies; that everything clears, on all that was looked at. */
 function clearance(rig: Rig, { gaps }: LocateResult, { state, where = '' }: Verdict): InputId[] {
-  const [a = '', b = ''] = where.split(', ')[0]!.split(' / ');
+  const [a = '', b = ''] = placeOf({ where }).split(' / ');
   const bar = lateralBarOf(rig)?.id;
   const about = [a, b].includes(bar ?? '') ? bar : undefined;
   const pairs =

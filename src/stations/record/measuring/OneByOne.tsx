@@ -130,7 +130,7 @@ function StepCard({ step, onNext, last }: { step: Step; onNext: () => void; last
           text={draft}
           onText={(text) => setDraft(field, text === '' ? null : text)}
           onEnter={() => entry.current?.enter()}
-          ways={quantity.ways}
+          minus={quantity.ways?.[1]}
         />
         <ReadingList spot={step} />
       </div>
