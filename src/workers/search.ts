@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import type { ComesOut } from '@/core/clearance/comesOut';
 import type { Job } from '@/core/job/jobSchema';
+import type { HoleTable } from '@/core/locate/made/holeTable';
 import { ownObstacles } from '@/core/job/jobValues';
 import { isSameSurvey, surveyedCar } from '@/core/record/jobRecord';
 import { rollInput } from '@/core/roll/input';
@@ -40,6 +41,13 @@ export function searchBars(job: Job & { roll: { bar: BarDesign } }, wanted: Want
     'the search gave no answer, and was stopped. Reload the page and look again',
   );
 }
+
+/** Every choice of holes of a car; null where it has none, or too many to list. */
+export const askHoles = (job: Job): Promise<Outcome<HoleTable | null>> =>
+  orSaid(
+    askSearch((api) => api.holes(job)),
+    'the choices could not be worked through just now; try it again',
+  );
 
 /** Reads a table of readings, apart from the page, which a large one would hold up. */
 export const readTable = (text: string): Promise<Outcome<CsvReadings>> =>

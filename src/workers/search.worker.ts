@@ -1,7 +1,9 @@
 import { expose } from 'comlink';
 import { comesOut } from '@/core/clearance/comesOut';
+import type { Job } from '@/core/job/jobSchema';
 import { COVER } from '@/core/job/bodyNames';
 import { motionOf } from '@/core/kinematics/smallMotions';
+import { holeTable } from '@/core/locate/made/holeTable';
 import type { Rig } from '@/core/rig/schema';
 import type { RollInput } from '@/core/roll/input';
 import { readingsFromCsv } from '@/core/survey/readingsCsv';
@@ -20,6 +22,8 @@ const api = {
   readings: (text: string, now: string) => outcomeOf(() => readingsFromCsv(text, now)),
   /** What still comes out past everything that is fitted. */
   comesOut: (rig: Rig, drawn: string[]) => outcomeOf(() => comesOut(rig, { drawn, cover: COVER })),
+  /** Every choice of holes. */
+  holes: (job: Job) => outcomeOf(() => holeTable(job)),
   /** How all readings of a car fit together. */
   agreement: (car: SurveyedCar) => outcomeOf(() => agreementOf(car)),
 };

@@ -80,6 +80,7 @@ function linesOf({ now, bodies, things }: BayModel, id: string): Point[][] {
   const thing = things.find(({ obstacle }) => obstacle.id === id);
   if (thing) return [thing.points];
   if (bodies[id]) return [bodies[id]];
+  if (id === 'axle') return [[now.centre]];
   const [, what, side] = /^(tire|spring|shock)-(left|right)$/.exec(id) ?? [];
   const i = side === 'right' ? 1 : 0;
   if (what === 'tire') return [[now.wheels[i ? 'right' : 'left']]];

@@ -11,6 +11,7 @@ import { BODY_IDS } from '@/core/rig/schema';
 import { lateralRemedies } from './lateralRemedies';
 import { leafGive } from './leafGive';
 import { lineFindings } from './lines';
+import { madeBars } from './made/standWith';
 import { findLinks } from './linkFindings';
 import { solveStandardLoads } from './loads';
 import { compareSchools } from './schools';
@@ -59,6 +60,7 @@ export function analyseLocate(input: LocateInput): LocateResult {
     lines: lineFindings(input.lines, rig, everywhere, input.lock),
     leafGive: leafGive(input),
     loads: solveStandardLoads(input, mechanism),
+    made: madeBars(rig, input.made),
   };
 }
 

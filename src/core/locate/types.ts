@@ -12,6 +12,7 @@ import type { Tape } from '@/core/units/tape';
 import type { BumpSteerParts } from './steering/bumpSteerParts';
 import type { DragLinkMatch } from './steering/dragLinkMatch';
 import type { Line, LineFinding } from './lines';
+import type { MadeBars } from './made/standWith';
 import type { SchoolComparison } from './schools';
 import type { SliderFinding } from './slider';
 
@@ -39,6 +40,8 @@ export type LocateInput = {
   slider: { in?: number; out?: number };
   loads: { cornerG: number; axleRatio: number };
   lines: Line[];
+  /** how long bars are that are there already, eye to eye, mm, by id */
+  made: Record<string, number>;
   /** where the rocker stands */
   rocker: Travel;
 };
@@ -69,6 +72,7 @@ export const locateInput = (job: Job, rocker: Travel): LocateInput => ({
   slider: job.shaft.slider ?? {},
   loads: { cornerG: job.cornerG, axleRatio: job.shaft.ratio },
   lines: job.lines,
+  made: job.locate.made ?? {},
   rocker,
 });
 
@@ -210,4 +214,6 @@ export type LocateResult = {
   /** what leaf springs give sideways, with a bar and without */
   leafGive: LeafGive | null;
   loads: { load: LoadCase; answer: LoadAnswer | null }[];
+  /** where bars that are there already put the axle; null where none is said to be */
+  made: MadeBars | null;
 };

@@ -77,6 +77,7 @@ function plainInput(rig: Rig): LocateInput {
     slider: {},
     loads: USUAL_CASES,
     lines: [],
+    made: {},
     rocker: { left: 0, right: 0 },
   };
 }

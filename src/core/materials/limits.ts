@@ -45,6 +45,9 @@ export const LIMITS = {
   /** degrees of axle steer for a degree of roll */
   rollSteer: [-0.05, 0.1] as Range,
 
+  /** how far bars as they are may put the axle from where it is drawn: ahead and aside, mm; one wheel ahead of the other, mm; about its length, degrees */
+  stands: { aside: inch(1 / 16), square: inch(1 / 8), turned: 0.5 },
+
   /** degrees that the pinion may turn over the travel */
   pinionSwing: 3,
 

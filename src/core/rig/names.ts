@@ -1,5 +1,5 @@
 import type { LayoutId } from './layouts';
-import { PANHARD } from './roles';
+import { PANHARD, partnerOf } from './roles';
 import type { AxleEnd } from './schema';
 
 /** What each layout is called and, in a line, what it is good for and what it costs. */
@@ -105,6 +105,14 @@ export function memberName(id: string, end: AxleEnd): string {
     'bump-stop': 'bump stop',
   };
   return `${side} ${whole[stem] ?? stem}`;
+}
+
+/** Members by one name, `lower links` of a pair; null where they are not one member or a pair. */
+export function groupName(ids: string[], end: AxleEnd = 'rear'): string | null {
+  const [one, other] = ids;
+  if (ids.length === 1) return memberName(one!, end);
+  if (ids.length !== 2 || partnerOf(one!) !== other) return null;
+  return `${memberName(one!, end).replace(/^(left|right) /, '')}s`;
 }
 
 /** Words as they begin a sentence. */

@@ -12,6 +12,7 @@ export function withoutMembersWork(job: Job, ids: string[]): Job {
     ...(job.accepted && {
       accepted: ids.reduce((kept, id) => without(kept, `joints.${id}`), job.accepted),
     }),
+    locate: { ...job.locate, ...(job.locate.made && { made: withoutOwners(job.locate.made, ids) }) },
     joints: withoutOwners(job.joints, ids),
     holes: withoutOwners(job.holes, ids),
     weld: {

@@ -24,6 +24,8 @@ export const locateSchema = z.strictObject({
     }),
     USUAL_STATES,
   ),
+  /** bars that are there already, by id: how long each is from eye to eye, mm */
+  made: z.optional(z.record(text(60), mm.check(z.positive()))),
 });
 
 export const startingLocate = (): z.infer<typeof locateSchema> => ({

@@ -59,6 +59,7 @@ const RESTS: Record<string, (asked: Asked) => InputId[]> = {
   spread: ({ rig }) => ofMembers(rig),
   reach: ({ rig }) => motion(rig),
   parked: () => [],
+  made: ({ rig }) => ofMembers(rig),
   'leaf-give': ({ rig }) => [...ofMembers(rig), 'springs', 'weights'],
   'anti-squat': ({ rig }) => [...ofLengthwise(rig), 'read.wheelbase', 'cgHeight', 'read.tireRadius'],
   'roll-steer': ({ rig }) => [...heldInputs(rig), ...SIZE],

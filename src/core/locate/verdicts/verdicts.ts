@@ -6,6 +6,7 @@ import { lateralBarVerdicts } from './lateralBarVerdicts';
 import { lateralVerdicts } from './lateralVerdicts';
 import { leafGiveVerdict } from './leafGiveVerdict';
 import { linkVerdicts } from './linkVerdicts';
+import { madeVerdict } from './madeVerdict';
 import { roomVerdicts } from './roomVerdicts';
 
 /** What is to be said about holding the axle sideways, lengthwise, and the room things have; the gravest first. */
@@ -15,12 +16,17 @@ export type LocateVerdicts = { sideways: Verdict[]; lengthwise: Verdict[]; room:
 export function locateVerdicts(input: LocateInput, result: LocateResult, tape: Tape): LocateVerdicts {
   const bar = lateralBarOf(input.rig);
   const give = leafGiveVerdict(input, result.leafGive, tape);
+  const made = madeVerdict(input, result.made, tape);
+  const barAlone = Object.keys(input.made).every((id) => id === bar?.id);
+  const ofBar = made && barAlone ? [made] : [];
+  const ofLinks = made && !barAlone ? [made] : [];
   return {
     sideways: gravestFirst([
       ...(bar ? lateralBarVerdicts(input, result, bar, tape) : lateralVerdicts(input, result, tape)),
       ...(give ? [give] : []),
+      ...ofBar,
     ]),
-    lengthwise: gravestFirst(linkVerdicts(input, result.links, tape)),
+    lengthwise: gravestFirst([...linkVerdicts(input, result.links, tape), ...ofLinks]),
     room: gravestFirst(roomVerdicts(input, result, tape)),
   };
 }

@@ -14,6 +14,7 @@ import { useVerdicts } from '@/stations/locate/useVerdicts';
 import { Chart } from '@/stations/locate/charts/Chart';
 import { GravityHeight } from '@/stations/locate/GravityHeight';
 import { RoomField } from '@/stations/locate/room/RoomField';
+import { HoleChoices } from './HoleChoices';
 import { Members } from './Members';
 import { MountsTable } from './MountsTable';
 import { PlusMinus } from '@/stations/locate/PlusMinus';
@@ -38,6 +39,7 @@ export function LinksPart() {
         }
       />
       <Members />
+      <HoleChoices />
       {steering && (
         <section className="section">
           <h2>Drag link</h2>

@@ -4,6 +4,7 @@ import { memberName } from '@/core/rig/names';
 import { edit, useJobPart } from '@/store/jobStore';
 import { setPreferences, usePreferences } from '@/store/preferences';
 import { MountsTable } from './MountsTable';
+import { EyeToEye } from './EyeToEye';
 import { Joints } from './Joints';
 import { PANHARD, pairOf, partnerOf } from '@/core/rig/roles';
 import { isLink } from '@/core/rig/members/members';
@@ -57,6 +58,7 @@ function Member({ id, alike }: { id: string; alike: boolean }) {
         )}
       </div>
       <MountsTable memberId={id} />
+      {link && <EyeToEye member={id} />}
       {link && <Joints member={id} />}
     </div>
   );

@@ -7,6 +7,8 @@ import { CardHead } from '@/ui/cards/Card';
 import { LengthField } from '@/ui/fields/LengthField';
 import { Bends } from '@/stations/locate/members/Bends';
 import { Chart } from '@/stations/locate/charts/Chart';
+import { EyeToEye } from '@/stations/locate/members/EyeToEye';
+import { Joints } from '@/stations/locate/members/Joints';
 import { Members } from '@/stations/locate/members/Members';
 import { MountsTable } from '@/stations/locate/members/MountsTable';
 import { LateralResults } from './LateralResults';
@@ -24,6 +26,8 @@ export function SidewaysPart() {
         Level at ride height, as long as will fit, parallel to the axle, clear through the travel.
       </CardHead>
       <MountsTable memberId={PANHARD} />
+      <EyeToEye member={PANHARD} />
+      <Joints member={PANHARD} />
       <Bends member={PANHARD} />
       <LateralResults />
       <Chart focus="bar" offered={['shift', 'roll']} />
