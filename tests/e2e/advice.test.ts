@@ -26,3 +26,11 @@ test('a kit of fixed lengths: what the axle does with it is said, its eyes give 
   await hands.click(use);
   await hands.until(async () => (await hands.readout('antiSquat')) !== before);
 });
+
+test('what cures one thing and spoils another is told as a trade, step by step, with no button', async () => {
+  await hands.go('nightjar', 'locate');
+  await hands.part('Lengthwise');
+  await hands.reads(verdict('anti-squat'), 'would cure it, but then: The axle steers as the car rolls');
+  await hands.reads(verdict('anti-squat'), /Each 1\/2 in up: .*anti-squat \+\d+ %, roll steer −0\.0\d/);
+  expect(await hands.count(`${verdict('anti-squat')} button.remedy`)).toBe(0);
+});

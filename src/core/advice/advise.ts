@@ -4,6 +4,7 @@ import { canBeTaken } from '@/core/verdict/remedy';
 import { aboutOf, asClause, type Judged, type Remedy } from '@/core/verdict/verdict';
 import { curesFor } from './cures';
 import { lookAt, type Look } from './look';
+import { tradeOf } from './trade';
 import { tried, type Tried } from './tried';
 
 /**
@@ -28,11 +29,15 @@ const NONE = { cures: [], among: 0 };
 /** Tries everything that might be advised about what wants a look or stops the work. */
 export function adviseOn(job: Job, look: Look = lookAt(job)): Advice[] {
   const open = look.said.filter(({ verdict }) => verdict.would !== 'ok');
-  return withoutOpposites(
+  const advice = withoutOpposites(
     open.map((said) => adviceOn(job, look, said)),
     open.map(({ verdict }) => verdict),
     job,
   );
+  return advice.map((one) => ({
+    ...one,
+    priced: one.priced.map((way) => ({ ...way, trade: tradeOf(job, look, way.remedy) })),
+  }));
 }
 
 function adviceOn(job: Job, look: Look, said: Look['said'][number]): Advice {
@@ -78,9 +83,11 @@ function withoutOpposites(advice: Advice[], verdicts: Judged[], job: Job): Advic
       offered: opposed.filter(({ other }) => !other).map(({ one }) => one),
       priced: [
         ...said.priced,
-        ...opposed.flatMap(({ one, other }) =>
-          other ? [{ ...one, helps: false, spoils: [`it works against “${asClause(other.title)}”`] }] : [],
-        ),
+        ...opposed
+          .flatMap(({ one, other }) =>
+            other ? [{ ...one, helps: false, spoils: [`it works against “${asClause(other.title)}”`] }] : [],
+          )
+          .slice(0, 1),
       ].slice(0, MOST.priced),
     };
   });

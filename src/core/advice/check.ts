@@ -11,7 +11,8 @@ import { adviseOn, type Advice } from './advise';
 import { lookAt } from './look';
 import { openAmong, stopsOf } from './standing';
 import { ordersOf, type Order } from './orders';
-import type { Effect } from './tried';
+import type { Effect } from './effects';
+import type { Trade } from './trade';
 
 /** A remedy: `id` by which it can be taken (none where it is only read), what it changes, and what that does to the car's numbers. */
 type CheckedRemedy = {
@@ -22,6 +23,7 @@ type CheckedRemedy = {
   pinionDeg?: number;
   effect?: Effect[];
   spoils?: string[];
+  trade?: Trade;
 };
 
 type Checked = {
@@ -91,7 +93,7 @@ const remediesOf = (station: string, { about, offered, priced, read }: Advice): 
     id: remedyId(station, about, i),
     effect: effects,
   })),
-  ...priced.map(({ remedy, spoils }) => ({ text: remedy.text, spoils })),
+  ...priced.map(({ remedy, spoils, trade }) => ({ text: remedy.text, spoils, ...(trade && { trade }) })),
   ...read.map(({ text }) => ({ text })),
 ];
 

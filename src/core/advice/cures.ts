@@ -10,12 +10,11 @@ import { mountsOf, type MountChange } from '@/core/rig/mounts';
 import type { MountKey } from '@/core/rig/members/kind';
 import { armsOf, leavesOf, lengthwiseLinks, upperLinks } from '@/core/rig/roles';
 import { sayLength, formatDegrees } from '@/core/units/length';
-import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import type { Remedy } from '@/core/verdict/verdict';
+import { moveStep } from './trade';
 
-/** How far a mount is tried up and down, mm, and in what steps; how far a pinion is turned, degrees. */
+/** How far a mount is tried up and down, mm; how far a pinion is turned, and in what steps, degrees. */
 const FARTHEST = 101.6;
-const steps = (tape: Tape): number => (tape === 'mm' ? 10 : MM_PER_INCH / 2);
 const PINION = { farthest: 8, step: 0.5 };
 
 /** Ends that go up and down together, left and right, by the words of the trade. */
@@ -111,7 +110,7 @@ function endsOf({ rig }: Job): Ends[] {
 function movesOf(job: Job, { name, mounts }: Ends): Sized[] {
   const { tape, holes } = job;
   const row = holes[holesKey(mounts[0]!.member, mounts[0]!.end)];
-  const step = row?.pitch ?? steps(tape);
+  const step = row?.pitch ?? moveStep(tape);
   const most = Math.floor(FARTHEST / step);
   return Array.from({ length: most }, (_, i) => i + 1).flatMap((n) =>
     [1, -1].flatMap((way): Sized[] => {

@@ -3,25 +3,20 @@ import { memberName } from '@/core/rig/names';
 import { orNone } from '@/core/rig/read';
 import { withRemedy } from '@/core/verdict/remedy';
 import { aboutOf, asClause, type Judged, type Remedy } from '@/core/verdict/verdict';
-import { gravities, lookAt, type Look, type Numbers } from './look';
-
-/** A number of the car that a remedy changes. */
-export type Effect = { what: keyof Numbers; from: number; to: number };
+import { effectsOf, type Effect } from './effects';
+import { gravities, lookAt, type Look } from './look';
+import type { Trade } from './trade';
 
 /**
  * What came of a remedy when it was tried: whether the verdict it is for gets better and none gets worse; what it would spoil, in
- * words; what else it changes.
+ * words; what else it changes. `trade`: what each step is worth, of one that is only to be weighed.
  */
-export type Tried = { remedy: Remedy; helps: boolean; spoils: string[]; effects: Effect[] };
-
-/** Changes smaller than these are none. */
-const LEAST: Numbers = {
-  rollCentre: 1,
-  antiSquat: 1,
-  rollSteer: 0.005,
-  sideways: 0.3,
-  frontShare: 0.005,
-  lean: 0.05,
+export type Tried = {
+  remedy: Remedy;
+  helps: boolean;
+  spoils: string[];
+  effects: Effect[];
+  trade?: Trade | null;
 };
 
 /** Solves the car with a remedy taken, and looks at all of it again. */
@@ -51,12 +46,4 @@ function saidOf(key: string, { said }: Look, { rig }: Job): string {
   if (there) return asClause(there.verdict.title);
   const [, a = '', b = ''] = /^locate clearance (.*) \/ (.*)$/.exec(key) ?? [];
   return `the ${memberName(a, rig.end)} comes too near to the ${memberName(b, rig.end)}`;
-}
-
-function effectsOf(before: Numbers, after: Numbers): Effect[] {
-  return (Object.keys(LEAST) as (keyof Numbers)[]).flatMap((what) => {
-    const [from, to] = [before[what], after[what]];
-    if (from === null || to === null || !Number.isFinite(from) || !Number.isFinite(to)) return [];
-    return Math.abs(to - from) < LEAST[what]! ? [] : [{ what, from, to }];
-  });
 }

@@ -1,7 +1,8 @@
 import { sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import type { Numbers } from './look';
-import type { Effect } from './tried';
+import type { Effect } from './effects';
+import type { Trade } from './trade';
 
 const percent = (v: number): string => `${Math.round(v)} %`;
 const share = (v: number): string => `${(100 * v).toFixed(0)} %`;
@@ -27,3 +28,14 @@ export const sayEffects = (effects: Effect[], tape: Tape): string =>
     .filter(([, from, to]) => from !== to)
     .map(([name, from, to]) => `${name} ${from} → ${to}`)
     .join(', ');
+
+/** What each step of a mount is worth: `Each 1/2 in up: anti-squat +9 %, roll steer −0.03.`; empty where that is nothing. */
+export function sayTrade({ step, byHole, way, effects }: Trade, tape: Tape): string {
+  const said = effects.flatMap(({ what, from, to }) => {
+    const { name, say } = SAID[what];
+    const by = to - from;
+    const size = say(Math.abs(by), tape);
+    return size === say(0, tape) ? [] : [`${name} ${by < 0 ? '−' : '+'}${size}`];
+  });
+  return said.length ? `Each ${byHole ? 'hole' : sayLength(step, tape)} ${way}: ${said.join(', ')}.` : '';
+}

@@ -1,5 +1,5 @@
 'use client';
-import { sayEffects } from '@/core/advice/words';
+import { sayEffects, sayTrade } from '@/core/advice/words';
 import { canBeTaken, withRemedy } from '@/core/verdict/remedy';
 import type { Judged } from '@/core/verdict/verdict';
 import { edit, useJob } from '@/store/jobStore';
@@ -36,9 +36,9 @@ export function TriedRemedies({ verdict, station }: { verdict: Judged; station: 
           {effects.length > 0 && <p className="effects">Also: {sayEffects(effects, job.tape)}.</p>}
         </div>
       ))}
-      {priced.map(({ remedy, spoils }) => (
+      {priced.map(({ remedy, spoils, trade }) => (
         <p key={remedy.text} className="priced">
-          {remedy.text} would cure it, but then: {spoils.join('; ')}.
+          {remedy.text} would cure it, but then: {spoils.join('; ')}. {trade && sayTrade(trade, job.tape)}
         </p>
       ))}
       {searched > 0 && offered.length === 0 && priced.length === 0 && (

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { adviseOn, type Advice } from '@/core/advice/advise';
 import { afterRemedy, checkJob } from '@/core/advice/check';
 import { curesFor } from '@/core/advice/cures';
+import { sayTrade } from '@/core/advice/words';
 import { gravities, lookAt, type Look } from '@/core/advice/look';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
@@ -10,6 +11,7 @@ import { LIMITS } from '@/core/materials/limits';
 import { withRemedy } from '@/core/verdict/remedy';
 import { mountsOf, type MountChange } from '@/core/rig/mounts';
 import { InputError, orNone } from '@/core/rig/read';
+import { demoJobs } from '@/store/demo';
 import { plausibleCar } from '../../support/plausible';
 
 const RUNS = Number(process.env.ADVICE_RUNS ?? 20);
@@ -117,4 +119,47 @@ test('what is searched for cures the number that it is searched for, by the solv
     { numRuns: 30, endOnFailure: true },
   );
   expect(cured).toBeGreaterThan(5);
+});
+
+test('what each step is worth is what one step does, solved, and is told the way that it goes', () => {
+  let told = 0;
+  for (const job of demoJobs()) {
+    const before = lookAt(job);
+    for (const { priced } of adviseOn(job, before))
+      for (const { remedy, trade } of priced) {
+        if (!trade || trade.effects.length === 0) continue;
+        told++;
+        const axis = ['ahead', 'to the left', 'up'].indexOf(trade.way);
+        const stepped = remedy.changes!.map((change) => {
+          const mount = mountsOf(job.rig, change.member).find(({ key }) => key === change.end)!;
+          expect(change.axis).toBe(axis);
+          return { ...change, mm: mount.point[axis]! + trade.step };
+        });
+        const { numbers } = lookAt(withRemedy(job, { text: '', changes: stepped }));
+        for (const { what, from, to } of trade.effects) {
+          expect(from).toBe(before.numbers[what]);
+          expect(to).toBeCloseTo(numbers[what]!, 9);
+        }
+        expect(sayTrade(trade, job.tape)).toMatch(
+          /^Each (1\/2 in|10 mm|hole) (up|ahead|to the left): .* [+−]\d/,
+        );
+      }
+  }
+  expect(told).toBeGreaterThan(3);
+});
+
+test('a bracket with holes is weighed by the hole', () => {
+  const job = demoJobs().find(({ id }) => id === 'demo-nightjar')!;
+  const front = (id: string) => mountsOf(job.rig, id).find(({ key }) => key === 'chassis')!.point[2];
+  const arms = ['ladder-left', 'ladder-right'];
+  const holed: Job = {
+    ...job,
+    holes: Object.fromEntries(
+      arms.map((id) => [`${id}/chassis`, { lowest: front(id) - 2 * 19.05, pitch: 19.05, count: 5 }]),
+    ),
+  };
+  const { priced } = adviseOn(holed).find(({ about }) => about.startsWith('anti-squat'))!;
+  expect(priced[0]!.remedy.text).toMatch(/holes? \(/);
+  expect(priced[0]!.trade).toMatchObject({ step: 19.05, byHole: true, way: 'up' });
+  expect(sayTrade(priced[0]!.trade!, 'in16')).toMatch(/^Each hole up: .*anti-squat \+/);
 });
