@@ -1,6 +1,44 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { USUAL_CG_HEIGHT, USUAL_MASSES } from '@/core/job/applyReadings';
+import { writeJob } from '@/core/job/file';
+import type { Job } from '@/core/job/jobSchema';
+import { usualOtherEnd } from '@/core/balance/otherEnd';
+import { demoJobs } from '@/store/demo';
 import { hands, openBench } from '../support/page/bench';
 
 openBench();
+
+/** Takes a job in from a file, and to the bench. */
+async function bringIn(job: Job): Promise<void> {
+  await hands.station(1, 'The job');
+  const file = join(mkdtempSync(join(tmpdir(), 'pellik-job-')), 'job.pellik.json');
+  writeFileSync(file, writeJob(job));
+  await (await hands.find('input[type=file]')).sendKeys(file);
+  await hands.reads('.masthead-job', job.name);
+}
+
+/** A car whose weights, centre of gravity and other end nobody has measured. */
+function withUsualWeights(): Job {
+  const car = demoJobs().find(({ id }) => id === 'demo-tinker')!;
+  const { total, frontFraction } = USUAL_MASSES;
+  const guessed = (path: string) => /^masses\/(total|front)|^other\/|^cgHeight/.test(path);
+  return {
+    ...car,
+    id: 'three-guesses',
+    name: 'Three guesses',
+    typed: Object.fromEntries(Object.entries(car.typed).filter(([path]) => !guessed(path))),
+    readings: Object.fromEntries(Object.entries(car.readings).filter(([key]) => !key.startsWith('weight'))),
+    rig: {
+      ...car.rig,
+      masses: { ...car.rig.masses!, total, frontFraction },
+      cgHeight: USUAL_CG_HEIGHT,
+      otherEnd: usualOtherEnd(car.rig),
+    },
+    roll: { ...car.roll, otherBar: 0 },
+  };
+}
 
 const verdict = (id: string) => `[data-verdict="${id}"]`;
 
@@ -33,4 +71,52 @@ test('what cures one thing and spoils another is told as a trade, step by step, 
   await hands.reads(verdict('anti-squat'), 'would cure it, but then: The axle steers as the car rolls');
   await hands.reads(verdict('anti-squat'), /Each 1\/2 in up: .*anti-squat \+\d+ %, roll steer −0\.0\d/);
   expect(await hands.count(`${verdict('anti-squat')} button.remedy`)).toBe(0);
+});
+
+test('a balance that hangs on three guesses is made known: on four scales, by lifting one end, and by tape at the other end', async () => {
+  await bringIn(withUsualWeights());
+  await hands.station(5, 'Roll');
+  await hands.part('Balance');
+  const lean = verdict('rollAngle');
+  await hands.reads(`${lean} .stamp`, 'not known');
+  await hands.reads(`${lean} .guesses`, 'What the car weighs, front and rear');
+
+  await hands.clickOn(
+    `//*[@data-verdict="rollAngle"]//button[starts-with(normalize-space(), "What the car weighs")]`,
+  );
+  for (const [spot, weight] of [
+    ['weightFront.left', '840'],
+    ['weightFront.right', '835'],
+    ['weightRear.left', '690'],
+    ['weightRear.right', '700'],
+  ] as const) {
+    await hands.find(`[data-step="${spot}"]`);
+    await hands.type(`reading/${spot}`, weight);
+    if (spot !== 'weightRear.right') await hands.press('Next');
+  }
+
+  await hands.station(5, 'Roll');
+  await hands.part('Balance');
+  await hands.until(async () => !(await hands.text(`${lean} .guesses`)).includes('What the car weighs'));
+  await hands.clickOn(
+    `//*[@data-verdict="rollAngle"]//button[starts-with(normalize-space(), "Height of the centre")]`,
+  );
+  await hands.clickOn('//summary[starts-with(., "Weigh it")]');
+  await hands.type('lifted/level', '1675');
+  await hands.type('lifted/lifted', '1735');
+  await hands.type('lifted/by', '18');
+  await hands.clickOn('//button[starts-with(normalize-space(), "Take") and contains(., "off the floor")]');
+
+  await hands.station(5, 'Roll');
+  await hands.part('Balance');
+  await hands.until(async () => !(await hands.text(`${lean} .guesses`)).includes('Height of the centre'));
+  await hands.clickOn('//summary[starts-with(., "Work it out from what can be measured")]');
+  await hands.type('otherBuild/wire', '0.6');
+  await hands.type('otherBuild/coilOd', '5 1/4');
+  await hands.type('otherBuild/turns', '7');
+  await hands.clickOn('//label[contains(., "both by one axle")]');
+  await hands.type('otherBuild/apart', '38 1/2');
+  await hands.reads('[data-readout=otherBuild]', 'the rear end is that now');
+  await hands.until(async () => (await hands.text(`${lean} .stamp`)).startsWith('holds'));
+  expect(await hands.count(`${lean} .guesses`)).toBe(0);
 });

@@ -3,6 +3,7 @@ import { floorOf, isSound } from '@/core/survey/floor';
 import type { Method } from '@/core/survey/network';
 import {
   QUANTITIES,
+  spotAt,
   spotsOf,
   type Quantity,
   type QuantityKey,
@@ -38,9 +39,15 @@ const PLUMB: Partial<Record<string, string>> = {
   rear: 'The same from the back of the tube.',
 };
 
-/** The measuring plan: everything this job wants read, in the order that walks round the car once. */
-export function planOf(approach: Approach): Step[] {
-  const wanted = QUANTITIES.filter((q) => isWanted(q, approach));
+/**
+ * The measuring plan: everything this job wants read, in the order that walks round the car once.
+ *
+ * @param asked the key of a reading that is asked for beside it; of the scales all, since one tyre’s load by itself says nothing
+ */
+export function planOf(approach: Approach, asked?: string | null): Step[] {
+  const also = asked ? spotAt(asked)?.quantity : undefined;
+  const goesWith = (q: Quantity) => q.key === also?.key || (also?.place === 'scales' && q.place === 'scales');
+  const wanted = QUANTITIES.filter((q) => isWanted(q, approach) || goesWith(q));
   return MEASURING_PLACES.flatMap((place) => {
     const here = wanted.filter((q) => q.place === place || (place === 'right' && q.place === 'left'));
     const spots = here.flatMap(spotsOf).filter((spot) => placeOf(spot) === place);

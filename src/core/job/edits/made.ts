@@ -1,5 +1,5 @@
 import type { Job } from '../jobSchema';
-import { without } from './omit';
+import { told, without } from './omit';
 
 /** The job with bars said to be there already, so long from eye to eye, mm; null where they are still to be made. */
 export function withMade(job: Job, ids: string[], mm: number | null): Job {
@@ -7,7 +7,14 @@ export function withMade(job: Job, ids: string[], mm: number | null): Job {
     (all, id) => (mm === null ? without(all, id) : { ...all, [id]: mm }),
     job.locate.made ?? {},
   );
-  const locate = { ...job.locate, made };
-  if (Object.keys(made).length === 0) delete (locate as Partial<typeof locate>).made;
-  return { ...job, locate };
+  return withLocate(job, { made: Object.keys(made).length ? made : undefined });
 }
+
+/** The job with what is known of its weighing with one end lifted changed. */
+export const withLifted = (job: Job, change: Partial<NonNullable<Job['locate']['lifted']>>): Job =>
+  withLocate(job, { lifted: told(job.locate.lifted, change) });
+
+const withLocate = (job: Job, change: Partial<Job['locate']>): Job => ({
+  ...job,
+  locate: told(job.locate, change)!,
+});

@@ -7,3 +7,9 @@ export function withoutOwners<T>(record: Record<string, T>, owners: readonly str
 export function without<T>(record: Record<string, T>, key: string): Record<string, T> {
   return Object.fromEntries(Object.entries(record).filter(([k]) => k !== key));
 }
+
+/** A record with some of it changed, less what is no longer told; undefined where nothing is left. */
+export function told<T extends object>(record: T | undefined, change: Partial<T>): T | undefined {
+  const left = Object.entries({ ...record, ...change }).filter(([, v]) => v !== undefined);
+  return left.length ? (Object.fromEntries(left) as T) : undefined;
+}

@@ -1,9 +1,11 @@
+import { otherEndRates, type OtherBuild } from '@/core/balance/otherEndBuild';
 import type { Rig } from '@/core/rig/schema';
 import { shocksOf, springsOf } from '@/core/springs/springDesign';
 import { swayBarOf } from '@/core/swaybar/swayBarDesign';
 import { joinedIn, withBodies } from '../bodies';
 import type { Job } from '../jobSchema';
 import type { RollDesign } from '../slices/roll';
+import { told, without } from './omit';
 
 /**
  * The rig with springs, shocks and sway bar as they are designed, in the form in which a rig file states them; a bar whose links are
@@ -36,4 +38,19 @@ export function redesigned<T extends RollDesign & { rig: Rig }>(of: T, change: P
 export function withRoll(job: Job, change: Partial<Job['roll']>): Job {
   const { rig } = redesigned({ ...job.roll, rig: job.rig }, change);
   return withBodies({ ...job, rig, roll: { ...job.roll, ...change } });
+}
+
+/** The job with what is known of its other end changed; its stiffness against roll follows once enough of it is. */
+export function withOtherBuild(job: Job, change: Partial<OtherBuild>): Job {
+  const build = told<OtherBuild>({ carried: 'independent', ...job.roll.otherBuild }, change)!;
+  const known = { ...job, roll: { ...job.roll, otherBuild: build } };
+  const { otherEnd } = job.rig;
+  const { springs, bar } = otherEnd ? otherEndRates(build, otherEnd.track) : { springs: null, bar: null };
+  if (!otherEnd || springs === null || bar === null) return known;
+  return {
+    ...known,
+    typed: without(without(known.typed, 'other/rollRate'), 'other/bar'),
+    roll: { ...known.roll, otherBar: bar },
+    rig: { ...job.rig, otherEnd: { ...otherEnd, rollRate: springs + bar } },
+  };
 }

@@ -26,6 +26,14 @@ export const locateSchema = z.strictObject({
   ),
   /** bars that are there already, by id: how long each is from eye to eye, mm */
   made: z.optional(z.record(text(60), mm.check(z.positive()))),
+  /** the car weighed with one end lifted: kg on the end that stays down, level and lifted, and how far the other axle was lifted, mm */
+  lifted: z.optional(
+    z.strictObject({
+      level: z.optional(within(1, 10_000)),
+      lifted: z.optional(within(1, 10_000)),
+      by: z.optional(mm.check(z.positive())),
+    }),
+  ),
 });
 
 export const startingLocate = (): z.infer<typeof locateSchema> => ({

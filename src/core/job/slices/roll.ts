@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { CARRIED } from '@/core/balance/otherEndBuild';
 import { within } from '@/core/rig/fields';
 import { LINK_JOINT_NAMES } from '@/core/materials/joints';
 import { STEEL_NAMES } from '@/core/materials/steels';
@@ -89,6 +90,20 @@ const bar = z.strictObject({
 const ROLL_SCHOOLS = ['soft', 'none', 'strip'] as const;
 export type RollSchool = (typeof ROLL_SCHOOLS)[number];
 
+const some = z.optional(size);
+const otherBuild = z.strictObject({
+  carried: z.enum(CARRIED),
+  rate: z.optional(amount),
+  wire: some,
+  coilOd: some,
+  turns: z.optional(within(0.5, 60)),
+  leverage: z.optional(within(0.05, 3)),
+  apart: some,
+  bar: z.optional(
+    z.strictObject({ od: some, middle: some, lever: some, arm: some, leverage: z.optional(within(0.05, 3)) }),
+  ),
+});
+
 /** How the car is held up in roll, as a job file keeps it. */
 export const rollSchema = z.strictObject({
   springs: z.nullable(springs),
@@ -99,6 +114,8 @@ export const rollSchema = z.strictObject({
   bar: z.nullable(bar),
   /** how much of the other end's stiffness against roll is its sway bar's, N·mm for a degree */
   otherBar: within(0, 1e9),
+  /** what the other end is built of, as far as it was measured: its stiffness is worked out from that */
+  otherBuild: z.optional(otherBuild),
   /** the school that is set; null: the builder's own way */
   school: z.nullable(z.enum(ROLL_SCHOOLS)),
 });

@@ -16,7 +16,8 @@ import { Sheet } from './ReadingSheet';
 export function MeasurePart() {
   const job = useJob();
   const sheet = usePreferences((s) => s.sheet);
-  const plan = planOf(approachOf(job));
+  const at = usePreferences((s) => s.readingAt);
+  const plan = planOf(approachOf(job), at);
   const missing = stillNeeded(job.readings);
   return (
     <>

@@ -1,17 +1,23 @@
 'use client';
 import { Button } from 'antd';
 import { usualOtherEnd } from '@/core/balance/otherEnd';
+import { withOtherBuild } from '@/core/job/edits/roll';
 import type { Rig } from '@/core/rig/schema';
 import { edit, enter, useJob } from '@/store/jobStore';
 import { putRoll } from '@/store/edits/rollEdits';
+import { OtherBuild } from './OtherBuild';
 import { LengthField } from '@/ui/fields/LengthField';
 import { NumberField } from '@/ui/fields/NumberField';
 import { ROLL_RATE } from '@/core/units/unit';
 
 type Other = NonNullable<Rig['otherEnd']>;
 
+/** Springs and bar that were measured count anew against another track. */
 const put = (field: string, typed: string, part: Partial<Other>) =>
-  enter(field, typed, (j) => ({ ...j, rig: { ...j.rig, otherEnd: { ...j.rig.otherEnd!, ...part } } }));
+  enter(field, typed, (j) => {
+    const changed = { ...j, rig: { ...j.rig, otherEnd: { ...j.rig.otherEnd!, ...part } } };
+    return part.track !== undefined && j.roll.otherBuild ? withOtherBuild(changed, {}) : changed;
+  });
 
 /** The end of the car that is not being built: a balance has two sides. */
 export function OtherEnd() {
@@ -79,6 +85,7 @@ export function OtherEnd() {
           onEnter={(mm, typed) => put('other/track', typed, { track: mm })}
         />
       </div>
+      <OtherBuild name={name} />
     </section>
   );
 }
