@@ -120,3 +120,21 @@ test('a balance that hangs on three guesses is made known: on four scales, by li
   await hands.until(async () => (await hands.text(`${lean} .stamp`)).startsWith('holds'));
   expect(await hands.count(`${lean} .guesses`)).toBe(0);
 });
+
+test('a bent sway bar through the frame: an order that can be done, the sleeve it passes through, and that it stays', async () => {
+  await hands.go('pewter', 'roll');
+  await hands.part('Sway bar');
+  await hands.press('Fit a bar');
+  await hands.find('[id="field-roll/middle"]');
+  expect(await hands.count(verdict('barFrame'))).toBe(0);
+  await hands.type('roll/height', '24');
+  await hands.type('roll/middle', '44');
+  await hands.reads(verdict('barFrame'), 'it goes through one closed rail, not through two');
+  await hands.reads(verdict('barFrame'), /passes a sleeve 2 in long.* of 1 \d+\/\d+ in inside or more/);
+  await hands.reads(verdict('barFrame'), '1. Drill one rail right through');
+  await hands.reads(verdict('barFrame'), '5. Weld the sleeves');
+  await hands.reads(verdict('barFrame'), 'never comes out again');
+  // A straight one with arms of its own does.
+  await hands.clickOn('//label[contains(., "flat arms")]');
+  await hands.reads(verdict('barFrame'), 'comes out again');
+});

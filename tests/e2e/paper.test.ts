@@ -12,7 +12,7 @@ const SHEETS: [car: string, station: string, part: string | null, words: string[
   ['tinker', 'locate', 'Room', ['Drag link, kingpin, middle', 'Rubber at both ends'], 1],
   ['copperline', 'roll', 'Springs', ['26 N/mm, 427 mm long unloaded', 'Runs'], 1],
   ['cinder', 'roll', 'Balance', ['What a step does', 'hole 1 of 3 from the tip', 'looser'], 1],
-  ['copperline', 'roll', 'Sway bar', ['Bends, radius', 'eye to eye along it'], 2],
+  ['copperline', 'roll', 'Sway bar', ['Bends, radius', 'end hole to end hole along it'], 2],
   ['marigold', 'cut', null, ['Cut list: panhard bar', 'left-hand'], 1],
   ['marigold', 'weld', null, ['Hold before welding', 'Eye to eye', 'Frame bracket'], 2],
   ['marigold', 'ride', null, ['Centre the axle on the ground', 'Tyre to frame, left'], 1],

@@ -8,6 +8,7 @@ import type { Remedy, Verdict } from '@/core/verdict/verdict';
 import type { RollResult } from './analyse';
 import type { BarResult } from '@/core/swaybar/swayBarOverTravel';
 import { armInUse, swayBarOf, type BarDesign, type Dip } from '@/core/swaybar/swayBarDesign';
+import { frameChecks } from './frameChecks';
 import { clockChecks, linkChecks, stowChecks } from './linkChecks';
 import { ownBody, tooNear, type Gap } from '@/core/swaybar/packaging';
 import type { RollInput } from './input';
@@ -23,6 +24,7 @@ export function barChecks(input: RollInput & { bar: BarDesign }, result: RollRes
     ...linkChecks(input.bar, made, tape),
     ...stowChecks(input, result, tape),
     ...madeChecks(input.bar, tape),
+    ...frameChecks(input.bar, input.rails, tape),
     ...clockChecks(input.bar, made, tape),
     stressCheck(input.bar, made, result.mostRoll, tape),
   ];

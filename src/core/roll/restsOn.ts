@@ -59,6 +59,10 @@ const RESTS: Record<string, (rig: Rig) => InputId[]> = {
     ),
   ],
   barShaft: (rig) => [...TRAVEL, ...bodyInputs(rig, 'driveshaft')],
+  barFrame: () => [
+    ...['read.track', 'read.tireWidth', 'read.gapFrame', 'read.rideHeight'],
+    ...['size.railWidth', 'size.railHeight'],
+  ],
   barArm: nothing,
   barLow: nothing,
   barBushings: nothing,

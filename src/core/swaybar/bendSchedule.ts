@@ -4,7 +4,7 @@ import { toDegrees } from '@/core/geometry/angle';
 
 /** One bend, on the way from the left eye to the right one. */
 export type Bend = {
-  /** from the bend before, or the eye: to where their straight lines meet, mm */
+  /** from the bend before, or the end hole: to where their straight lines meet, mm */
   leg: number;
   /** of straight bar that is left on that leg between the bends, mm; negative where they run into each other */
   straight: number;
@@ -16,9 +16,9 @@ export type Bend = {
 
 export type BendSheet = {
   bends: Bend[];
-  /** from the last bend to the right eye */
+  /** from the last bend to the right end hole */
   last: number;
-  /** bar from eye to eye along its middle line, mm, without what is flattened or welded on at the ends */
+  /** bar from end hole to end hole along its middle line, mm, without what is flattened or welded on at the ends */
   blank: number;
 };
 
@@ -27,7 +27,8 @@ export type BendSheet = {
  * and the next. Along the middle line a bend of radius R and angle θ takes R·θ where the corner would have taken 2R·tan(θ/2).
  */
 export function bendSheet(design: BarDesign): BendSheet {
-  const points = swayBarOf(design).centreline as Point[];
+  // The whole bar, to its end holes, whichever is in use.
+  const points = swayBarOf({ ...design, hole: 0 }).centreline as Point[];
   const way = points.slice(1).map((p, i) => unit(minus(p, points[i]!)));
   const legs = points.slice(1).map((p, i) => distance(p, points[i]!));
   const angles = way.slice(1).map((d, i) => Math.acos(Math.min(1, Math.max(-1, dot(d, way[i]!)))));

@@ -27,7 +27,7 @@ export function BarSheet({ bar }: BarProps) {
     [
       '1',
       `Bar, ${formatDecimal(bar.od, tape)} ${unit} ${bar.wall === null ? 'solid' : `× ${formatDecimal(bar.wall, tape)} tube`}, ${STEELS[bar.steel].name.toLowerCase()}`,
-      bent ? `${say(sheet.blank)} eye to eye along it` : `${say(bar.middle)} arm to arm`,
+      bent ? `${say(sheet.blank)} end hole to end hole along it` : `${say(bar.middle)} arm to arm`,
     ],
     ...(bent
       ? []

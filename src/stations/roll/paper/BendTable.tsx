@@ -26,7 +26,8 @@ export function BendTable({ bar }: { bar: BarDesign }) {
           onEnter={(bendRadius, typed) => putBar({ bendRadius }, 'roll/bendRadius', typed)}
         />
         <p className="hint" data-readout="blank">
-          Eye to eye along the bar {sayLength(blank, tape)}; the eyes’ own stock comes on top.
+          End hole to end hole along the bar {sayLength(blank, tape)}, whichever hole is used; the eyes’ own
+          stock comes on top.
         </p>
       </div>
       <BendRows sheet={sheet} tape={tape} />

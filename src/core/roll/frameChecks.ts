@@ -1,0 +1,49 @@
+import { sleeveFor, runsThrough, type RailAcross } from '@/core/swaybar/throughFrame';
+import type { BarDesign } from '@/core/swaybar/swayBarDesign';
+import { sayLength } from '@/core/units/length';
+import { upToLine, type Tape } from '@/core/units/tape';
+import type { Verdict } from '@/core/verdict/verdict';
+
+/** What is to be said of a bar that runs through the frame: how it gets there, what it passes through, whether it comes out again. */
+export function frameChecks(bar: BarDesign, rails: RailAcross[], tape: Tape): Verdict[] {
+  if (!runsThrough(bar, rails)) return [];
+  if (bar.made === 'arms')
+    return [
+      {
+        id: 'barFrame',
+        state: 'ok',
+        title: 'The bar slides through the frame from the side.',
+        reason:
+          'With an arm off it goes in through both sleeves, and comes out again. In the sleeve before the frame is closed, where it is boxed later.',
+        remedies: [],
+      },
+    ];
+  const length = Math.max(...rails.map(({ width }) => width));
+  const least = sleeveFor(bar, length);
+  const say = (mm: number) => sayLength(upToLine(mm, tape), tape);
+  const sleeve =
+    least === null
+      ? `two of its bends lie nearer to each other than a sleeve ${say(length)} long: try the bend in a piece of it first`
+      : `its bend passes a sleeve ${say(length)} long, as long as the rail is wide, of ${say(least)} inside or more (the bar alone wants ${say(bar.od)})`;
+  return [
+    {
+      id: 'barFrame',
+      state: 'look',
+      title: 'Bent at both ends, it goes through one closed rail, not through two.',
+      reason: `The second side must be open when it goes in; once that is closed, the bar never comes out again. By its own bends, ${sleeve}.`,
+      remedies: [
+        ...ORDER.map((text, i) => ({ text: `${i + 1}. ${text}` })),
+        { text: 'If it must ever come out: a straight bar with arms of its own.' },
+      ],
+    },
+  ];
+}
+
+/** How a bent bar gets into two rails. */
+const ORDER = [
+  'Drill one rail right through, as large as the sleeve is outside; cut a slot as wide, open below, in the other.',
+  'Both sleeves over one arm and its bend, on to the middle; or split ones later.',
+  'From inside the frame, one arm and its bend through the drilled rail; then the other side up into the slot.',
+  'Sleeves out into the rails, bar in its bushings, axle cycled: look all along it.',
+  'Weld the sleeves, both sides of each rail, with collars; then close the slot. The bar is spring steel: wrapped, no arc, no spatter, no heat on it.',
+];
