@@ -138,3 +138,32 @@ test('a bent sway bar through the frame: an order that can be done, the sleeve i
   await hands.clickOn('//label[contains(., "flat arms")]');
   await hands.reads(verdict('barFrame'), 'comes out again');
 });
+
+test('a pinion, from the proposal to its being set: nothing is ordered before it is asked for, nothing once it is there', async () => {
+  const pinionStep = '[data-task=pinion]';
+  await hands.go('cinder', 'ride');
+  await hands.type('ride/left', '5 1/4');
+  await hands.type('ride/right', '5 1/4');
+  await hands.clickOn('//summary[contains(., "More to read")]');
+  await hands.type('ride/pinion', '6');
+  await hands.reads('.advice-box', /./);
+  expect(await hands.count(pinionStep)).toBe(0);
+  await hands.press('Read it');
+  await hands.find('[data-step=transmissionAngle]');
+  await hands.type('reading/transmissionAngle', '3 tail down');
+  await hands.go('cinder', 'ride');
+  await hands.reads('[data-part=proposal]', /Proposed: parallel to the transmission, 3.0° tail down/);
+  expect(await hands.count(pinionStep)).toBe(0);
+  await hands.clickOn('//*[@data-part="proposal"]//button[starts-with(., "Ask for")]');
+  const wanted = await hands.value('ride/pinionWanted');
+  await hands.reads('[data-readout=turns-pinion]', /(lengthen|shorten).*turn/i);
+  await hands.press('Done: roll it, measure again');
+  await hands.type('ride/left', '5 1/4');
+  await hands.type('ride/right', '5 1/4');
+  await hands.clickOn('//summary[contains(., "More to read")]').catch(() => {});
+  await hands.type('ride/pinion', wanted);
+  await hands.until(async () => (await hands.count(pinionStep)) === 0);
+  await hands.until(
+    async () => (await (await hands.find('.advice-box')).getAttribute('data-centred')) === 'true',
+  );
+});

@@ -13,6 +13,7 @@ import { found, type Readings } from '@/core/survey/readings';
 import { MEASURING_PLACES, type MeasuringPlace } from '@/core/survey/quantities/quantity';
 import type { ToolName } from '@/core/survey/quantities/tools';
 import type { AxleEnd } from '@/core/rig/schema';
+import type { Ways } from '@/core/units/ways';
 import { SIDES } from '@/core/geometry/side';
 
 /** How this car is being measured. */
@@ -73,12 +74,20 @@ function isWanted(q: Quantity, { method, measuring, scales, driven, brief }: App
   return true;
 }
 
-function toStep(spot: Spot, { method }: Approach): Step {
-  const { quantity } = spot;
+/** Where a yoke points, by the words that Locate and Ride have for it; both count down to the front of the car. */
+const YOKE_WAYS: Record<AxleEnd, Partial<Record<QuantityKey, Ways>>> = {
+  rear: { transmissionAngle: ['tail up', 'tail down'], pinionAngle: ['nose down', 'nose up'] },
+  front: { transmissionAngle: ['output down', 'output up'], pinionAngle: ['nose up', 'nose down'] },
+};
+
+function toStep(spot: Spot, { method, end }: Approach): Step {
+  const ways = YOKE_WAYS[end][spot.quantity.key];
+  const quantity = ways ? { ...spot.quantity, ways } : spot.quantity;
   const part = quantity.key.split('.')[1] ?? '';
   const dropped = method === 'plumb-bob' ? PLUMB[part] : undefined;
   return {
     ...spot,
+    quantity,
     tool: dropped ? 'plumb-bob' : quantity.tool,
     how: dropped ?? quantity.how,
     wanted: quantity.needed ? 'needed' : 'check',

@@ -1,5 +1,5 @@
 'use client';
-import { Segmented } from 'antd';
+import { Button, Segmented } from 'antd';
 import { CASTER, PINION } from '@/core/ride/asSet';
 import { onGround } from '@/core/ride/onGround';
 import { slopeAlong } from '@/core/survey/floor';
@@ -7,7 +7,9 @@ import { formatDegrees } from '@/core/units/length';
 import { Proposal } from './Proposal';
 import { proposedPinion, wantedPinion } from '@/core/ride/targets';
 import { without } from '@/core/job/edits/omit';
+import { inputOf } from '@/core/provenance/inputs';
 import { edit, enter, useJob } from '@/store/jobStore';
+import { settleAt } from '@/ui/shell/settleAt';
 import { LengthField } from '@/ui/fields/LengthField';
 import { ReadField } from './ReadField';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -151,8 +153,11 @@ function ProposedPinion() {
   const proposed = proposedPinion(job);
   if (!proposed)
     return job.rig.end === 'rear' && job.rig.driveshaft ? (
-      <p className="hint">
-        Nothing is asked for yet. Read the transmission’s angle at Record, and an angle is proposed here.
+      <p className="proposal">
+        <span>
+          Nothing is asked for yet. Once the transmission’s angle is read, an angle is proposed here.
+        </span>
+        <Button onClick={() => settleAt(job.id, inputOf(job, 'angle.transmission').settle)}>Read it</Button>
       </p>
     ) : null;
   const { value, transmission, windUp, by } = proposed;

@@ -107,6 +107,18 @@ describe('units beside ways', () => {
       expect([text, splitWay(text, LEFT_RIGHT, reads('in16')).sign]).toEqual([text, sign]);
   });
 
+  test.each([
+    ['3 tail down', '3', -1],
+    ['3° tail up', '3°', 1],
+    ['3 down', '3', -1],
+    ['3 u', '3', 1],
+    // Both say it: which way is not known.
+    ['3 tail', '3 tail', null],
+    ['3/16 in 48 tail down', '3/16 in 48', -1],
+  ])('“%s” with ways of two words', (text, bare, sign) => {
+    expect(splitWay(text, ['tail up', 'tail down'], reads('in16'))).toEqual({ bare, sign });
+  });
+
   test('a letter that both words begin with says nothing', () => {
     expect(splitWay('3 a', ['ahead', 'above'], reads('mm'))).toEqual({ bare: '3 a', sign: null });
     expect(splitWay('3 ah', ['ahead', 'above'], reads('mm'))).toEqual({ bare: '3', sign: 1 });
