@@ -3,6 +3,7 @@ import { create } from 'zustand';
 import type { Advice } from '@/core/advice/advise';
 import { stopsOf, type Open } from '@/core/advice/standing';
 import type { Job } from '@/core/job/jobSchema';
+import type { InputId } from '@/core/provenance/inputs';
 import { aboutOf, type Judged } from '@/core/verdict/verdict';
 import type { AdviceApi } from './advice.worker';
 import { newestOnly } from './newestOnly';
@@ -17,10 +18,17 @@ const askAdvice = supervised<AdviceApi>(
   false,
 );
 
-type Advised = { job: Job | null; advice: Advice[]; openJob: Job | null; open: Open[] };
+type Advised = {
+  job: Job | null;
+  advice: Advice[];
+  openJob: Job | null;
+  open: Open[];
+  /** which guess counts most, by verdict */
+  helps: Record<string, InputId>;
+};
 
 /** What was advised, as last worked out, and of which job; and what of it does not hold. */
-const useAdvised = create<Advised>()(() => ({ job: null, advice: [], openJob: null, open: [] }));
+const useAdvised = create<Advised>()(() => ({ job: null, advice: [], openJob: null, open: [], helps: {} }));
 
 /** What of a job does not hold, as last looked at: null of another job, and where that could not be told. */
 export const useOpen = (jobId: string): Open[] | null =>
@@ -32,6 +40,8 @@ export const adviseAbout = newestOnly<Job>(async (job) => {
   try {
     const looked = await askAdvice((api) => api.open(job));
     useAdvised.setState({ openJob: looked.ok ? job : null, open: looked.ok ? looked.result : [] });
+    const helps = await askAdvice((api) => api.helps(job));
+    useAdvised.setState({ helps: helps.ok ? helps.result : {} });
     const outcome = await askAdvice((api) => api.advise(job));
     useAdvised.setState({ job, advice: outcome.ok ? outcome.result : [] });
   } catch (error) {
@@ -39,6 +49,9 @@ export const adviseAbout = newestOnly<Job>(async (job) => {
     useAdvised.setState({ job, advice: [] });
   }
 });
+
+/** The guess that counts most for a verdict, by its id; undefined where none does, or that is not known yet. */
+export const useHelps = (verdict: string): InputId | undefined => useAdvised(({ helps }) => helps[verdict]);
 
 /** What is advised about a verdict of a job; undefined while its remedies are still being tried. */
 export function useAdvice(job: Job, station: string, verdict: Judged): Advice | null | undefined {

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { adviseOn } from '@/core/advice/advise';
+import { readingsThatHelp } from '@/core/advice/helps';
 import { lookAt } from '@/core/advice/look';
 import { openOf } from '@/core/advice/standing';
 import type { Job } from '@/core/job/jobSchema';
@@ -9,6 +10,8 @@ import { outcomeOf } from './outcome';
 const api = {
   /** What of a job does not hold: told at once. */
   open: (job: Job) => outcomeOf(() => openOf(job, lookAt(job))),
+  /** Which guess counts most for each verdict. */
+  helps: (job: Job) => outcomeOf(() => readingsThatHelp(job)),
   advise: (job: Job) => outcomeOf(() => adviseOn(job)),
 };
 export type AdviceApi = typeof api;

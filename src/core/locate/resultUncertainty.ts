@@ -1,9 +1,12 @@
+import { gravityHeight } from '@/core/balance/gravityHeight';
 import { assemble } from '@/core/kinematics/mechanism';
 import { isReached } from '@/core/kinematics/pose';
+import { LIMITS } from '@/core/materials/limits';
+import { inputOf, isGuess } from '@/core/provenance/inputs';
 import { describeBar } from '@/core/rig/lateralBar';
 import { measured } from '@/core/survey/readings';
 import type { QuantityKey } from '@/core/survey/quantities/quantities';
-import { estimate, propagateAll, type Estimate } from '@/core/survey/uncertainty';
+import { estimate, propagate, propagateAll, type Estimate } from '@/core/survey/uncertainty';
 import { InputError } from '@/core/rig/read';
 import type { Rig } from '@/core/rig/schema';
 import { SIDES } from '@/core/geometry/side';
@@ -55,11 +58,12 @@ type Input = Estimate & { set: (rig: Rig, value: number) => Rig };
 
 /**
  * Standard uncertainty of the results at ride height: what was read of the car (tyre radius, track, wheelbase) with its
- * uncertainty, and every mount as near as a tape sets it, carried through the pose solver (law of propagation, JCGM 100:2008,
- * 5.1.2). Sizes that were not read count for nothing: there is nothing to trust in a stand-in.
+ * uncertainty, the height of the centre of gravity as it was come by, and every mount as near as a tape sets it, carried through the
+ * pose solver (law of propagation, JCGM 100:2008, 5.1.2). Sizes that were not read count for nothing: there is nothing to trust in a
+ * stand-in.
  */
 export function resultUncertainty(job: Job): ResultUncertainty {
-  const inputs = [...sizeInputs(job), ...mountInputs(job.rig)];
+  const inputs = [...sizeInputs(job), ...gravityInput(job), ...mountInputs(job.rig)];
   const { bump, droop } = travelOf(job);
   const keys = Object.keys(resultsOf(job.rig, bump, droop)) as ResultKey[];
   const spread = propagateAll(inputs, (values) => {
@@ -93,6 +97,37 @@ function sizeInputs({ readings, rig }: Job): Input[] {
     ...input('track', 'track'),
     ...input('wheelbase', 'wheelbase'),
   ];
+}
+
+/** The height of the centre of gravity: by two weighings as its scales and tape let it, else as far as it was typed or guessed. */
+function gravityInput(job: Job): Input[] {
+  const { cgHeight } = job.rig;
+  if (cgHeight === undefined) return [];
+  const weighed = weighedHeight(job);
+  const { guessed, typed } = LIMITS.gravityHeight;
+  // Honest limits, as of a tool (GUM 4.3.7).
+  const limit = isGuess(inputOf(job, 'cgHeight')) ? guessed : typed;
+  const byScales = weighed !== null && Math.abs(weighed.value - cgHeight) < 1;
+  const u = byScales ? weighed.u : limit / Math.sqrt(3);
+  return [{ value: cgHeight, u, set: (r, value) => ({ ...r, cgHeight: value }) }];
+}
+
+/** The height that two weighings give, mm, with its standard uncertainty; null while one is missing. */
+function weighedHeight({ locate, rig }: Job): Estimate | null {
+  const { level, lifted, by } = locate.lifted ?? {};
+  const { masses, wheelbase, tireRadius } = rig;
+  if (!level || !lifted || !by || !masses || !wheelbase) return null;
+  // Two wheels stand on the scales at each weighing.
+  const pair = Math.SQRT2 * estimate([0], 'scales').u;
+  const tape = estimate([0], 'tape').u;
+  return propagate(
+    [
+      { value: level, u: pair },
+      { value: lifted, u: pair },
+      { value: by, u: tape },
+    ],
+    ([a, b, c]) => gravityHeight({ level: a!, lifted: b!, by: c! }, masses.total, wheelbase, tireRadius),
+  );
 }
 
 function mountInputs(rig: Rig): Input[] {

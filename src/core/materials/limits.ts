@@ -33,6 +33,9 @@ export const LIMITS = {
   crankMatch: 3.2,
   leastSpread: 40,
 
+  /** how far the height of the centre of gravity may be from where it is said to be, mm: as usual on a car, and as a builder puts it */
+  gravityHeight: { guessed: inch(4), typed: inch(2) },
+
   /** anti-squat that suits each use, per cent: less lets the tail squat, more hops under the brakes */
   antiSquat: {
     street: [20, 90],

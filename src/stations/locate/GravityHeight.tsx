@@ -77,7 +77,7 @@ function ByScales() {
       </div>
       <p className="hint">
         Springs held by blocks or solid links in place of the shocks, tyres hard, tank full or empty, nobody
-        in it. The more it is lifted the better it comes out: a foot at least.
+        in it. The more it is lifted the better it comes out: two feet are better than one.
       </p>
       {height !== null && !weighed && (
         <p className="hint">

@@ -1,26 +1,39 @@
 'use client';
 import { useState } from 'react';
 import { isAcceptable, withAccepted } from '@/core/provenance/accept';
-import type { Input } from '@/core/provenance/inputs';
+import type { Input, InputId } from '@/core/provenance/inputs';
 import { edit, useJobPart } from '@/store/jobStore';
 import { settleAt } from '@/ui/shell/settleAt';
 
 /** So many things are named; past that, the list hides what is said. */
 const NAMED = 3;
 
-/** What a verdict hangs on that nobody has read or said: each is one touch from where it is settled, or is taken as right. */
-export function Guesses({ guesses }: { guesses: Input[] }) {
+/**
+ * What a verdict hangs on that nobody has read or said: each is one touch from where it is settled, or is taken as right. `most`: the one
+ * that counts most, if that is known, is named first.
+ */
+export function Guesses({ guesses, most }: { guesses: Input[]; most?: InputId }) {
   const id = useJobPart((job) => job.id);
   const [whole, setWhole] = useState(false);
-  const things = [...new Map(guesses.map((guess) => [guess.of ?? guess.name, guess])).entries()];
+  const first = guesses.find(({ id }) => id === most);
+  const inOrder = first ? [first, ...guesses.filter((guess) => guess !== first)] : guesses;
+  // Of what goes by one name the first is kept.
+  const names = inOrder.map(nameOf);
+  const things = inOrder.filter((guess, i) => names.indexOf(nameOf(guess)) === i);
   const named = whole ? things : things.slice(0, NAMED);
   const acceptable = guesses.filter(isAcceptable);
   return (
     <div className="guesses" data-part="guesses">
       <span>Guessed, not read or said:</span>
-      {named.map(([of, guess]) => (
-        <button key={of} type="button" className="guess" onClick={() => settleAt(id, guess.settle)}>
-          {of}
+      {named.map((guess) => (
+        <button
+          key={nameOf(guess)}
+          type="button"
+          className="guess"
+          onClick={() => settleAt(id, guess.settle)}
+        >
+          {nameOf(guess)}
+          {guess === first && things.length > 1 && ' (counts most)'}
         </button>
       ))}
       {things.length > named.length && (
@@ -45,4 +58,5 @@ export function Guesses({ guesses }: { guesses: Input[] }) {
   );
 }
 
+const nameOf = ({ of, name }: Input): string => of ?? name;
 const idsOf = (inputs: Input[]): string[] => inputs.map(({ id }) => id);

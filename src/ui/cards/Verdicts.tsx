@@ -3,6 +3,7 @@ import { dequal } from 'dequal/lite';
 import { memo, useEffect, useRef, useState } from 'react';
 import type { Finding, Judged, State } from '@/core/verdict/verdict';
 import { flag, pickFlag, strikeFlags, useFlags } from '@/store/flags';
+import { useHelps } from '@/workers/advice';
 import { Guesses } from './Guesses';
 import { TriedRemedies } from './TriedRemedies';
 import './verdicts.css';
@@ -71,6 +72,7 @@ function turned(before: Judged[], now: Judged[]): string {
 const OneVerdict = memo(
   function OneVerdict({ verdict: v, tried, index }: { verdict: Judged; tried?: string; index: number }) {
     const line = useRef<HTMLLIElement>(null);
+    const most = useHelps(v.id);
     const picked = useFlags((s) => (s.picked?.index === index ? s.picked : null));
     useEffect(() => {
       if (picked?.on === 'bay') line.current?.scrollIntoView({ block: 'nearest' });
@@ -96,7 +98,7 @@ const OneVerdict = memo(
             {v.state === 'unknown' && <b>{WOULD[v.would]} </b>}
             {v.reason}
           </p>
-          {v.guesses.length > 0 && <Guesses guesses={v.guesses} />}
+          {v.guesses.length > 0 && <Guesses guesses={v.guesses} most={most} />}
           {tried && v.would !== 'ok' ? (
             <TriedRemedies verdict={v} station={tried} />
           ) : (

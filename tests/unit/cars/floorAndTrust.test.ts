@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { clearances, hasClearances } from '@/core/clearance/clearance';
 import { closestApproaches } from '@/core/clearance/closestOverTravel';
-import { applyReadings } from '@/core/job/applyReadings';
+import { applyReadings, USUAL_MASSES } from '@/core/job/applyReadings';
 import type { Job } from '@/core/job/jobSchema';
+import { withLifted } from '@/core/job/edits/made';
 import { newJob } from '@/core/job/newJob';
 import { assemble } from '@/core/kinematics/mechanism';
 import { resultUncertainty } from '@/core/locate/resultUncertainty';
@@ -163,6 +164,29 @@ describe('how far the results of a job can be trusted', () => {
     }
     // The length of a bar is between its own ends: no tyre comes into it.
     expect(once.eyeToEye).toBeCloseTo(none.eyeToEye!, 9);
+  });
+
+  test('anti-squat is trusted no farther than the height it counts against: guessed, typed, weighed', () => {
+    const read = measured(1);
+    const guessed = { ...read, rig: { ...read.rig, masses: USUAL_MASSES } };
+    const typed = { ...guessed, typed: { ...guessed.typed, cgHeight: '20' } };
+    // What two weighings of a car of that height would read.
+    const { cgHeight, tireRadius, wheelbase } = guessed.rig;
+    const share = 500 / wheelbase!;
+    const tan = share / Math.sqrt(1 - share ** 2);
+    const moved = ((cgHeight! - tireRadius) * USUAL_MASSES.total * tan) / wheelbase!;
+    const weighed = withLifted(typed, { level: 700, lifted: 700 + moved, by: 500 });
+    const [asGuessed, asTyped, asWeighed] = [guessed, typed, weighed].map(
+      (job) => resultUncertainty(job).antiSquat!,
+    );
+    expect(asGuessed).toBeGreaterThan(1.3 * asTyped!);
+    expect(asTyped).toBeGreaterThan(asWeighed!);
+    expect(resultUncertainty(weighed).rollCentre).toBeCloseTo(resultUncertainty(guessed).rollCentre!, 6);
+    // Two weighings of another height say nothing of the one that stands there.
+    expect(resultUncertainty(withLifted(weighed, { lifted: 800 + moved })).antiSquat).toBeCloseTo(
+      asTyped!,
+      6,
+    );
   });
 
   test('a level bar’s length is trusted as its two ends are, set by one tape each', () => {
