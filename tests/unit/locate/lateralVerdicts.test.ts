@@ -1,4 +1,6 @@
 import fc from 'fast-check';
+import { applyReadings } from '@/core/job/applyReadings';
+import { bestBar } from '@/core/locate/bestBar';
 import { withLayout } from '@/core/job/edits/layout';
 import { withMounts } from '@/core/job/edits/mounts';
 import type { Job } from '@/core/job/jobSchema';
@@ -17,6 +19,7 @@ import type { MountKey } from '@/core/rig/members/kind';
 import type { MountChange } from '@/core/rig/mounts';
 import type { Obstacle } from '@/core/rig/schema';
 import type { Tape } from '@/core/units/tape';
+import { readings } from '../../support/car';
 import { located } from '../../support/locate';
 
 const fresh = (layout: LayoutId = 'three-link-panhard') => withLayout(newJob('check', 'Check', 'mm'), layout);
@@ -41,6 +44,55 @@ const said = (job: Job, id: string) => located(job).verdicts.sideways.find((v) =
 const stateOf = (job: Job, id: string) => said(job, id)?.state;
 
 describe('a bar across the car, on whichever hand and on whichever side of the axle', () => {
+  test('the best bar moves the axle as the solver has it, level at ride height or in the middle of the travel', () => {
+    const travels = fc.record({
+      bump: fc.integer({ min: 40, max: 110 }),
+      droop: fc.integer({ min: 40, max: 110 }),
+    });
+    fc.assert(
+      fc.property(ways, travels, (how, { bump, droop }) => {
+        const job = applyReadings({ ...turned(fresh(), how), readings: readings({ bump, droop }) });
+        const best = bestBar(job)!;
+        const { chassis, axle } = workBar(job)!;
+        const side = Math.sign(chassis[1]);
+        const rise = (droop - bump) / 2;
+        const moves = (high: number) => {
+          const across = Math.sqrt(best.length ** 2 - high ** 2) / 2;
+          const built = withMounts(job, [
+            at('chassis', 1, side * across),
+            at('axle', 1, -side * across),
+            at('chassis', 0, axle[0]),
+            at('chassis', 2, axle[2] + high),
+          ]);
+          const { driven, ride } = located(built).result;
+          return mostSideways(driven, ride.y);
+        };
+        // The links swing the axle a little along the car as well, and turn it.
+        expect(Math.abs(moves(0) / best.level - 1)).toBeLessThan(0.2);
+        expect(Math.abs(moves(-rise) - best.middle)).toBeLessThan(0.2 * best.level);
+      }),
+      { numRuns: 12, endOnFailure: true },
+    );
+  });
+
+  test('a tilt that suits the middle of the travel is said to, one that does not is not', () => {
+    const job = applyReadings({ ...fresh(), readings: readings({ bump: 100, droop: 50 }) });
+    const { axle } = workBar(job)!;
+    const tilted = (mm: number) => said(withMounts(job, [at('chassis', 2, axle[2] + mm)]), 'level')!;
+    const [one, other] = [tilted(25), tilted(-25)];
+    expect(
+      [one, other].filter(({ reason }) => reason.includes('suits the middle of your travel')),
+    ).toHaveLength(1);
+    expect([one.state, other.state]).toEqual(['look', 'look']);
+    const suits = one.reason.includes('suits') ? 25 : -25;
+    const middle = (mm: number) =>
+      said(
+        { ...withMounts(job, [at('chassis', 2, axle[2] + mm)]), locate: { ...job.locate, school: 'middle' } },
+        'level',
+      )!.state;
+    expect([middle(suits), middle(-suits)]).toEqual(['ok', 'look']);
+  });
+
   test('out of level is told by the higher end; either remedy levels it', () => {
     fc.assert(
       fc.property(ways, fc.integer({ min: 5, max: 90 }), fc.boolean(), (how, by, frameHigh) => {

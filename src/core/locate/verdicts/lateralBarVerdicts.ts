@@ -128,6 +128,8 @@ function levelVerdict(
     };
   };
   const high = error > 0 ? 'frame' : 'axle';
+  const middle = meantRise(rig, member, 'middle', bump, droop);
+  const suitsMiddle = by === 'level' && school === 'ride' && Math.abs(bar.rise - middle.rise) <= level;
   const most = mostSideways(curve, ride.y);
   return {
     id: 'level',
@@ -140,7 +142,11 @@ function levelVerdict(
       Number.isFinite(most)
         ? `The axle moves ${sayLength(most, tape)} sideways in its travel and the car feels different turning left and right.`
         : 'So tilted it cannot follow the axle over the whole travel.'
-    } Roll centre moves ${sayLength(migration, tape)}.`,
+    } Roll centre moves ${sayLength(migration, tape)}.${
+      suitsMiddle
+        ? ' The tilt suits the middle of your travel: there the bar is level, and moves the axle least.'
+        : ''
+    }`,
     remedies: [move('chassis'), move('axle')],
   };
 }

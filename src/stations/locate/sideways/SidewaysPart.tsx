@@ -2,7 +2,11 @@
 import { Button } from 'antd';
 import { withoutMembers } from '@/core/job/edits/memberKits';
 import { lateralBarOf } from '@/core/rig/roles';
-import { edit, enter, useJobPart } from '@/store/jobStore';
+import { inputOf, isGuess } from '@/core/provenance/inputs';
+import { bestBar } from '@/core/locate/bestBar';
+import { formatLength, sayLength } from '@/core/units/length';
+import { finer, upToLine } from '@/core/units/tape';
+import { edit, enter, useJob, useJobPart } from '@/store/jobStore';
 import { CardHead } from '@/ui/cards/Card';
 import { LengthField } from '@/ui/fields/LengthField';
 import { Bends } from '@/stations/locate/members/Bends';
@@ -61,8 +65,16 @@ function TakeOff() {
   );
 }
 
+const allow = (mm: number, typed: string): void =>
+  enter('shiftLimit', typed, (j) => ({ ...j, locate: { ...j.locate, shiftLimit: mm } }));
+
 function ShiftLimit() {
-  const shiftLimit = useJobPart((j) => j.locate.shiftLimit);
+  const job = useJob();
+  const { shiftLimit } = job.locate;
+  const best = bestBar(job);
+  const asked = !isGuess(inputOf(job, 'shiftLimit'));
+  const say = (mm: number) => sayLength(mm, finer(job.tape));
+  const half = best && upToLine(1.5 * best.level, job.tape);
   return (
     <section className="section">
       <h2>Sideways movement you allow</h2>
@@ -72,10 +84,22 @@ function ShiftLimit() {
         mm={shiftLimit}
         least={0.5}
         most={100}
-        onEnter={(mm, typed) =>
-          enter('shiftLimit', typed, (j) => ({ ...j, locate: { ...j.locate, shiftLimit: mm } }))
-        }
+        onEnter={allow}
       />
+      {best && (
+        <p className={asked ? 'hint' : 'proposal'} data-part="best-bar">
+          <span>
+            The longest bar that fits between these tyres, {say(best.length)}, moves the axle{' '}
+            {say(best.level)} if it is level at ride height, {say(best.middle)} if it is level in the middle
+            of the travel.
+          </span>
+          {!asked && (
+            <Button onClick={() => allow(half!, formatLength(half!, job.tape))}>
+              Allow {sayLength(half!, job.tape)}: half as much again
+            </Button>
+          )}
+        </p>
+      )}
     </section>
   );
 }
