@@ -4,6 +4,8 @@ import { balanceOf, endsOf, type End } from '@/core/balance/loadTransfer';
 import { centrelineOf } from '@/core/swaybar/centreline';
 import { deflect } from '@/core/beam/beamFrame';
 import { sectionOf, type Round as Section } from '@/core/beam/section';
+import { coilRate } from '@/core/balance/otherEndBuild';
+import { ELASTIC } from '@/core/materials/steels';
 import { handbookRate } from '@/core/swaybar/handbookRate';
 import { barTwisted, eyeTravels } from '@/core/swaybar/swayBarRate';
 import { smallMotions } from '@/core/kinematics/smallMotions';
@@ -98,6 +100,15 @@ describe('sway bar', () => {
         expect(Math.abs(found / handbookRate(od, arm, width, arm) - 1)).toBeLessThan(0.002);
       }),
     );
+  });
+
+  // Shigley, Mechanical Engineering Design, example 10-1, from memory: music wire of 0.037 in, 7/16 in outside, 10.5 turns that
+  // move, G = 11.85 Mpsi: 4.13 lb/in.
+  test('a coil by its wire, as a worked example has it', () => {
+    const perInch = 4.4482216152605 / 25.4;
+    const psi = 4.4482216152605 / 25.4 ** 2;
+    const found = coilRate(0.037 * 25.4, 0.437 * 25.4, 10.5) * ((11.85e6 * psi) / ELASTIC.G);
+    expect(Math.abs(found / (4.13 * perInch) - 1)).toBeLessThan(0.002);
   });
 
   test('stiffer by the fourth power of the diameter; in twist alone, softer by the square of the arm', () => {

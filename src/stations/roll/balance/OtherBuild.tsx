@@ -124,7 +124,7 @@ export function OtherBuild({ name }: { name: string }) {
       <BarFields bar={build.bar} />
       <p data-readout="otherBuild">
         {one !== null && `One spring ${SPRING_RATE.say(one, tape)}. `}
-        {say(springs, 'Springs')}. {say(bar, 'Bar')}.{' '}
+        {say(springs, 'Springs')}. {build.bar ? say(bar, 'Bar') : 'No bar'}.{' '}
         {springs !== null &&
           bar !== null &&
           `Together ${ROLL_RATE.say(springs + bar, tape)}: the ${name} end is that now.`}
