@@ -10,6 +10,8 @@ import type { Flat, Sheet } from '@/bay/views/projection';
 /** From the place to its flag, px: out of the way of a thumb on the mount. */
 const ALOFT = { across: 30, up: 34 };
 const RADIUS = 11;
+/** The view’s buttons stand at its head, px. */
+const UNDER_TOOLS = 36;
 /** Flags keep so far from each other, px. */
 const APART = 2 * RADIUS + 3;
 
@@ -61,9 +63,9 @@ const seenIn = (view: ViewName, sheets: Sheet[]): ViewName =>
 const clamp = (v: number, least: number, most: number) => Math.min(most, Math.max(least, v));
 
 /** A place of the sheet, at its edge where it lies beyond. */
-const within = ({ box }: Sheet, [x, y]: Flat): Flat => [
+const within = ({ box }: Sheet, [x, y]: Flat, top = RADIUS): Flat => [
   clamp(x, box.x + RADIUS, box.x + box.width - RADIUS),
-  clamp(y, box.y + RADIUS, box.y + box.height - RADIUS),
+  clamp(y, box.y + top, box.y + box.height - RADIUS),
 ];
 
 /** Where the flags fly: away from the middle of the view and above their places, each clear of those before it. */
@@ -72,10 +74,10 @@ function hoisted(feet: Flat[], sheet: Sheet): Flat[] {
   const tops: Flat[] = [];
   for (const [x, y] of feet) {
     const way = x < middle ? -1 : 1;
-    const free = SPOTS.map(([across, up]) => within(sheet, [x + way * across, y - up])).find((spot) =>
-      tops.every((top) => Math.hypot(top[0] - spot[0], top[1] - spot[1]) >= APART),
+    const free = SPOTS.map(([across, up]) => within(sheet, [x + way * across, y - up], UNDER_TOOLS)).find(
+      (spot) => tops.every((top) => Math.hypot(top[0] - spot[0], top[1] - spot[1]) >= APART),
     );
-    tops.push(free ?? within(sheet, [x + way * ALOFT.across, y - ALOFT.up]));
+    tops.push(free ?? within(sheet, [x + way * ALOFT.across, y - ALOFT.up], UNDER_TOOLS));
   }
   return tops;
 }

@@ -67,7 +67,7 @@ export function RearWork({ sheet, model, bar, tape, movable, figures, layers }: 
       )}
       <Holes sheet={sheet} holes={model.holes} />
       <Mounts sheet={sheet} figure={model.now} tape={tape} movable={movable} />
-      <RollCentre sheet={sheet} model={model} tape={tape} />
+      <RollCentre sheet={sheet} model={model} tape={tape} above={figures === 'car'} />
       {movable === 'sway' && <BarHandles sheet={sheet} tape={tape} />}
       <Forces sheet={sheet} figure={model.now} tape={tape} />
     </g>
@@ -205,7 +205,18 @@ function MountFigures({
   );
 }
 
-function RollCentre({ sheet, model, tape }: { sheet: Sheet; model: BayModel; tape: Tape }) {
+/** @param above its words stand over it, out of the way of heights that are measured under it */
+function RollCentre({
+  sheet,
+  model,
+  tape,
+  above,
+}: {
+  sheet: Sheet;
+  model: BayModel;
+  tape: Tape;
+  above: boolean;
+}) {
   if (!model.rollCentre) return null;
   const { height, least, most } = model.rollCentre;
   const [x, y] = sheet.at([0, 0, height]);
@@ -215,7 +226,7 @@ function RollCentre({ sheet, model, tape }: { sheet: Sheet; model: BayModel; tap
       <line className="track" x1={x} x2={x} y1={high} y2={low} />
       <circle cx={x} cy={y} r={6} />
       <path d={`M${x - 12},${y}H${x + 12}M${x},${y - 12}V${y + 12}`} />
-      <DimText x={x + 66} y={y + 27} mm={height} tape={tape} before="roll centre" />
+      <DimText x={x + 66} y={y + (above ? -27 : 27)} mm={height} tape={tape} before="roll centre" />
     </g>
   );
 }
