@@ -2,7 +2,7 @@ import { LIMITS } from '@/core/materials/limits';
 import { memberName } from '@/core/rig/names';
 import { DRIVESHAFT } from '@/core/rig/mounts';
 import { sayCorner } from './words';
-import { sayLength } from '@/core/units/length';
+import { formatDegrees, sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import type { Remedy, Verdict } from '@/core/verdict/verdict';
 import type { RollResult } from './analyse';
@@ -26,21 +26,43 @@ export function barChecks(input: RollInput & { bar: BarDesign }, result: RollRes
     ...madeChecks(input.bar, tape),
     ...frameChecks(input.bar, input.rails, tape),
     ...clockChecks(input.bar, made, tape),
-    stressCheck(input.bar, made, result.mostRoll, tape),
+    stressCheck(input, made, result, tape),
   ];
 }
 
+/** The twist that a bar gets in each of the cases it is judged by, degrees: those that are known. */
+function twists({ cornerG, rig: { end } }: RollInput, { corner, wheelLiftG, mostRoll }: RollResult) {
+  const lean = corner && Math.abs(corner.rollDeg);
+  const lift = wheelLiftG?.[end];
+  return {
+    corner: lean,
+    // Up to where a wheel lifts the car leans in proportion.
+    lift: lean && lift && lift > cornerG ? (lean * lift) / cornerG : null,
+    full: mostRoll,
+  };
+}
+
 function stressCheck(
-  { steel, stow }: BarDesign,
+  input: RollInput & { bar: BarDesign },
   { maxStress }: BarResult,
-  mostRoll: number,
+  result: RollResult,
   tape: Tape,
 ): Verdict {
+  const { steel, stow } = input.bar;
   const { tires, sets, name } = STEELS[steel];
-  const full = maxStress * mostRoll;
+  const { corner, lift, full: farthest } = twists(input, result);
+  const full = maxStress * farthest;
+  // How far it is worked in a corner hangs on the whole car, and is told; the judgement hangs on the travel alone.
   // Links that come off by a pin are off where the axle goes that far: it must only not be forgotten.
   const state = full > sets && !stow ? 'stop' : full > tires ? 'look' : 'ok';
-  const lasts = `${name.toLowerCase()} lasts below about ${STRESS.say(tires, tape)}`;
+  const say = (degrees: number) => STRESS.say(maxStress * degrees, tape);
+  const cases = [
+    ...(corner === null
+      ? []
+      : [`about ${say(corner)} leaning ${formatDegrees(corner)} in the corner at ${input.cornerG} g`]),
+    ...(lift === null ? [] : [`about ${say(lift)} as the inside wheel lifts`]),
+    `${say(farthest)} at the farthest roll of ${formatDegrees(farthest)}`,
+  ];
   return {
     id: 'barStress',
     state,
@@ -50,7 +72,7 @@ function stressCheck(
         : full > tires
           ? 'The bar tires in full roll.'
           : 'The bar stays elastic in full roll.',
-    reason: `It is worked to ${STRESS.say(full, tape)} at the farthest roll of ${mostRoll.toFixed(1)}°; ${lasts}, which is ${(tires / maxStress).toFixed(1)}° of roll.`,
+    reason: `It is worked to ${cases.join(', ')}; ${name.toLowerCase()} lasts below about ${STRESS.say(tires, tape)}, which is ${formatDegrees(tires / maxStress)} of roll.`,
     remedies:
       state === 'ok'
         ? []

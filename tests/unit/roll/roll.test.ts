@@ -197,6 +197,19 @@ describe('the bar', () => {
     }
   });
 
+  test('a bar is told how far it is worked in the corner, as a wheel lifts and at the farthest, each more than the one before', () => {
+    const input = rollInput(car(), AT_RIDE);
+    const result = asked(car(), 'bar');
+    const { reason } = rollVerdicts(input, 'bar', result, 'mm').find(({ id }) => id === 'barStress')!;
+    expect(reason).toMatch(/leaning \d+\.\d° in the corner at [\d.]+ g/);
+    const worked = [...reason.matchAll(/([\d,]+) N\/mm²/g)].map(([, mpa]) => Number(mpa!.replace(',', '')));
+    expect(Math.abs(worked[0]! - result.bar!.maxStress * result.corner!.rollDeg)).toBeLessThan(5);
+    expect(Math.abs(worked.at(-2)! - result.bar!.maxStress * result.mostRoll)).toBeLessThan(5);
+    const without = { ...result, corner: null };
+    const bare = rollVerdicts(input, 'bar', without, 'mm').find(({ id }) => id === 'barStress')!;
+    expect(bare.reason).not.toContain('corner');
+  });
+
   test('links: over centre, out of reach, cocked, one way only', () => {
     const ids = (bar: Partial<BarDesign>) => troubles(withBar(bar), 'bar');
     expect(ids({})).not.toContain('linkSquare');
