@@ -73,6 +73,7 @@ const askedOf = ({ rig, ...rest }: LocateInput) => [
   rig.obstacles,
   rig.loads,
   rig.masses,
+  rig.brakes,
   rest.joints,
 ];
 

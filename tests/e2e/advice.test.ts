@@ -1,6 +1,7 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { Key } from 'selenium-webdriver';
 import { USUAL_CG_HEIGHT, USUAL_MASSES } from '@/core/job/applyReadings';
 import { writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
@@ -166,4 +167,16 @@ test('a pinion, from the proposal to its being set: nothing is ordered before it
   await hands.until(
     async () => (await (await hands.find('.advice-box')).getAttribute('data-centred')) === 'true',
   );
+});
+
+test('the rear’s share of the braking brings the anti-lift beside the anti-squat, and takes it away again', async () => {
+  await hands.go('marigold', 'locate');
+  await hands.part('Lengthwise');
+  const squat = Number.parseFloat(await hands.readout('antiSquat'));
+  expect(await hands.count('[data-readout=antiLift]')).toBe(0);
+  await hands.type('rearShare', '35');
+  await hands.find('[data-readout=antiLift]');
+  expect(Math.abs(Number.parseFloat(await hands.readout('antiLift')) - 0.35 * squat)).toBeLessThan(1);
+  await hands.type('rearShare', Key.BACK_SPACE);
+  await hands.until(async () => (await hands.count('[data-readout=antiLift]')) === 0);
 });

@@ -38,6 +38,7 @@ export function findLinks(
   const pitches = onTheRoad.filter((p) => Math.abs(p.left - p.right) < 1e-6).map((p) => p.pitchDeg);
   return {
     antiSquat: ride.antiSquatPct ?? null,
+    antiLift: ride.antiLiftPct ?? null,
     rollSteer: ride.rollSteer,
     instantCentre: ride.instantCentre,
     pinion: pitches.length ? Math.max(...pitches) - Math.min(...pitches) : 0,

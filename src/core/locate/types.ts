@@ -99,6 +99,8 @@ export type CurveValues = {
 /** What the members that hold the axle do, at ride height and at worst over the travel. */
 export type LinkFindings = {
   antiSquat: number | null;
+  /** under the brakes, of a rear axle that carries them; null while the rear's share of the braking is not told */
+  antiLift: number | null;
   rollSteer: number | null;
   instantCentre: [number, number] | null;
   /** degrees the pinion turns from droop to bump */

@@ -6,7 +6,7 @@ import { setPreferences, usePreferences } from '@/store/preferences';
 import { sayStep, withDecimals, withDigit, withFraction, withoutLast, withSign, withStep } from './padKeys';
 import './pad.css';
 
-type Props = {
+export type PadProps = {
   unit: ReadingUnit;
   tape: Tape;
   text: string;
@@ -26,7 +26,7 @@ const PARTS_OF_ONE = ['.25', '.5', '.75'];
  * A large pad for one finger: whole inches as digits, the fraction with one touch, a line of the tape more or less with one more.
  * Its keys never take the focus.
  */
-export function Pad({ unit, tape, text, onText, onEnter, minus, untouched = false }: Props) {
+export function Pad({ unit, tape, text, onText, onEnter, minus, untouched = false }: PadProps) {
   const hand = usePreferences((s) => s.hand);
   const inches = unit === 'length' && tape !== 'mm';
   const key = (label: ReactNode, name: string, does: () => void, className = '') => (

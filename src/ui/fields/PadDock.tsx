@@ -1,10 +1,9 @@
 'use client';
 import { useEffect, useRef, useSyncExternalStore } from 'react';
 import { createPortal } from 'react-dom';
-import type { ReadingUnit } from '@/core/units/values';
 import { useJobPart } from '@/store/jobStore';
 import { setPreferences, usePreferences } from '@/store/preferences';
-import { Pad } from './Pad';
+import { Pad, type PadProps } from './Pad';
 
 const FINGERS = '(pointer: coarse)';
 const byFinger = () => window.matchMedia(FINGERS).matches;
@@ -21,15 +20,7 @@ export function usePadded(): { byFinger: boolean; padded: boolean } {
   return { byFinger: finger, padded: finger && pad };
 }
 
-type Props = {
-  label: string;
-  unit: ReadingUnit;
-  text: string;
-  onText: (text: string) => void;
-  onEnter: () => void;
-  minus?: string;
-  untouched: boolean;
-};
+type Props = Omit<PadProps, 'tape'> & { label: string };
 
 /** The pad at the foot of the screen, for the field that is being typed in; the field stays in sight above it. */
 export function PadDock({ label, ...pad }: Props) {

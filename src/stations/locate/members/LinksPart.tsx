@@ -12,6 +12,7 @@ import { Verdicts } from '@/ui/cards/Verdicts';
 import { useLocateResult } from '@/workers/locate';
 import { useVerdicts } from '@/stations/locate/useVerdicts';
 import { Chart } from '@/stations/locate/charts/Chart';
+import { Braking } from './Braking';
 import { GravityHeight } from '@/stations/locate/GravityHeight';
 import { RoomField } from '@/stations/locate/room/RoomField';
 import { HoleChoices } from './HoleChoices';
@@ -56,6 +57,7 @@ export function LinksPart() {
         </section>
       )}
       {end === 'rear' && <GravityHeight />}
+      {end === 'rear' && <Braking />}
     </>
   );
 }
@@ -74,6 +76,11 @@ function LinkResults() {
         {rear && links.antiSquat !== null && (
           <Readout name="Anti-squat" id="antiSquat" term="antiSquat">
             {Math.round(links.antiSquat)} %<PlusMinus of="antiSquat" unit="%" />
+          </Readout>
+        )}
+        {rear && links.antiLift !== null && (
+          <Readout name="Anti-lift, braking" id="antiLift">
+            {Math.round(links.antiLift)} %
           </Readout>
         )}
         {links.rollSteer !== null && (

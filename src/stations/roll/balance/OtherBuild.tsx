@@ -10,14 +10,12 @@ import { NumberField } from '@/ui/fields/NumberField';
 
 type Bar = NonNullable<Build['bar']>;
 const put = (change: Partial<Build>): void => edit((job) => withOtherBuild(job, change));
+const putBar = (change: Partial<Bar>): void =>
+  edit((job) => withOtherBuild(job, { bar: told(job.roll.otherBuild?.bar, change) }));
 
 const CARRIED: { value: Build['carried']; label: string }[] = [
   { value: 'independent', label: 'each wheel by itself' },
   { value: 'axle', label: 'both by one axle' },
-];
-const COIL: [key: 'wire' | 'coilOd', label: string, most: number][] = [
-  ['wire', 'Wire of the coil, thick', 60],
-  ['coilOd', 'Coil, outside', 300],
 ];
 const BAR: [key: 'od' | 'middle' | 'lever' | 'arm', label: string, most: number][] = [
   ['od', 'Thickness of the bar', 80],
@@ -26,146 +24,171 @@ const BAR: [key: 'od' | 'middle' | 'lever' | 'arm', label: string, most: number]
   ['arm', 'Arm, along itself', 900],
 ];
 
+type TapedProps = {
+  name: string;
+  label: string;
+  value: number | undefined;
+  most: number;
+  onPut: (value: number | undefined) => void;
+};
+
+/** Something of that end by tape, as far as it was measured. */
+const Taped = ({ name, label, value, most, onPut, decimal }: TapedProps & { decimal?: boolean }) => (
+  <LengthField
+    field={`otherBuild/${name}`}
+    label={label}
+    showLabel
+    decimal={decimal}
+    mm={value ?? null}
+    least={2}
+    most={most}
+    onEnter={onPut}
+    onClear={() => onPut(undefined)}
+  />
+);
+
+/** A count or a ratio of that end, as far as it was told. */
+const Counted = ({ name, label, value, most, onPut, unit }: TapedProps & { unit: string }) => (
+  <NumberField
+    field={`otherBuild/${name}`}
+    label={label}
+    showLabel
+    value={value ?? null}
+    least={0.05}
+    most={most}
+    unit={unit}
+    decimals={3}
+    onEnter={onPut}
+    onClear={() => onPut(undefined)}
+  />
+);
+
 /** Springs and bar of the other end by tape: what they come to against roll, as soon as enough of them is known. */
 export function OtherBuild({ name }: { name: string }) {
   const build = useJobPart((j) => j.roll.otherBuild) ?? { carried: 'independent' as const };
-  const tape = useJobPart((j) => j.tape);
-  const track = useJobPart((j) => j.rig.otherEnd!.track);
-  const { springs, bar } = otherEndRates(build, track);
-  const one = springRate(build);
-  const say = (rate: number | null, of: string) =>
-    rate === null ? `${of}: not enough measured yet` : `${of} ${ROLL_RATE.say(rate, tape)}`;
+  const { carried, rate, wire, coilOd, turns, apart, leverage, bar } = build;
   return (
-    <details
-      className="approach other-build"
-      open={build.rate !== undefined || build.wire !== undefined || undefined}
-    >
+    <details className="approach other-build" open={rate !== undefined || wire !== undefined || undefined}>
       <summary>Work it out from what can be measured there</summary>
       <Pills
         legend="Wheels carried"
         options={CARRIED}
-        value={build.carried}
-        onPick={(carried) => put({ carried })}
+        value={carried}
+        onPick={(to) => put({ carried: to })}
       />
       <div className="two-up">
-        <NumberField
-          field="otherBuild/rate"
-          label="Rate of one spring, if it is known"
-          showLabel
-          value={build.rate === undefined ? null : SPRING_RATE.shown(build.rate, tape)}
-          least={1}
-          most={20_000}
-          unit={SPRING_RATE.sign(tape)}
-          decimals={tape === 'mm' ? 1 : 0}
-          placeholder="by its wire"
-          onEnter={(shown) => put({ rate: SPRING_RATE.read(shown, tape) })}
-          onClear={() => put({ rate: undefined })}
-        />
-        {build.rate === undefined &&
-          COIL.map(([key, label, most]) => (
-            <LengthField
-              key={key}
-              field={`otherBuild/${key}`}
-              label={label}
-              showLabel
-              decimal={key === 'wire'}
-              mm={build[key] ?? null}
-              least={2}
-              most={most}
-              onEnter={(mm) => put({ [key]: mm })}
-              onClear={() => put({ [key]: undefined })}
+        <SpringRate rate={rate} />
+        {rate === undefined && (
+          <>
+            <Taped
+              name="wire"
+              label="Wire of the coil, thick"
+              value={wire}
+              most={60}
+              decimal
+              onPut={(v) => put({ wire: v })}
             />
-          ))}
-        {build.rate === undefined && (
-          <NumberField
-            field="otherBuild/turns"
-            label="Turns that move, not those lying on their seats"
-            showLabel
-            value={build.turns ?? null}
-            least={0.5}
-            most={60}
-            unit=""
-            decimals={2}
-            onEnter={(turns) => put({ turns })}
-            onClear={() => put({ turns: undefined })}
-          />
+            <Taped
+              name="coilOd"
+              label="Coil, outside"
+              value={coilOd}
+              most={300}
+              onPut={(v) => put({ coilOd: v })}
+            />
+            <Counted
+              name="turns"
+              label="Turns that move, not those lying on their seats"
+              value={turns}
+              most={60}
+              unit=""
+              onPut={(v) => put({ turns: v })}
+            />
+          </>
         )}
-        {build.carried === 'axle' ? (
-          <LengthField
-            field="otherBuild/apart"
+        {carried === 'axle' ? (
+          <Taped
+            name="apart"
             label="Spring to spring, across the car"
-            showLabel
-            mm={build.apart ?? null}
-            least={100}
+            value={apart}
             most={2000}
-            onEnter={(apart) => put({ apart })}
-            onClear={() => put({ apart: undefined })}
+            onPut={(v) => put({ apart: v })}
           />
         ) : (
-          <NumberField
-            field="otherBuild/leverage"
+          <Counted
+            name="leverage"
             label="Spring moves, of what its wheel moves"
-            showLabel
-            value={build.leverage ?? null}
-            least={0.05}
+            value={leverage}
             most={3}
             unit="to 1"
-            decimals={3}
-            onEnter={(leverage) => put({ leverage })}
-            onClear={() => put({ leverage: undefined })}
+            onPut={(v) => put({ leverage: v })}
           />
         )}
       </div>
       <p className="hint">
-        {build.carried === 'axle'
+        {carried === 'axle'
           ? 'Measure between the middles of their seats on the axle.'
           : 'Jack the wheel up an inch, on its lower arm and with the car on stands: measure how much shorter the spring is.'}
       </p>
-      <BarFields bar={build.bar} />
-      <p data-readout="otherBuild">
-        {one !== null && `One spring ${SPRING_RATE.say(one, tape)}. `}
-        {say(springs, 'Springs')}. {build.bar ? say(bar, 'Bar') : 'No bar'}.{' '}
-        {springs !== null &&
-          bar !== null &&
-          `Together ${ROLL_RATE.say(springs + bar, tape)}: the ${name} end is that now.`}
-      </p>
+      <p className="hint">Its sway bar, a solid one; nothing where it has none.</p>
+      <div className="two-up">
+        {BAR.map(([key, label, most]) => (
+          <Taped
+            key={key}
+            name={`bar/${key}`}
+            label={label}
+            value={bar?.[key]}
+            most={most}
+            onPut={(v) => putBar({ [key]: v })}
+          />
+        ))}
+        <Counted
+          name="bar/leverage"
+          label="Its eyes move, of what the wheels move"
+          value={bar?.leverage}
+          most={3}
+          unit="to 1"
+          onPut={(v) => putBar({ leverage: v })}
+        />
+      </div>
+      <Comes build={build} name={name} />
     </details>
   );
 }
 
-function BarFields({ bar }: { bar: Bar | undefined }) {
-  const set = (change: Partial<Bar>) =>
-    edit((job) => withOtherBuild(job, { bar: told(job.roll.otherBuild?.bar, change) }));
+function SpringRate({ rate }: { rate: number | undefined }) {
+  const tape = useJobPart((j) => j.tape);
   return (
-    <>
-      <p className="hint">Its sway bar, a solid one; nothing where it has none.</p>
-      <div className="two-up">
-        {BAR.map(([key, label, most]) => (
-          <LengthField
-            key={key}
-            field={`otherBuild/bar/${key}`}
-            label={label}
-            showLabel
-            mm={bar?.[key] ?? null}
-            least={5}
-            most={most}
-            onEnter={(mm) => set({ [key]: mm })}
-            onClear={() => set({ [key]: undefined })}
-          />
-        ))}
-        <NumberField
-          field="otherBuild/bar/leverage"
-          label="Its eyes move, of what the wheels move"
-          showLabel
-          value={bar?.leverage ?? null}
-          least={0.05}
-          most={3}
-          unit="to 1"
-          decimals={3}
-          onEnter={(leverage) => set({ leverage })}
-          onClear={() => set({ leverage: undefined })}
-        />
-      </div>
-    </>
+    <NumberField
+      field="otherBuild/rate"
+      label="Rate of one spring, if it is known"
+      showLabel
+      value={rate === undefined ? null : SPRING_RATE.shown(rate, tape)}
+      least={1}
+      most={20_000}
+      unit={SPRING_RATE.sign(tape)}
+      decimals={tape === 'mm' ? 1 : 0}
+      placeholder="by its wire"
+      onEnter={(shown) => put({ rate: SPRING_RATE.read(shown, tape) })}
+      onClear={() => put({ rate: undefined })}
+    />
+  );
+}
+
+/** What it all comes to, or what is not enough yet. */
+function Comes({ build, name }: { build: Build; name: string }) {
+  const tape = useJobPart((j) => j.tape);
+  const track = useJobPart((j) => j.rig.otherEnd!.track);
+  const { springs, bar } = otherEndRates(build, track);
+  const one = springRate(build);
+  const say = (of: string, rate: number | null) =>
+    rate === null ? `${of}: not enough measured yet` : `${of} ${ROLL_RATE.say(rate, tape)}`;
+  return (
+    <p data-readout="otherBuild">
+      {one !== null && `One spring ${SPRING_RATE.say(one, tape)}. `}
+      {say('Springs', springs)}. {build.bar ? say('Bar', bar) : 'No bar'}.{' '}
+      {springs !== null &&
+        bar !== null &&
+        `Together ${ROLL_RATE.say(springs + bar, tape)}: the ${name} end is that now.`}
+    </p>
   );
 }
