@@ -101,6 +101,7 @@ const BY_ID: Record<string, (model: BayModel) => Point | null> = {
   'anti-squat': (model) =>
     middleOf(model, model.now.bars.find(({ id }) => id.startsWith('upper'))?.id ?? '') ?? model.now.centre,
   level: (model) => eyeOf(model, PANHARD, 'chassis'),
+  'leaf-give': ({ now }) => middle(now.shapes.find(({ kind }) => kind === 'leaf')?.lines[0] ?? []),
   offset: ({ now }) => now.centre,
   'yoke-way': (model) => eyeOf(model, DRIVESHAFT, 'transmission'),
   'thread-frame': (model) => eyeOf(model, PANHARD, 'chassis'),

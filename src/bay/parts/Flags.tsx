@@ -1,6 +1,6 @@
 'use client';
 import { useEffect } from 'react';
-import { asClause, type Judged } from '@/core/verdict/verdict';
+import { aboutOf, asClause, type Judged } from '@/core/verdict/verdict';
 import { flagDrawn, pickFlag, useFlags } from '@/store/flags';
 import { enlarge, type ViewName } from '@/store/viewport';
 import type { BayModel } from '@/bay/model/bayModel';
@@ -27,12 +27,13 @@ export function Flags({ sheets, model }: { sheets: Sheet[]; model: BayModel }) {
     const place = flagPlace(model, verdict);
     return place ? [{ ...place, verdict, index }] : [];
   });
-  const drawn = flags.map(({ index }) => index).join();
-  useEffect(() => flagDrawn(new Set(drawn.split(',').filter(Boolean).map(Number))), [drawn]);
+  const drawn = flags.map(({ verdict }) => aboutOf(verdict)).join('\n');
+  useEffect(() => flagDrawn(new Set(drawn.split('\n'))), [drawn]);
 
   // Where one view fills the bay, it is the one in which what was touched on the card is seen best.
   const alone = sheets.length === 1 ? sheets[0]!.view : null;
-  const wanted = picked?.on === 'card' ? flags.find(({ index }) => index === picked.index)?.view : undefined;
+  const touched = picked && flags.find(({ verdict }) => aboutOf(verdict) === picked.about);
+  const wanted = picked?.on === 'card' ? touched?.view : undefined;
   useEffect(() => {
     if (!wanted) return;
     if (alone && alone !== wanted) enlarge(wanted);
@@ -50,7 +51,7 @@ export function Flags({ sheets, model }: { sheets: Sheet[]; model: BayModel }) {
         {...{ verdict, index }}
         foot={feet[i]!}
         top={tops[i]!}
-        picked={picked?.index === index}
+        picked={touched?.index === index}
       />
     ));
   });
@@ -102,11 +103,11 @@ function OneFlag({ verdict, index, foot, top: [x, y], picked }: OneProps) {
       aria-label={`${index + 1}: ${asClause(verdict.title)}`}
       data-flag={verdict.id}
       onPointerDown={(e) => e.stopPropagation()}
-      onClick={() => pickFlag(index, 'bay')}
+      onClick={() => pickFlag(aboutOf(verdict), 'bay')}
       onKeyDown={(e) => {
         if (e.key !== 'Enter' && e.key !== ' ') return;
         e.preventDefault();
-        pickFlag(index, 'bay');
+        pickFlag(aboutOf(verdict), 'bay');
       }}
     >
       <line x1={foot[0]} y1={foot[1]} x2={x} y2={y} />

@@ -3,7 +3,14 @@ import type { StationId } from '@/core/bench/stationIds';
 import type { Job } from '@/core/job/jobSchema';
 import { surveyedCar } from '@/core/record/jobRecord';
 import { agreementOf } from '@/core/survey/agreement';
-import { asClause, gravestFirst, type Finding, type Judged, type State } from '@/core/verdict/verdict';
+import {
+  asClause,
+  gravestFirst,
+  placeOf,
+  type Finding,
+  type Judged,
+  type State,
+} from '@/core/verdict/verdict';
 import type { Look } from './look';
 
 /** Something that does not hold, or is not known, and where it is said: the station and which part of it. */
@@ -21,7 +28,11 @@ export type Open = {
 export const stopsOf = (open: Open[], member: string): string[] =>
   open
     .filter((one) => one.station === 'locate' && one.state === 'stop')
-    .filter(({ where }) => where.split(/, | ?\/ ?/).includes(member))
+    .filter((one) =>
+      placeOf(one)
+        .split(/ \/ |\//)
+        .includes(member),
+    )
     .map(({ title }) => asClause(title));
 
 /** Of what is said, that which does not hold. */

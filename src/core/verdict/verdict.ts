@@ -38,8 +38,14 @@ export type Judged = Omit<Verdict, 'state'> & {
   guesses: Input[];
 };
 
+/** Between the part and the place in the travel: no name that a builder gives is likely to have it. */
+const AT = ' · ';
+
+/** What a verdict is about, and the place in the travel. */
+export const whereAt = (place: string, travel: string): string => `${place}${AT}${travel}`;
+
 /** The id of the part, of the mount or of the two bodies that a verdict is about; empty where it is about the car. */
-export const placeOf = ({ where = '' }: Pick<Verdict, 'where'>): string => where.split(', ')[0]!;
+export const placeOf = ({ where = '' }: Pick<Verdict, 'where'>): string => where.split(AT)[0]!;
 
 /** What a verdict is about: the same in a changed car. */
 export const aboutOf = (verdict: Pick<Verdict, 'id' | 'where'>): string =>

@@ -1,7 +1,7 @@
 'use client';
 import { dequal } from 'dequal/lite';
 import { memo, useEffect, useRef, useState } from 'react';
-import type { Finding, Judged, State } from '@/core/verdict/verdict';
+import { aboutOf, type Finding, type Judged, type State } from '@/core/verdict/verdict';
 import { flag, pickFlag, strikeFlags, useFlags } from '@/store/flags';
 import { useHelps } from '@/workers/advice';
 import { Guesses } from './Guesses';
@@ -72,8 +72,9 @@ function turned(before: Judged[], now: Judged[]): string {
 const OneVerdict = memo(
   function OneVerdict({ verdict: v, tried, index }: { verdict: Judged; tried?: string; index: number }) {
     const line = useRef<HTMLLIElement>(null);
+    const about = aboutOf(v);
     const most = useHelps(v.id);
-    const picked = useFlags((s) => (s.picked?.index === index ? s.picked : null));
+    const picked = useFlags((s) => (s.picked?.about === about ? s.picked : null));
     useEffect(() => {
       if (picked?.on === 'bay') line.current?.scrollIntoView({ block: 'nearest' });
     }, [picked]);
@@ -90,7 +91,7 @@ const OneVerdict = memo(
             <path d={SIGNS[v.state]} />
           </svg>
           {WORDS[v.state]}
-          <FlagButton index={index} />
+          <FlagButton about={about} number={index + 1} />
         </span>
         <div>
           <h2>{v.title}</h2>
@@ -117,17 +118,17 @@ const OneVerdict = memo(
 );
 
 /** The number of a verdict’s flag in the bay; touched, the flag is shown there. */
-function FlagButton({ index }: { index: number }) {
-  const drawn = useFlags((s) => s.drawn.has(index));
+function FlagButton({ about, number }: { about: string; number: number }) {
+  const drawn = useFlags((s) => s.drawn.has(about));
   if (!drawn) return null;
   return (
     <button
       type="button"
       className="flag-number no-print"
-      aria-label={`Show ${index + 1} in the drawing`}
-      onClick={() => pickFlag(index, 'card')}
+      aria-label={`Show ${number} in the drawing`}
+      onClick={() => pickFlag(about, 'card')}
     >
-      <span>{index + 1}</span>
+      <span>{number}</span>
     </button>
   );
 }

@@ -96,7 +96,7 @@ describe('members that fight', () => {
     expect(states).toEqual(['ok', 'look', 'look', 'stop']);
     const told = said(car, bind(stop + 1))('bind')!;
     expect(told.title).toContain('with the left wheel up');
-    expect(told.where).toContain('upper-left, ');
+    expect(told.where).toContain('upper-left · ');
     expect(told.reason).toContain('half at each end');
     expect(said(car, { bind: null })('bind')).toBeUndefined();
   });

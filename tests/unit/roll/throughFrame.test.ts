@@ -43,8 +43,8 @@ function wide(outline: Flat[], turn: number, push: number, length: number): numb
 /** The least width by trying every tilt of the bar, that place of its arc in the middle of the sleeve. */
 const leastWide = (outline: Flat[], at: number, length: number, radius: number): number =>
   Math.min(
-    ...Array.from({ length: 121 }, (_, i) => {
-      const tilt = ((i - 60) / 60) * 0.25;
+    ...Array.from({ length: 181 }, (_, i) => {
+      const tilt = ((i - 90) / 90) * 0.9;
       return wide(outline, at + tilt, -radius * Math.sin(tilt), length);
     }),
   );

@@ -4,7 +4,7 @@ import { memberName } from '@/core/rig/names';
 import type { Travel } from '@/core/rig/schema';
 import { sayLength } from '@/core/units/length';
 import { downToLine, type Tape } from '@/core/units/tape';
-import type { Remedy, Verdict } from '@/core/verdict/verdict';
+import { whereAt, type Remedy, type Verdict } from '@/core/verdict/verdict';
 import type { Gap, HeldBar, LocateInput } from '../types';
 import { sayLock, sayTravel } from './words';
 
@@ -35,7 +35,7 @@ export function gapVerdict(input: LocateInput, gap: Gap, tape: Tape, about?: str
   const [one, other] = (swapped ? [gap.b, gap.a] : [gap.a, gap.b]).map((id) => memberName(id, input.rig.end));
   const place = `${sayTravel(gap.at, input, tape)}${sayLock(gap)}`;
   const far = sayLength(gap.distance, tape);
-  const shared = { id: 'clearance', where: `${gap.a} / ${gap.b}, ${place}`, remedies: [] };
+  const shared = { id: 'clearance', where: whereAt(`${gap.a} / ${gap.b}`, place), remedies: [] };
   if (gap.distance >= least - 1e-6)
     return {
       ...shared,

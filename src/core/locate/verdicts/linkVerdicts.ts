@@ -7,7 +7,7 @@ import { leavesOf } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
 import { formatDegrees, sayLength } from '@/core/units/length';
 import { division, type Tape } from '@/core/units/tape';
-import type { Remedy, Verdict } from '@/core/verdict/verdict';
+import { whereAt, type Remedy, type Verdict } from '@/core/verdict/verdict';
 import { isSteered } from '../steering/steered';
 import type {
   BindFinding,
@@ -104,7 +104,7 @@ function bindVerdict(input: LocateInput, { bind }: LinkFindings, tape: Tape): Ve
   const member = memberName(bind.member, input.rig.end);
   const at = sayTravel(bind.at, input, tape);
   const give = `its bushings must give ${sayGive(bind.give, tape)}`;
-  const where = `${bind.member}, ${at}`;
+  const where = whereAt(bind.member, at);
   if (bind.give < LIMITS.bind.look) {
     return {
       id: 'bind',
@@ -136,7 +136,7 @@ function armVerdict(input: LocateInput, bind: BindFinding, tape: Tape): Verdict 
   const member = memberName(bind.member, input.rig.end);
   const at = sayTravel(bind.at, input, tape);
   const pushed = `its front joint pushes on the frame with ${FORCE.say(bind.force, tape)}; joint, arm, bracket and axle tube give ${sayGive(bind.give, tape)}`;
-  const shared = { id: 'bind', where: `${bind.member}, ${at}` };
+  const shared = { id: 'bind', where: whereAt(bind.member, at) };
   if (bind.force < armLook)
     return {
       ...shared,
@@ -204,7 +204,7 @@ function jointVerdict(input: LocateInput, { joint }: LinkFindings, tape: Tape): 
   const kind = JOINTS[joint.joint].name.toLowerCase();
   return {
     id: 'joints',
-    where: `${eyeOf(joint)}, ${at}`,
+    where: whereAt(eyeOf(joint), at),
     state: ok ? 'ok' : 'stop',
     title: ok
       ? 'Every joint stays within its swing.'
@@ -227,7 +227,7 @@ function cockedVerdict(input: LocateInput, { cocked }: LinkFindings): Verdict | 
   if (!cocked || cocked.degrees <= LIMITS.cocked * cocked.swing) return null;
   return {
     id: 'cocked',
-    where: `${eyeOf(cocked)}, at ride height`,
+    where: whereAt(eyeOf(cocked), 'at ride height'),
     state: cocked.degrees > cocked.swing ? 'stop' : 'look',
     title: `The joint of the ${sayEye(cocked, input)}, is cocked at rest.`,
     reason: `It stands ${formatDegrees(cocked.degrees)} out of square of the ${formatDegrees(cocked.swing)} it has: little is left for the travel.`,

@@ -35,7 +35,7 @@ const shaft = (rig: Rig): InputId[] => [
 /** The link whose eye is spoken of; all of them where none is. */
 function linksSpokenOf({ rig, verdict: { state, where = '' } }: Asked): string[] {
   const ids = linksOf(rig).map((m) => m.id);
-  const spoken = ids.find((id) => where.split(/[,/]/)[0] === id);
+  const spoken = ids.find((id) => placeOf({ where }).split('/')[0] === id);
   return state === 'ok' || !spoken ? ids : [spoken];
 }
 const jointSpokenOf = (asked: Asked): InputId[] => linksSpokenOf(asked).map((id) => `joints.${id}`);

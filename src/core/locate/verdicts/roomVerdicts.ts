@@ -1,7 +1,7 @@
 import { LIMITS } from '@/core/materials/limits';
 import { formatDegrees, sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
-import type { Verdict } from '@/core/verdict/verdict';
+import { whereAt, type Verdict } from '@/core/verdict/verdict';
 import type { LocateInput, LocateResult, ShaftFindings } from '../types';
 import { lineVerdicts } from './lineVerdicts';
 import { gapVerdict, roomRemedies } from './gapVerdict';
@@ -61,7 +61,7 @@ function swing(input: LocateInput, { most, mostAt }: ShaftFindings, tape: Tape):
   const at = sayTravel(mostAt, input, tape);
   return {
     id: 'shaft-travel',
-    where: `driveshaft, ${at}`,
+    where: whereAt('driveshaft', at),
     state: ok ? 'ok' : 'look',
     title: ok
       ? 'The shaft’s joints follow the travel.'
