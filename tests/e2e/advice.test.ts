@@ -64,6 +64,8 @@ test('a kit of fixed lengths: what the axle does with it is said, its eyes give 
   const before = await hands.readout('antiSquat');
   await hands.click(use);
   await hands.until(async () => (await hands.readout('antiSquat')) !== before);
+  // The table follows the car.
+  await hands.reads('.hole-choices tr.now', 'now');
 });
 
 test('what cures one thing and spoils another is told as a trade, step by step, with no button', async () => {

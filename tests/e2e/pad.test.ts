@@ -27,7 +27,16 @@ type Seen = { id: string; wrong: string };
 const EVERY_FIELD = `
   const done = arguments[arguments.length - 1];
   const frame = () => new Promise((go) => requestAnimationFrame(() => setTimeout(go)));
+  // What the workers say comes in above the fields: they are taken once nothing moves any more.
+  const still = async () => {
+    const card = document.querySelector('.bench-card');
+    for (let tall = -1, quiet = 0; quiet < 20; quiet = card.scrollHeight === tall ? quiet + 1 : 0) {
+      tall = card.scrollHeight;
+      await frame();
+    }
+  };
   (async () => {
+    await still();
     const seen = [];
     const ids = [...document.querySelectorAll('.bench-card input.figure')]
       .filter((input) => input.checkVisibility())
@@ -66,7 +75,7 @@ const EVERY_FIELD = `
   })();
 `;
 
-test.each(['marigold', 'tinker', 'copperline'])(
+test.each(['copperline', 'tinker'])(
   '%s: every field of every station is typed with the pad, in sight above it',
   async (car) => {
     const all: Seen[] = [];

@@ -8,6 +8,7 @@ import { isReached } from '@/core/kinematics/pose';
 import { guessesAmong, type InputId } from '@/core/provenance/inputs';
 import { mountOwners, mountsOf, type MountChange } from '@/core/rig/mounts';
 import { orNone } from '@/core/rig/read';
+import { PANHARD } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
 import { analyseRoll } from '@/core/roll/analyse';
 import { rollInput } from '@/core/roll/input';
@@ -70,7 +71,7 @@ function resultsOf(job: Job): Record<Result, number | null> {
   const { bump, droop } = travelOf(job);
   const [up, down] = [at({ left: bump, right: bump }), at({ left: -droop, right: -droop })];
   const ends = isReached(up) && isReached(down) ? { up, down } : null;
-  const bar = mountsOf(job.rig, 'panhard');
+  const bar = mountsOf(job.rig, PANHARD);
   const [frame, axle] = ['chassis', 'axle'].map((end) => bar.find(({ key }) => key === end)?.point[2]);
   const corner = job.roll.springs && job.rig.otherEnd ? cornerOf(job) : null;
   return {

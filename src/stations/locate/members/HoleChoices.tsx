@@ -1,6 +1,6 @@
 'use client';
 import { Button } from 'antd';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { HoleChoice, HoleTable } from '@/core/locate/made/holeTable';
 import { choicesOf, holeRows } from '@/core/locate/made/holeTable';
 import { asides } from '@/core/locate/verdicts/madeVerdict';
@@ -9,7 +9,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { LIMITS } from '@/core/materials/limits';
 import { capital, groupName } from '@/core/rig/names';
 import { formatDegrees } from '@/core/units/length';
-import { edit, useJob } from '@/store/jobStore';
+import { edit, useAtRest, useJob } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
 import { askHoles } from '@/workers/search';
 
@@ -18,17 +18,24 @@ export function HoleChoices() {
   const job = useJob();
   const [answer, setAnswer] = useState<{ job: Job; table: HoleTable | null; problem?: string } | null>(null);
   const rows = holeRows(job);
-  if (rows.length === 0) return null;
   const many = choicesOf(rows);
   const ask = () =>
     void askHoles(job).then((found) =>
       setAnswer(found.ok ? { job, table: found.result } : { job, table: null, problem: found.message }),
     );
   const shown = answer?.job === job ? answer : null;
+  // Once asked for it follows the car, whenever the hand rests.
+  const asked = answer !== null;
+  const atRest = useAtRest(job);
+  useEffect(() => {
+    if (asked) ask();
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- for another car alone
+  }, [atRest]);
+  if (rows.length === 0) return null;
   return (
     <section className="section hole-choices">
       <h2>Which holes?</h2>
-      {!shown && (
+      {!asked && (
         <Button onClick={ask}>
           Work through all {many} {many === 1 ? 'choice' : 'choices'} of holes
         </Button>
