@@ -77,7 +77,7 @@ export type BayModel = {
   now: Figure;
   ghosts: Record<'bump' | 'droop' | 'leftUp' | 'rightUp', GhostFigure | null>;
   things: Thing[];
-  /** everything else that has room of its own, by id: ends of what is round, corners of what is square, as they stand now */
+  /** everything that has room of its own, by id: ends of what is round, corners of what is square, as they stand now */
   bodies: Record<string, Point[]>;
   holes: { on: 'chassis' | 'axle'; points: Point[] }[];
   /** roll centre height now, and its least and greatest over the travel */

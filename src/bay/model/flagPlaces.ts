@@ -70,15 +70,13 @@ const along = (line: Point[]): Point[] => [
 ];
 
 /** What is drawn of a body, as lines: a member, the shaft, something in the way, a wheel, or a part of springs and bar. */
-function linesOf({ now, bodies, things }: BayModel, id: string): Point[][] {
+function linesOf({ now, bodies }: BayModel, id: string): Point[][] {
   const bar = now.bars.find((one) => one.id === id);
   if (bar) return [bar.path];
   const shape = now.shapes.find((one) => one.id === id);
   if (shape) return shape.lines;
   if (id === DRIVESHAFT && now.shaft) return [[now.shaft.front, now.shaft.rear]];
   if ((id === STEERING || id === 'drag link') && now.dragLink) return [now.dragLink];
-  const thing = things.find(({ obstacle }) => obstacle.id === id);
-  if (thing) return [thing.points];
   if (bodies[id]) return [bodies[id]];
   if (id === 'axle') return [[now.centre]];
   const [, what, side] = /^(tire|spring|shock)-(left|right)$/.exec(id) ?? [];

@@ -1,5 +1,5 @@
 import type { Job } from '@/core/job/jobSchema';
-import { mountsOf, type MountChange } from '@/core/rig/mounts';
+import { coordinateNow, type MountChange } from '@/core/rig/mounts';
 import { canBeTaken } from '@/core/verdict/remedy';
 import { aboutOf, asClause, type Judged, type Remedy } from '@/core/verdict/verdict';
 import { curesFor } from './cures';
@@ -94,10 +94,8 @@ function withoutOpposites(advice: Advice[], verdicts: Judged[], job: Job): Advic
 }
 
 function areOpposite(one: Tried, other: Tried, job: Job): boolean {
-  const way = ({ member, end, axis, mm }: MountChange): number => {
-    const mount = mountsOf(job.rig, member).find(({ key }) => key === end);
-    return mount ? Math.sign(mm - mount.point[axis]) : 0;
-  };
+  const way = (change: MountChange): number =>
+    Math.sign(change.mm - (coordinateNow(job.rig, change) ?? change.mm));
   return (one.remedy.changes ?? []).some((a) =>
     (other.remedy.changes ?? []).some(
       (b) => a.member === b.member && a.end === b.end && a.axis === b.axis && way(a) * way(b) < 0,

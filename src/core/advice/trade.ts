@@ -1,7 +1,7 @@
 import { holesKey } from '@/core/job/bracketHoles';
 import { withMounts } from '@/core/job/edits/mounts';
 import type { Job } from '@/core/job/jobSchema';
-import { mountsOf, type MountChange } from '@/core/rig/mounts';
+import { coordinateNow } from '@/core/rig/mounts';
 import { orNone } from '@/core/rig/read';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import type { Remedy } from '@/core/verdict/verdict';
@@ -20,12 +20,12 @@ export const moveStep = (tape: Tape): number => (tape === 'mm' ? 10 : MM_PER_INC
 export function tradeOf(job: Job, before: Look, { changes = [] }: Remedy): Trade | null {
   const [first] = changes;
   if (!first) return null;
-  const by = changes.map((change) => change.mm - now(job, change));
+  const by = changes.map((change) => change.mm - coordinateNow(job.rig, change)!);
   const alike = changes.every(({ axis }, i) => axis === first.axis && Math.abs(by[i]! - by[0]!) < 0.5);
   if (!alike) return null;
   const row = first.axis === 2 ? job.holes[holesKey(first.member, first.end)] : undefined;
   const step = row?.pitch ?? moveStep(job.tape);
-  const moved = changes.map((change) => ({ ...change, mm: now(job, change) + step }));
+  const moved = changes.map((change) => ({ ...change, mm: coordinateNow(job.rig, change)! + step }));
   const after = orNone(() => lookAt(withMounts(job, moved)));
   return (
     after && {
@@ -36,6 +36,3 @@ export function tradeOf(job: Job, before: Look, { changes = [] }: Remedy): Trade
     }
   );
 }
-
-const now = ({ rig }: Job, { member, end, axis }: MountChange): number =>
-  mountsOf(rig, member).find(({ key }) => key === end)!.point[axis];

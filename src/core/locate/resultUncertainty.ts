@@ -1,4 +1,3 @@
-import { gravityHeight } from '@/core/balance/gravityHeight';
 import { assemble } from '@/core/kinematics/mechanism';
 import { isReached } from '@/core/kinematics/pose';
 import { LIMITS } from '@/core/materials/limits';
@@ -6,8 +5,9 @@ import { inputOf, isGuess } from '@/core/provenance/inputs';
 import { describeBar } from '@/core/rig/lateralBar';
 import { measured } from '@/core/survey/readings';
 import type { QuantityKey } from '@/core/survey/quantities/quantities';
-import { estimate, propagate, propagateAll, type Estimate } from '@/core/survey/uncertainty';
+import { estimate, propagateAll, type Estimate } from '@/core/survey/uncertainty';
 import { InputError } from '@/core/rig/read';
+import { weighedHeight } from './weighedHeight';
 import type { Rig } from '@/core/rig/schema';
 import { SIDES } from '@/core/geometry/side';
 import { PANHARD } from '@/core/rig/roles';
@@ -110,24 +110,6 @@ function gravityInput(job: Job): Input[] {
   const byScales = weighed !== null && Math.abs(weighed.value - cgHeight) < 1;
   const u = byScales ? weighed.u : limit / Math.sqrt(3);
   return [{ value: cgHeight, u, set: (r, value) => ({ ...r, cgHeight: value }) }];
-}
-
-/** The height that two weighings give, mm, with its standard uncertainty; null while one is missing. */
-function weighedHeight({ locate, rig }: Job): Estimate | null {
-  const { level, lifted, by } = locate.lifted ?? {};
-  const { masses, wheelbase, tireRadius } = rig;
-  if (!level || !lifted || !by || !masses || !wheelbase) return null;
-  // Two wheels stand on the scales at each weighing.
-  const pair = Math.SQRT2 * estimate([0], 'scales').u;
-  const tape = estimate([0], 'tape').u;
-  return propagate(
-    [
-      { value: level, u: pair },
-      { value: lifted, u: pair },
-      { value: by, u: tape },
-    ],
-    ([a, b, c]) => gravityHeight({ level: a!, lifted: b!, by: c! }, masses.total, wheelbase, tireRadius),
-  );
 }
 
 function mountInputs(rig: Rig): Input[] {

@@ -42,6 +42,12 @@ export function mountsOf(rig: Rig, id: string): Mount[] {
   return [];
 }
 
+/** Where a coordinate of a mount is now, mm; undefined of what has no such mount. */
+export const coordinateNow = (
+  rig: Rig,
+  { member, end, axis }: Pick<MountChange, 'member' | 'end' | 'axis'>,
+): number | undefined => mountsOf(rig, member).find(({ key }) => key === end)?.point[axis];
+
 /** The rig with one coordinate of one mount changed; what has no such mount stays as it is. */
 export function withMount(rig: Rig, { member: id, end, axis, mm }: MountChange): Rig {
   const mount = mountsOf(rig, id).find((p) => p.key === end);

@@ -30,15 +30,14 @@ export function barChecks(input: RollInput & { bar: BarDesign }, result: RollRes
   ];
 }
 
-/** The twist that a bar gets in each of the cases it is judged by, degrees: those that are known. */
-function twists({ cornerG, rig: { end } }: RollInput, { corner, wheelLiftG, mostRoll }: RollResult) {
+/** How far a bar is twisted in the corner, and as the inside wheel of its end lifts, degrees; null where that is not known. */
+function twists({ cornerG, rig: { end } }: RollInput, { corner, wheelLiftG }: RollResult) {
   const lean = corner && Math.abs(corner.rollDeg);
   const lift = wheelLiftG?.[end];
   return {
     corner: lean,
     // Up to where a wheel lifts the car leans in proportion.
     lift: lean && lift && lift > cornerG ? (lean * lift) / cornerG : null,
-    full: mostRoll,
   };
 }
 
@@ -50,7 +49,8 @@ function stressCheck(
 ): Verdict {
   const { steel, stow } = input.bar;
   const { tires, sets, name } = STEELS[steel];
-  const { corner, lift, full: farthest } = twists(input, result);
+  const { corner, lift } = twists(input, result);
+  const farthest = result.mostRoll;
   const full = maxStress * farthest;
   // How far it is worked in a corner hangs on the whole car, and is told; the judgement hangs on the travel alone.
   // Links that come off by a pin are off where the axle goes that far: it must only not be forgotten.

@@ -1,11 +1,11 @@
 'use client';
-import { gravityHeight, type Lifted } from '@/core/balance/gravityHeight';
-import type { Job } from '@/core/job/jobSchema';
+import type { Lifted } from '@/core/balance/gravityHeight';
 import { withLifted } from '@/core/job/edits/made';
-import { guessesAmong } from '@/core/provenance/inputs';
+import { weighedHeight } from '@/core/locate/weighedHeight';
+import { inputOf, isGuess } from '@/core/provenance/inputs';
 import { formatLength, sayLength } from '@/core/units/length';
 import { MASS } from '@/core/units/unit';
-import { enter, edit, useJob, useJobPart } from '@/store/jobStore';
+import { edit, enter, useJobPart } from '@/store/jobStore';
 import { Caution } from '@/ui/cards/Card';
 import { LengthField } from '@/ui/fields/LengthField';
 import { NumberField } from '@/ui/fields/NumberField';
@@ -40,11 +40,11 @@ const WEIGHTS: [key: 'level' | 'lifted', label: string][] = [
 
 /** The height by two weighings, and a touch that takes it. */
 function ByScales() {
-  const job = useJob();
-  const { lifted = {} } = job.locate;
-  const height = heightOf(job);
+  const tape = useJobPart((j) => j.tape);
+  const lifted = useJobPart((j) => j.locate.lifted) ?? {};
+  const height = useJobPart((j) => weighedHeight(j)?.value ?? null);
   const put = (change: Partial<Lifted>) => edit((j) => withLifted(j, change));
-  const weighed = guessesAmong(job, ['weights']).length === 0;
+  const weighed = useJobPart((j) => !isGuess(inputOf(j, 'weights')));
   return (
     <details className="approach" open={Object.keys(lifted).length > 0 || undefined}>
       <summary>Weigh it: lift one end on the scales</summary>
@@ -55,12 +55,12 @@ function ByScales() {
             field={`lifted/${key}`}
             label={label}
             showLabel
-            value={lifted[key] === undefined ? null : MASS.shown(lifted[key], job.tape)}
+            value={lifted[key] === undefined ? null : MASS.shown(lifted[key], tape)}
             least={1}
             most={20_000}
-            unit={MASS.sign(job.tape)}
+            unit={MASS.sign(tape)}
             decimals={0}
-            onEnter={(shown) => put({ [key]: MASS.read(shown, job.tape) })}
+            onEnter={(shown) => put({ [key]: MASS.read(shown, tape) })}
             onClear={() => put({ [key]: undefined })}
           />
         ))}
@@ -88,9 +88,9 @@ function ByScales() {
         <button
           type="button"
           className="remedy"
-          onClick={() => takeHeight(height, formatLength(height, job.tape))}
+          onClick={() => takeHeight(height, formatLength(height, tape))}
         >
-          Take {sayLength(height, job.tape)} off the floor
+          Take {sayLength(height, tape)} off the floor
         </button>
       )}
       <Caution>
@@ -99,11 +99,4 @@ function ByScales() {
       </Caution>
     </details>
   );
-}
-
-/** The height that the weighings give, mm; null while one is missing. The car’s weight is that of the scales or as typed. */
-function heightOf({ locate, rig }: Job): number | null {
-  const { level, lifted, by } = locate.lifted ?? {};
-  if (!level || !lifted || !by || !rig.masses || !rig.wheelbase) return null;
-  return gravityHeight({ level, lifted, by }, rig.masses.total, rig.wheelbase, rig.tireRadius);
 }

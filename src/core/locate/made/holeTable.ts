@@ -5,7 +5,7 @@ import type { Holes } from '@/core/job/slices/locate';
 import { assemble } from '@/core/kinematics/mechanism';
 import { toDegrees } from '@/core/geometry/angle';
 import { kindOf, linksOf } from '@/core/rig/members/members';
-import { mountsOf, withMount, type MountChange } from '@/core/rig/mounts';
+import { coordinateNow, mountsOf, withMount, type MountChange } from '@/core/rig/mounts';
 import { armsOf, lateralBarOf, lengthwiseLinks, partnerOf } from '@/core/rig/roles';
 import { orNone } from '@/core/rig/read';
 import type { Rig } from '@/core/rig/schema';
@@ -82,10 +82,7 @@ function chosen(rig: Rig, rows: HoleRow[], holes: number[], lengths: Record<stri
       return { member: member!, end: end as MountChange['end'], axis: 2, mm: lowest + holes[i]! * pitch };
     }),
   );
-  const changes = moves.filter(
-    ({ member, end, mm }) =>
-      Math.abs(mountsOf(rig, member).find(({ key }) => key === end)!.point[2] - mm) > 1e-6,
-  );
+  const changes = moves.filter((move) => Math.abs(coordinateNow(rig, move)! - move.mm) > 1e-6);
   const there = changes.reduce(withMount, rig);
   const ride = orNone(() => assemble(there))?.ride;
   return {

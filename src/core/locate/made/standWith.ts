@@ -3,7 +3,7 @@ import { toRadians } from '@/core/geometry/angle';
 import { distance, type Point } from '@/core/geometry/vector';
 import type { LinkMember } from '@/core/rig/members/link';
 import { isLink, linksOf } from '@/core/rig/members/members';
-import { mountsOf, type MountChange } from '@/core/rig/mounts';
+import type { MountChange } from '@/core/rig/mounts';
 import { orNone } from '@/core/rig/read';
 import type { Rig } from '@/core/rig/schema';
 
@@ -51,21 +51,16 @@ export function madeBars(rig: Rig, made: Record<string, number>): MadeBars | nul
 }
 
 /**
- * One eye of a bar moved level, along the bar as it is seen from above, until it is that long; none where the height between its eyes
- * alone is more, or the bracket has a row of holes elsewhere.
+ * One eye of a bar moved level, along the bar as it is seen from above, until it is that long; null where the height between its eyes
+ * alone is more.
  *
  * @param length eye to eye, mm
  */
-export function eyeToSuit(
-  rig: Rig,
-  bar: LinkMember,
-  end: 'chassis' | 'axle',
-  length: number,
-): MountChange[] | null {
+export function eyeToSuit(bar: LinkMember, end: 'chassis' | 'axle', length: number): MountChange[] | null {
   const [moved, held] = end === 'chassis' ? [bar.chassis, bar.axle] : [bar.axle, bar.chassis];
   const [dx, dy, dz] = moved.map((v, k) => v - held[k]!) as Point;
   const [inPlan, wanted] = [Math.hypot(dx, dy), length ** 2 - dz ** 2];
-  if (inPlan < 1 || wanted <= 0 || !mountsOf(rig, bar.id).some(({ key }) => key === end)) return null;
+  if (inPlan < 1 || wanted <= 0) return null;
   const share = Math.sqrt(wanted) / inPlan;
   return ([0, 1] as const)
     .map((axis): MountChange => ({ member: bar.id, end, axis, mm: held[axis] + share * (axis ? dy : dx) }))

@@ -13,7 +13,8 @@ import type { LocateInput } from '../types';
 /** Where bars that are there already put the axle, against where it is drawn; and which of their eyes could give way. */
 export function madeVerdict({ rig, made }: LocateInput, found: MadeBars | null, tape: Tape): Verdict | null {
   if (!found) return null;
-  const { longer, stand } = found;
+  const { stand } = found;
+  const longer = groups(found.longer, tape);
   const shared = { id: 'made', where: 'axle' };
   if (!stand)
     return {
@@ -59,12 +60,12 @@ export function asides({ ahead, left, leftAhead, turnedDeg }: AxleStand, { end }
   ];
 }
 
-type Longer = MadeBars['longer'];
+/** Bars that are longer by as much: left and right alike are said once. */
+type Longer = { ids: string[]; by: number }[];
 
-/** Left and right alike are said once. */
-function groups(longer: Longer, tape: Tape): { ids: string[]; by: number }[] {
+function groups(longer: MadeBars['longer'], tape: Tape): Longer {
   const line = division(tape) / 8;
-  const out: { ids: string[]; by: number }[] = [];
+  const out: Longer = [];
   for (const { id, by } of longer) {
     const like = out.find((g) => groupName([g.ids[0]!, id]) !== null && Math.abs(g.by - by) < line);
     if (like) like.ids.push(id);
@@ -77,7 +78,7 @@ const nameOf = (ids: string[], { end }: Rig): string => groupName(ids, end) ?? i
 
 /** `The lower links are 1/8 in shorter than drawn`. */
 const sayLonger = (rig: Rig, longer: Longer, tape: Tape): string =>
-  groups(longer, tape)
+  longer
     .map(
       ({ ids, by }, i) =>
         `${i ? 'the' : 'The'} ${nameOf(ids, rig)} ${ids.length > 1 ? 'are' : 'is'} ${sayLength(Math.abs(by), tape)} ${by > 0 ? 'longer' : 'shorter'} than drawn`,
@@ -86,19 +87,17 @@ const sayLonger = (rig: Rig, longer: Longer, tape: Tape): string =>
 
 /** Eyes moved so that bars fit that are there already: those at the frame, or those at the axle; or the bars set to the lengths drawn. */
 function eyesThatSuit(rig: Rig, made: Record<string, number>, longer: Longer, tape: Tape): Remedy[] {
-  const bars = linksOf(rig).filter(({ id }) => longer.some((one) => one.id === id));
+  const bars = linksOf(rig).filter(({ id }) => longer.some(({ ids }) => ids.includes(id)));
   const moved = (['chassis', 'axle'] as const).flatMap((end): Remedy[] => {
-    const each = bars.map((bar) => eyeToSuit(rig, bar, end, made[bar.id]!));
+    const each = bars.map((bar) => eyeToSuit(bar, end, made[bar.id]!));
     if (each.some((changes) => changes === null)) return [];
     const changes = each.flatMap((c) => c!);
-    const far = groups(longer, tape).map(
-      ({ ids }) => `${nameOf(ids, rig)} ${sayMoved(rig, changes, ids[0]!, tape)}`,
-    );
+    const far = longer.map(({ ids }) => `${nameOf(ids, rig)} ${sayMoved(rig, changes, ids[0]!, tape)}`);
     return [
       { text: `Let the ${end === 'axle' ? 'axle' : 'frame'} eyes give way: ${far.join(', ')}`, changes },
     ];
   });
-  const set = groups(longer, tape).map(
+  const set = longer.map(
     ({ ids, by }) => `${nameOf(ids, rig)} ${sayLength(Math.abs(by), tape)} ${by > 0 ? 'shorter' : 'longer'}`,
   );
   return [

@@ -6,7 +6,7 @@ import { inputOf, isGuess } from '@/core/provenance/inputs';
 import { bestBar } from '@/core/locate/bestBar';
 import { formatLength, sayLength } from '@/core/units/length';
 import { finer, upToLine } from '@/core/units/tape';
-import { edit, enter, useJob, useJobPart } from '@/store/jobStore';
+import { edit, enter, useJobPart } from '@/store/jobStore';
 import { CardHead } from '@/ui/cards/Card';
 import { LengthField } from '@/ui/fields/LengthField';
 import { Bends } from '@/stations/locate/members/Bends';
@@ -69,12 +69,12 @@ const allow = (mm: number, typed: string): void =>
   enter('shiftLimit', typed, (j) => ({ ...j, locate: { ...j.locate, shiftLimit: mm } }));
 
 function ShiftLimit() {
-  const job = useJob();
-  const { shiftLimit } = job.locate;
-  const best = bestBar(job);
-  const asked = !isGuess(inputOf(job, 'shiftLimit'));
-  const say = (mm: number) => sayLength(mm, finer(job.tape));
-  const half = best && upToLine(1.5 * best.level, job.tape);
+  const tape = useJobPart((j) => j.tape);
+  const shiftLimit = useJobPart((j) => j.locate.shiftLimit);
+  const best = useJobPart(bestBar);
+  const asked = useJobPart((j) => !isGuess(inputOf(j, 'shiftLimit')));
+  const say = (mm: number) => sayLength(mm, finer(tape));
+  const half = best && upToLine(1.5 * best.level, tape);
   return (
     <section className="section">
       <h2>Sideways movement you allow</h2>
@@ -94,8 +94,8 @@ function ShiftLimit() {
             of the travel.
           </span>
           {!asked && (
-            <Button onClick={() => allow(half!, formatLength(half!, job.tape))}>
-              Allow {sayLength(half!, job.tape)}: half as much again
+            <Button onClick={() => allow(half!, formatLength(half!, tape))}>
+              Allow {sayLength(half!, tape)}: half as much again
             </Button>
           )}
         </p>
