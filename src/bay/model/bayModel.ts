@@ -1,9 +1,10 @@
 import { axleToChassis, type Attitude } from '@/core/kinematics/attitude';
 import { isReached, type SweptPose } from '@/core/kinematics/pose';
-import type { LocateResult } from '@/core/locate/types';
+import type { LocateResult, SideCentre } from '@/core/locate/types';
 import { railsOf, type Rail } from '@/core/job/frameRails';
 import { measured } from '@/core/survey/readings';
 import { pathAt } from '@/core/clearance/barPath';
+import { instantCentrePath } from '@/core/locate/instantCentre';
 import { reachedPoints } from '@/core/locate/travelCurve';
 import type { AxleEnd, Obstacle, Rig } from '@/core/rig/schema';
 import { rollFigures, type RollFigures } from './rollFigures';
@@ -15,6 +16,7 @@ import { PANHARD } from '@/core/rig/roles';
 import { kindOf, linksOf, type Member } from '@/core/rig/members/members';
 import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/mounts';
 import type { Mount, OutlinePoint } from '@/core/rig/members/kind';
+import { guessesBehind } from '@/core/bench/figures';
 import type { Job } from '@/core/job/jobSchema';
 import { HOUSING, TIE_ROD } from '@/core/job/bodyNames';
 import { ownObstacles, travelOf } from '@/core/job/jobValues';
@@ -81,11 +83,15 @@ export type BayModel = {
   bodies: Record<string, Point[]>;
   holes: { on: 'chassis' | 'axle'; points: Point[] }[];
   /** roll centre height now, and its least and greatest over the travel */
-  rollCentre: { height: number; least: number; most: number } | null;
+  rollCentre: { height: number; least: number; most: number; guessed: boolean } | null;
+  /** the length of the bar across hangs on a guess */
+  lengthGuessed: boolean;
   /** rise of the roll axis for each mm forward */
   rollAxisSlope: number | null;
   /** side-view instant centre now */
-  instantCentre: [number, number] | null;
+  instantCentre: SideCentre;
+  /** the path of that over the travel, from droop to bump, in pieces */
+  instantCentrePath: NonNullable<SideCentre>[][];
   bump: number;
   droop: number;
 };
@@ -140,7 +146,8 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
     };
   };
   const swept = (pose: SweptPose | undefined) => (pose && isReached(pose) ? ghost(pose) : null);
-  const heights = reachedPoints(result?.curve ?? []).flatMap((p) => p.rollCentreHeight ?? []);
+  const curve = reachedPoints(result?.curve ?? []);
+  const heights = curve.flatMap((p) => p.rollCentreHeight ?? []);
   const current = result && isReached(result.current) ? result.current : null;
   const height = current?.rollCentreHeight ?? null;
   const now = figure(current ?? ride);
@@ -186,9 +193,19 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
     things: ownObstacles(rig).map((obstacle) => ({ obstacle, points: standing(obstacle) })),
     bodies: Object.fromEntries((rig.obstacles ?? []).map((o) => [o.id, standing(o)])),
     holes: holesOf(job),
-    rollCentre: height === null ? null : { height, least: Math.min(...heights), most: Math.max(...heights) },
+    rollCentre:
+      height === null
+        ? null
+        : {
+            height,
+            least: Math.min(...heights),
+            most: Math.max(...heights),
+            guessed: guessesBehind(job, 'rollCentre').length > 0,
+          },
+    lengthGuessed: guessesBehind(job, 'eyeToEye').length > 0,
     rollAxisSlope: current?.rollSteer == null ? null : -current.rollSteer,
     instantCentre: current?.instantCentre ?? null,
+    instantCentrePath: instantCentrePath(curve.map((p) => p.instantCentre)),
     ...travelOf(job),
   };
 }

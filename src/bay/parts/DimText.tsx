@@ -9,10 +9,27 @@ const WORD_ADVANCE = 4.9;
 const GAP = 6;
 const PAD = 5;
 
-type Props = { x: number; y: number; mm: number; tape: Tape; before?: string; after?: string };
+type Props = {
+  x: number;
+  y: number;
+  mm: number;
+  tape: Tape;
+  before?: string;
+  after?: string;
+  /** it hangs on a guess: dashed underneath, as on a card */
+  guessed?: boolean;
+};
 
 /** A length on the drawing: whole inches with a stacked fraction, breaking the line it stands on. */
-export const DimText = memo(function DimText({ x, y, mm, tape, before = '', after = '' }: Props) {
+export const DimText = memo(function DimText({
+  x,
+  y,
+  mm,
+  tape,
+  before = '',
+  after = '',
+  guessed = false,
+}: Props) {
   const r = readTape(mm, tape);
   const whole = (r.negative ? '−' : '') + r.whole;
   const wholeWidth = whole.length * WHOLE.advance;
@@ -44,6 +61,9 @@ export const DimText = memo(function DimText({ x, y, mm, tape, before = '', afte
             {r.bottom}
           </text>
         </>
+      )}
+      {guessed && (
+        <line className="guessed" x1={left} x2={left + wholeWidth + partWidth} y1={y + 12} y2={y + 12} />
       )}
       {after && (
         <text x={left + wholeWidth + partWidth + GAP} y={y + 4.5} className="dim-word">

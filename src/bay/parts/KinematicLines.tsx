@@ -1,9 +1,12 @@
 import { polygonHull } from 'd3';
 import type { BayModel, GhostFigure } from '@/bay/model/bayModel';
-import type { Flat, Sheet } from '@/bay/views/projection';
+import { path, type Flat, type Sheet } from '@/bay/views/projection';
 import type { Point } from '@/core/geometry/vector';
 
-/** From the contact patch to the instant centre: the line whose slope is the anti-squat; and the links' own lines to it. Cut off at the view's edge. */
+/**
+ * From the contact patch to the instant centre: the line whose slope is the anti-squat; the links' own lines to it, cut off at the
+ * view's edge; and the path of the centre over the travel.
+ */
 export function LinesOfPull({ sheet, model }: { sheet: Sheet; model: BayModel }) {
   if (!model.instantCentre) return null;
   const [x, z] = model.instantCentre;
@@ -17,6 +20,9 @@ export function LinesOfPull({ sheet, model }: { sheet: Sheet; model: BayModel })
       <Ray className="pull-line" from={patch} through={centre} sheet={sheet} stop={seen} />
       {lengthwise.map((b) => (
         <Ray key={b.id} from={sheet.at(b.axle)} through={sheet.at(b.chassis)} sheet={sheet} stop={false} />
+      ))}
+      {model.instantCentrePath.map((piece, i) => (
+        <path key={i} className="pull-path" d={path(piece.map(([px, pz]) => sheet.at([px, 0, pz])))} />
       ))}
       {seen && <circle cx={centre[0]} cy={centre[1]} r={5} />}
     </g>

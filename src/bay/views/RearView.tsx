@@ -200,6 +200,7 @@ function MountFigures({
         mm={length}
         tape={tape}
         after="eye to eye"
+        guessed={model.lengthGuessed}
       />
     </g>
   );
@@ -218,7 +219,7 @@ function RollCentre({
   above: boolean;
 }) {
   if (!model.rollCentre) return null;
-  const { height, least, most } = model.rollCentre;
+  const { height, least, most, guessed } = model.rollCentre;
   const [x, y] = sheet.at([0, 0, height]);
   const [low, high] = [sheet.at([0, 0, least])[1], sheet.at([0, 0, most])[1]];
   return (
@@ -226,7 +227,14 @@ function RollCentre({
       <line className="track" x1={x} x2={x} y1={high} y2={low} />
       <circle cx={x} cy={y} r={6} />
       <path d={`M${x - 12},${y}H${x + 12}M${x},${y - 12}V${y + 12}`} />
-      <DimText x={x + 66} y={y + (above ? -27 : 27)} mm={height} tape={tape} before="roll centre" />
+      <DimText
+        x={x + 66}
+        y={y + (above ? -27 : 27)}
+        mm={height}
+        tape={tape}
+        before="roll centre"
+        guessed={guessed}
+      />
     </g>
   );
 }

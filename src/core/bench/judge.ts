@@ -1,4 +1,5 @@
 import { checkBar, checkJoints } from '@/core/cut/barChecks';
+import { cutRestsOn } from '@/core/cut/restsOn';
 import { makeBar } from '@/core/fabricate/adjustableBar';
 import type { Job } from '@/core/job/jobSchema';
 import { barSpec, workBar } from '@/core/job/jobValues';
@@ -7,7 +8,7 @@ import { locateRestsOn } from '@/core/locate/verdicts/restsOn';
 import { locateVerdicts } from '@/core/locate/verdicts/verdicts';
 import { placeChecks } from '@/core/place/placeChecks';
 import { jointsOf } from '@/core/materials/joints';
-import { mountInputs, type InputId } from '@/core/provenance/inputs';
+import type { InputId } from '@/core/provenance/inputs';
 import { approachOf } from '@/core/record/jobRecord';
 import { checkRecord } from '@/core/record/recordChecks';
 import { describeBar } from '@/core/rig/lateralBar';
@@ -51,10 +52,9 @@ export function judgeCut(job: Job): Judged[] {
   const bar = workBar(job);
   if (!bar) return [];
   const spec = barSpec(job);
-  const lengths = [...mountInputs(job.rig, [bar.id]), 'barEnds'];
   const at = (restsOn: InputId[]) => (v: Verdict) => judged(job, { where: bar.id, ...v }, restsOn);
   return gravestFirst([
     ...checkJoints(jointsOf(job.joints, bar.id)).map(at([`joints.${bar.id}`])),
-    ...checkBar(spec, makeBar(describeBar(bar).eyeToEye, spec), job.tape).map(at(lengths)),
+    ...checkBar(spec, makeBar(describeBar(bar).eyeToEye, spec), job.tape).map(at(cutRestsOn(job))),
   ]);
 }

@@ -21,7 +21,7 @@ export function curveValues(pose: Pose): CurveValues {
 /** A curve is drawn at every movement of a drag: only what it shows crosses over from the worker. */
 export function curvePoint(pose: SweptPose): CurvePoint {
   if (!isReached(pose)) return { lift: pose.left, limitingMember: pose.unreachable.member };
-  return { lift: pose.left, ...curveValues(pose) };
+  return { lift: pose.left, instantCentre: pose.instantCentre, ...curveValues(pose) };
 }
 
 /** The points of a curve that the axle reaches. */

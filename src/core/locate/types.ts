@@ -76,9 +76,14 @@ export const locateInput = (job: Job, rocker: Travel): LocateInput => ({
   rocker,
 });
 
-/** The axle at one height of both wheels; or the member that can follow no farther than there. */
+/**
+ * The axle at one height of both wheels, with its side-view instant centre [x, z], mm, null at infinity; or the member that can follow
+ * no farther than there.
+ */
 export type CurvePoint =
-  ({ lift: number; limitingMember?: undefined } & CurveValues) | { lift: number; limitingMember: string };
+  | ({ lift: number; limitingMember?: undefined; instantCentre: SideCentre } & CurveValues)
+  | { lift: number; limitingMember: string };
+export type SideCentre = [x: number, z: number] | null;
 
 /** What can be drawn over the travel; null where it has no value. mm, per cent, degrees. */
 export type CurveValues = {

@@ -4,14 +4,13 @@ import { toDegrees } from '@/core/geometry/angle';
 import type { Job } from '@/core/job/jobSchema';
 import { barSpec, workBar } from '@/core/job/jobValues';
 import type { Adjuster } from '@/core/job/slices/ride';
-import { compileLinkage, type Linkage } from '@/core/kinematics/solver/linkage';
-import { PoseSolver } from '@/core/kinematics/solver/poseSolver';
 import { LIMITS } from '@/core/materials/limits';
 import { linksOf } from '@/core/rig/members/members';
 import { InputError } from '@/core/rig/read';
 import { adjusterOf, perTurn, turnsFor } from './adjusters';
-import { alignmentBars, lengthen, settingBars, TASKS, type AlignmentBar, type Task } from './alignmentBars';
+import { alignmentBars, TASKS, type AlignmentBar, type Task } from './alignmentBars';
 import { onGround } from './onGround';
+import { Car, type Stance } from './stance';
 import { wantedPinion } from './targets';
 import { turnsOf } from './turns';
 
@@ -132,15 +131,15 @@ function stepsOf(
   missing: Record<Task, number | null>,
 ): SettingStep[] {
   if (tasks.length === 0) return [];
-  const start = car.standing(job, []);
+  const start = car.standing([]);
   const lengths = solveTogether(car, job, tasks, levers, start, missing);
   const done: [AlignmentBar[], number][] = [];
   return tasks.map((task, i): SettingStep => {
     const lever = levers[task];
     const bars = lever.map((bar) => barTurn(job, bar, bar.sign * lengths[i]!, done));
     done.push([lever, rounded(bars[0]!)]);
-    const then = car.standing(job, done);
-    const reading = (read: number | null, k: keyof Stance) =>
+    const then = car.standing(done);
+    const reading = (read: number | null, k: 'y' | 'ahead' | 'pitch') =>
       read === null ? null : read + then[k] - start[k];
     return {
       task,
@@ -154,36 +153,7 @@ function stepsOf(
   });
 }
 
-/** Where the solver puts the axle: left, mm; left wheel ahead over the track, mm; pitch, degrees. */
-type Stance = { y: number; ahead: number; pitch: number };
-const KEYS: Record<Task, keyof Stance> = { square: 'ahead', pinion: 'pitch', centre: 'y' };
-
-class Car {
-  private readonly base: Linkage;
-
-  /** The linkage as it is wound now. */
-  constructor(job: Job) {
-    this.base = compileLinkage(job.rig);
-    for (const bar of settingBars(job.rig)) {
-      const each = perTurn(adjusterOf(job, bar));
-      if (each !== null) lengthen(this.base, [{ ...bar, sign: 1 }], turnsOf(job, bar.id) * each);
-    }
-  }
-
-  standing({ rig }: Job, changes: [AlignmentBar[], number][]): Stance {
-    const linkage: Linkage = {
-      ...this.base,
-      length: this.base.length.slice(),
-      chassis: this.base.chassis.slice(),
-      axle: this.base.axle.slice(),
-    };
-    for (const [lever, mm] of changes) lengthen(linkage, lever, mm);
-    const solver = new PoseSolver(linkage);
-    if (!solver.solve(0, 0)) throw new InputError('ride', 'the members do not reach');
-    const [, y, pitch, steer] = solver.q;
-    return { y: y!, ahead: -rig.track * Math.tan(steer!), pitch: toDegrees(pitch!) };
-  }
-}
+const KEYS: Record<Task, 'y' | 'ahead' | 'pitch'> = { square: 'ahead', pinion: 'pitch', centre: 'y' };
 
 const STEPS = 12;
 const CLOSE = 1e-8;
@@ -197,11 +167,7 @@ function solveTogether(
   start: Stance,
   missing: Record<Task, number | null>,
 ): number[] {
-  const at = (x: number[]) =>
-    car.standing(
-      job,
-      tasks.map((task, i) => [levers[task], x[i]!]),
-    );
+  const at = (x: number[]) => car.standing(tasks.map((task, i) => [levers[task], x[i]!]));
   const away = (stance: Stance) => tasks.map((t) => start[KEYS[t]] + (missing[t] ?? 0) - stance[KEYS[t]]);
   let x = tasks.map(() => 0);
   for (let step = 0; step < STEPS; step++) {

@@ -24,8 +24,35 @@ const roomOf = (rig: Rig, id: string): InputId[] => [
 
 const springTravel = (): InputId[] => [...SPRUNG, ...TRAVEL];
 const lean = (rig: Rig): InputId[] => [...carOf(rig), ...TRAVEL];
-const travel = () => TRAVEL;
-const nothing = () => [];
+const travel = (): InputId[] => TRAVEL;
+const nothing = (): InputId[] => [];
+
+/** What each figure that Roll shows hangs on, beside the springs and the bar as the builder designed them. */
+export const ROLL_FIGURES = {
+  frequency: () => SPRUNG,
+  wheelRate: () => ['springs'],
+  leverage: () => ['springs'],
+  standing: () => SPRUNG,
+  free: () => SPRUNG,
+  springsRollRate: () => ['springs', 'read.track'],
+  rollAngle: carOf,
+  frontShare: carOf,
+  transfers: carOf,
+  tyres: carOf,
+  'parts-front': carOf,
+  'parts-rear': carOf,
+  lifts: carOf,
+  launch: carOf,
+  barRollRate: () => ['read.track'],
+  barBalance: carOf,
+  barNow: nothing,
+  barRate: nothing,
+  handbook: nothing,
+  barStress: () => ['read.track'],
+  barCarried: travel,
+  barShare: nothing,
+  barMass: nothing,
+} satisfies Record<string, (rig: Rig) => InputId[]>;
 
 /** What each check of Roll hangs on, by its id, beside the springs and the bar as the builder designed them. */
 const RESTS: Record<string, (rig: Rig) => InputId[]> = {

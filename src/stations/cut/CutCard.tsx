@@ -47,25 +47,25 @@ function CutBar({ member }: { member: LinkMember }) {
         </CardHead>
         <WhichBar value={member.id} />
         <Readouts>
-          <Readout name="Eye to eye, from Locate">
+          <Readout name="Eye to eye, from Locate" of="cutEyes">
             <Frac mm={eyeToEye} tape={tape} unit />
           </Readout>
-          <Readout name="Cut the tube" id="tube">
+          <Readout name="Cut the tube" of="tube">
             <b className="cut-length">
               {bar.tubeLength > 0 ? <Frac mm={bar.tubeLength} tape={tape} unit /> : 'no tube left'}
             </b>
           </Readout>
-          <Readout name="Thread in the tube, frame · axle" id="engagement">
+          <Readout name="Thread in the tube, frame · axle" of="engagement">
             <Frac mm={bar.ends.frame.engagement} tape={tape} /> ·{' '}
             <Frac mm={bar.ends.axle.engagement} tape={tape} unit />
           </Readout>
-          <Readout name="Can be made shorter" id="shorten">
+          <Readout name="Can be made shorter" of="shorten">
             <Frac mm={bar.shorten.mm} tape={tape} unit />, {sayTurns(bar.shorten.turns)}
           </Readout>
-          <Readout name="Can be made longer" id="lengthen">
+          <Readout name="Can be made longer" of="lengthen">
             <Frac mm={bar.lengthen.mm} tape={tape} unit />, {sayTurns(bar.lengthen.turns)}
           </Readout>
-          <Readout name="Tube weighs">
+          <Readout name="Tube weighs" of="tubeMass">
             {MASS.shown(bar.tubeMass, tape).toFixed(tape === 'mm' ? 2 : 1)} {MASS.sign(tape)}
           </Readout>
         </Readouts>

@@ -4,6 +4,7 @@ import { settingBars } from '@/core/ride/alignmentBars';
 import { useJob } from '@/store/jobStore';
 import { AdjusterRow } from './AdjusterRow';
 import { ArmAdjuster } from './ArmAdjuster';
+import { TurnTable } from './TurnTable';
 
 /** How each bar that sets something is made longer or shorter. */
 export function Adjusters() {
@@ -14,7 +15,7 @@ export function Adjusters() {
   if (bars.length === 0 && !arm) return null;
   return (
     <details className="approach no-print">
-      <summary>How each bar is adjusted</summary>
+      <summary>How each bar is adjusted, and what a turn does</summary>
       <ul className="adjusters">
         {bars.map((bar) => (
           <AdjusterRow
@@ -27,6 +28,7 @@ export function Adjusters() {
         ))}
         {arm && <ArmAdjuster />}
       </ul>
+      <TurnTable />
     </details>
   );
 }

@@ -71,7 +71,7 @@ export function Advice({ found }: { found: Setting }) {
           <Readout
             key={bar.id}
             name={`${found.centring.length > 1 ? capital(bar.name) : 'Bar'} now, eye to eye`}
-            id={i === 0 ? 'lengthNow' : undefined}
+            of="lengthNow"
           >
             <Frac mm={bar.length} tape={tape} unit />
           </Readout>
@@ -81,20 +81,20 @@ export function Advice({ found }: { found: Setting }) {
             <Readout
               key={bar.id}
               name={`${centring.length > 1 ? capital(bar.name) : 'Bar'} should be`}
-              id={i === 0 ? 'lengthWanted' : undefined}
+              of="lengthWanted"
             >
               <Frac mm={bar.lengthWanted} tape={tape} unit />
             </Readout>
           ))}
         {tiltAfter !== null && (
-          <Readout name="Tilt of the bar then" id="tiltAfter">
+          <Readout name="Tilt of the bar then" of="tiltAfter">
             {Math.abs(tiltAfter) < 0.05
               ? 'level'
               : `${formatDegrees(Math.abs(tiltAfter))} up to the ${tiltAfter > 0 ? 'frame' : 'axle'}`}
           </Readout>
         )}
         {thread && (
-          <Readout name="Thread in the tube then, frame · axle">
+          <Readout name="Thread in the tube then, frame · axle" of="threadAfter">
             <Frac mm={thread.engagement.frame} tape={tape} /> ·{' '}
             <Frac mm={thread.engagement.axle} tape={tape} unit />
           </Readout>

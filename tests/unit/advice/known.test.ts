@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { guessesBehind, type Figure } from '@/core/bench/figures';
 import { checkJob } from '@/core/advice/check';
 import { lookAt, type Look } from '@/core/advice/look';
 import { usualOtherEnd } from '@/core/balance/otherEnd';
@@ -11,6 +12,9 @@ import { withJoints, withMounts } from '@/core/job/edits/mounts';
 import { withRoll } from '@/core/job/edits/roll';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
+import { isReached, type SweptPose } from '@/core/kinematics/pose';
+import { analyseLocate } from '@/core/locate/analyse';
+import { locateInput } from '@/core/locate/types';
 import { newJob } from '@/core/job/newJob';
 import { mountIds } from '@/core/job/placed';
 import { isAcceptable, withAccepted } from '@/core/provenance/accept';
@@ -19,6 +23,8 @@ import { LAYOUT_IDS } from '@/core/rig/layouts';
 import type { MountKey } from '@/core/rig/members/kind';
 import { mountsOf } from '@/core/rig/mounts';
 import { orNone } from '@/core/rig/read';
+import { analyseRoll } from '@/core/roll/analyse';
+import { rollInput } from '@/core/roll/input';
 import { usualShock, usualSprings } from '@/core/springs/springDesign';
 import { usualBar } from '@/core/swaybar/swayBarDesign';
 import { aboutOf, type Judged } from '@/core/verdict/verdict';
@@ -99,23 +105,29 @@ const inputValue = ({ rig, readings }: Job, key: keyof CarSizes): number =>
           tubeDiameter: 76,
         }[key as 'tireWidth']);
 
+/** Everything that may be guessed of a car. */
+const inputsOf = (job: Job): string[] => [
+  ...SIZES.map((key) => `read.${key}`),
+  ...mountIds(job.rig).map((id) => `mount.${id}`),
+  ...(Object.keys(BODY_SIZES) as BodySize[])
+    .filter((size) => BODY_SIZES[size].has(job.rig) && sizeOf(job, size) > 0)
+    .map((size) => `size.${size}`),
+  ...job.rig.members.filter((m) => m.type === 'link').map((m) => `joints.${m.id}`),
+  'cgHeight',
+  'weights',
+  'otherEnd',
+];
+const RUNS = Number(process.env.KNOWN_RUNS ?? 60);
+const guessedInputs = fc.tuple(layouts, fc.nat(), fc.constantFrom(0.7, 1.4)).map(([layout, n, by]) => {
+  const job = guessed(layout);
+  const inputs = inputsOf(job);
+  return { job, id: inputs[n % inputs.length]!, by };
+});
+
 test('what turns a verdict when it is otherwise is among what the verdict hangs on', () => {
   let turned = 0;
   fc.assert(
-    fc.property(layouts, fc.nat(), fc.constantFrom(0.7, 1.4), (layout, n, by) => {
-      const job = guessed(layout);
-      const inputs = [
-        ...SIZES.map((key) => `read.${key}`),
-        ...mountIds(job.rig).map((id) => `mount.${id}`),
-        ...(Object.keys(BODY_SIZES) as BodySize[])
-          .filter((size) => BODY_SIZES[size].has(job.rig) && sizeOf(job, size) > 0)
-          .map((size) => `size.${size}`),
-        ...job.rig.members.filter((m) => m.type === 'link').map((m) => `joints.${m.id}`),
-        'cgHeight',
-        'weights',
-        'otherEnd',
-      ];
-      const id = inputs[n % inputs.length]!;
+    fc.property(guessedInputs, ({ job, id, by }) => {
       const before = wouldBe(lookAt(job));
       // Some cars cannot be held like that; nothing is said of them.
       const after = orNone(() => wouldBe(lookAt(otherwise(job, id, by))));
@@ -128,9 +140,78 @@ test('what turns a verdict when it is otherwise is among what the verdict hangs 
         expect([about, id, guesses.map((g) => g.id)]).toEqual([about, id, expect.arrayContaining([id])]);
       }
     }),
-    { numRuns: Number(process.env.KNOWN_RUNS ?? 60), endOnFailure: true },
+    { numRuns: RUNS, endOnFailure: true },
   );
   expect(turned).toBeGreaterThan(0);
+});
+
+/** The figures of a car that follow from what may be guessed, as Locate and Roll show them. */
+function figuresOf(job: Job): Partial<Record<Figure, number | null>> {
+  const { bar, ride, links, ghosts } = analyseLocate(locateInput(job, AT_RIDE));
+  const roll = analyseRoll(rollInput(job, AT_RIDE), 'balance');
+  const y = (pose: SweptPose) => (isReached(pose) ? pose.y : null);
+  return {
+    rollCentre: ride.rollCentreHeight,
+    rollCentreAtBar: bar?.crossesAt ?? null,
+    eyeToEye: bar?.eyeToEye ?? null,
+    tilt: bar?.tiltDeg ?? null,
+    'shift-bump': y(ghosts.bump),
+    'shift-droop': y(ghosts.droop),
+    antiSquat: links.antiSquat,
+    rollSteer: links.rollSteer,
+    bumpSteer: links.steering?.wheels?.both ?? null,
+    pinion: links.pinion,
+    instantCentre: links.instantCentre?.[0] ?? null,
+    joints: links.shaft?.rear ?? null,
+    jointMost: links.shaft?.most ?? null,
+    plunge: links.shaft?.in ?? null,
+    rollAngle: roll.corner?.rollDeg ?? null,
+    frontShare: roll.corner?.frontShare ?? null,
+    frequency: roll.ride?.frequency ?? null,
+    wheelRate: roll.ride?.wheelRate ?? null,
+    standing: roll.ride?.standing ?? null,
+    barRollRate: roll.bar?.rollRate ?? null,
+    barRate: roll.bar?.rate ?? null,
+    barStress: roll.bar?.maxStress ?? null,
+  };
+}
+const AT_RIDE = { left: 0, right: 0 };
+
+test('a figure that is another when an input is otherwise is drawn as hanging on it', () => {
+  const changed = new Set<string>();
+  fc.assert(
+    fc.property(guessedInputs, ({ job: fresh, id, by }) => {
+      // Mounts that nobody placed go with what is read of the car, and are guessed themselves.
+      const placed = id.startsWith('read.') ? mountIds(fresh.rig).map((mount) => `mount.${mount}`) : [];
+      const job = withAccepted(fresh, placed);
+      const after = orNone(() => figuresOf(otherwise(job, id, by)));
+      if (!after) return;
+      for (const [figure, was] of Object.entries(figuresOf(job)) as [Figure, number | null][]) {
+        const is = after[figure] ?? null;
+        if (was === null || is === null || Math.abs(is - was) < 1e-3 * Math.abs(was) + 1e-3) continue;
+        changed.add(figure);
+        const behind = guessesBehind(job, figure).map((g) => g.id);
+        expect([figure, id, behind]).toEqual([figure, id, expect.arrayContaining([id])]);
+      }
+    }),
+    { numRuns: RUNS, endOnFailure: true },
+  );
+  expect(changed.size).toBeGreaterThan(10);
+});
+
+test('of a car that is read, placed and said to be right no figure of where it is held is drawn as guessed', () => {
+  fc.assert(
+    fc.property(plausibleCar, (car) => {
+      const held = ['rollCentre', 'eyeToEye', 'tilt', 'shift-bump', 'antiSquat', 'instantCentre'] as const;
+      const open = held.flatMap((figure) => guessesBehind(car, figure));
+      const accepted = withAccepted(
+        car,
+        open.filter(isAcceptable).map((g) => g.id),
+      );
+      expect(held.flatMap((figure) => guessesBehind(accepted, figure))).toEqual([]);
+    }),
+    { numRuns: 30, endOnFailure: true },
+  );
 });
 
 test('what is read, typed, placed or said to be right is guessed no more, and stays so in a file', () => {

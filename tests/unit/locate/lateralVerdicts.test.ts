@@ -273,6 +273,7 @@ describe('points that the axle reaches', () => {
       ? { lift, limitingMember: 'panhard' }
       : {
           lift,
+          instantCentre: null,
           y: lift,
           rollCentreHeight: 300 + 2 * lift,
           antiSquat: null,

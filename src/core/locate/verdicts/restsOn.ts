@@ -5,7 +5,7 @@ import type { Rig } from '@/core/rig/schema';
 import { bodyInputs, giveInputs, heldInputs } from '@/core/provenance/bodyInputs';
 import { mountInputs, type InputId } from '@/core/provenance/inputs';
 import { placeOf, type Verdict } from '@/core/verdict/verdict';
-import type { LocateResult } from '../types';
+import type { Gap, LocateResult } from '../types';
 
 const TRAVEL: InputId[] = ['read.bump', 'read.droop'];
 const SIZE: InputId[] = ['read.track', 'read.tireRadius'];
@@ -20,10 +20,6 @@ const ofMembers = (rig: Rig): InputId[] =>
 const ofBar = (rig: Rig): InputId[] => {
   const bar = lateralBarOf(rig);
   return bar ? mountInputs(rig, [bar.id]) : ofMembers(rig);
-};
-const ofLengthwise = (rig: Rig): InputId[] => {
-  const links = [...lengthwiseLinks(rig), ...armsOf(rig), ...leavesOf(rig)].map((m) => m.id);
-  return mountInputs(rig, links);
 };
 const steering = (rig: Rig): InputId[] => mountInputs(rig, [STEERING]);
 const shaft = (rig: Rig): InputId[] => [
@@ -40,11 +36,39 @@ function linksSpokenOf({ rig, verdict: { state, where = '' } }: Asked): string[]
 }
 const jointSpokenOf = (asked: Asked): InputId[] => linksSpokenOf(asked).map((id) => `joints.${id}`);
 
-/** How far the slip yoke goes. */
-const yoke = ({ rig }: Asked): InputId[] => [...mountInputs(rig, [DRIVESHAFT]), ...motion(rig)];
-
 /** How the axle goes through its travel. */
 const motion = (rig: Rig): InputId[] => [...heldInputs(rig), ...TRAVEL, ...SIZE];
+/** How far the slip yoke goes. */
+const yoke = (rig: Rig): InputId[] => [...mountInputs(rig, [DRIVESHAFT]), ...motion(rig)];
+/** How it turns as it rises: a bar across that is not level has its part in it, and so has what arms give. */
+const rising = (rig: Rig): InputId[] => (armsOf(rig).length ? heldInputs(rig) : ofMembers(rig));
+const pull = (rig: Rig): InputId[] => [...rising(rig), 'read.wheelbase', 'cgHeight', 'read.tireRadius'];
+
+/** What each figure that Locate shows hangs on. */
+export const LOCATE_FIGURES = {
+  rollCentre: (rig: Rig) => [...heldInputs(rig), ...SIZE],
+  rollCentreAtBar: ofBar,
+  eyeToEye: ofBar,
+  tilt: ofBar,
+  'shift-bump': motion,
+  'shift-droop': motion,
+  antiSquat: pull,
+  antiLift: pull,
+  rollSteer: (rig: Rig) => [...heldInputs(rig), ...SIZE],
+  bumpSteer: (rig: Rig) => [...motion(rig), ...steering(rig)],
+  pinion: motion,
+  instantCentre: rising,
+  instantCentreMoves: motion,
+  bind: motion,
+  joints: shaft,
+  jointMost: (rig: Rig) => [...shaft(rig), ...motion(rig)],
+  plunge: yoke,
+  forces: (rig: Rig) => [
+    ...[...heldInputs(rig), ...SIZE, 'read.wheelbase'],
+    ...['weights', 'unsprung', 'cgHeight', 'springs'],
+  ],
+  drawnHeight: () => ['read.rideHeight'],
+} satisfies Record<string, (rig: Rig) => InputId[]>;
 
 /** What each verdict of Locate hangs on, by its id. */
 const RESTS: Record<string, (asked: Asked) => InputId[]> = {
@@ -61,8 +85,8 @@ const RESTS: Record<string, (asked: Asked) => InputId[]> = {
   parked: () => [],
   made: ({ rig }) => ofMembers(rig),
   'leaf-give': ({ rig }) => [...ofMembers(rig), 'springs', 'weights'],
-  'anti-squat': ({ rig }) => [...ofLengthwise(rig), 'read.wheelbase', 'cgHeight', 'read.tireRadius'],
-  'roll-steer': ({ rig }) => [...heldInputs(rig), ...SIZE],
+  'anti-squat': ({ rig }) => LOCATE_FIGURES.antiSquat(rig),
+  'roll-steer': ({ rig }) => LOCATE_FIGURES.rollSteer(rig),
   pinion: ({ rig }) => motion(rig),
   caster: ({ rig }) => motion(rig),
   bind: ({ rig }) => motion(rig),
@@ -74,16 +98,23 @@ const RESTS: Record<string, (asked: Asked) => InputId[]> = {
     ...jointSpokenOf(asked),
   ],
   cocked: (asked) => [...mountInputs(asked.rig, linksSpokenOf(asked)), ...jointSpokenOf(asked)],
-  'bump-steer': ({ rig }) => [...motion(rig), ...steering(rig), ...SIZE],
+  'bump-steer': ({ rig }) => LOCATE_FIGURES.bumpSteer(rig),
   slider: ({ rig }) => motion(rig),
   line: ({ rig }) => motion(rig),
   'shaft-angles': ({ rig }) => shaft(rig),
-  'shaft-travel': ({ rig }) => [...shaft(rig), ...motion(rig)],
-  'slip-in': (asked) => yoke(asked),
-  'slip-out': (asked) => yoke(asked),
-  slip: (asked) => yoke(asked),
+  'shaft-travel': ({ rig }) => LOCATE_FIGURES.jointMost(rig),
+  'slip-in': ({ rig }) => yoke(rig),
+  'slip-out': ({ rig }) => yoke(rig),
+  slip: ({ rig }) => yoke(rig),
   clearance: ({ rig, result, verdict }) => clearance(rig, result, verdict),
 };
+
+/** What the gap between two bodies hangs on. */
+export const gapRestsOn = (rig: Rig, { a, b, lockDeg }: Gap): InputId[] => [
+  ...(lockDeg === undefined ? [] : ['lock']),
+  ...[a, b].flatMap((id) => bodyInputs(rig, id)),
+  ...TRAVEL,
+];
 
 /** A pair that is too near hangs on its two bodies; that everything clears, on all that was looked at. */
 function clearance(rig: Rig, { gaps }: LocateResult, { state, where = '' }: Verdict): InputId[] {
@@ -94,12 +125,7 @@ function clearance(rig: Rig, { gaps }: LocateResult, { state, where = '' }: Verd
     state === 'ok'
       ? gaps.filter((g) => (about ? g.a === about || g.b === about : g.a !== bar && g.b !== bar))
       : gaps.filter((g) => g.a === a && g.b === b);
-  const steered = pairs.some((g) => g.lockDeg !== undefined);
-  return [
-    ...(steered ? ['lock'] : []),
-    ...pairs.flatMap((g) => [...bodyInputs(rig, g.a), ...bodyInputs(rig, g.b)]),
-    ...TRAVEL,
-  ];
+  return [...pairs.flatMap((gap) => gapRestsOn(rig, gap)), ...TRAVEL];
 }
 
 /** What a verdict hangs on, by ids of inputs. */

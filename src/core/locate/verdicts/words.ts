@@ -1,3 +1,5 @@
+import { FAR_OFF } from '@/core/locate/instantCentre';
+import type { SideCentre } from '@/core/locate/types';
 import type { Travel } from '@/core/rig/schema';
 import { sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
@@ -18,3 +20,20 @@ export function sayTravel(
 /** To which side the front wheels are steered there, where they are. */
 export const sayLock = ({ lockDeg }: { lockDeg?: number }): string =>
   lockDeg === undefined ? '' : `, steered full ${lockDeg > 0 ? 'left' : 'right'}`;
+
+/** As finely as a crossing of lines far off is worth saying, mm. */
+const TO = { inches: 25.4, mm: 10 };
+
+/**
+ * Where the lines of the members meet, seen from the side, along and up: `46 in ahead`, `12 in up`. Where they run as good as parallel
+ * there is no up.
+ */
+export function sayInstantCentre(centre: SideCentre, tape: Tape): string[] {
+  if (!centre) return ['at infinity: parallel'];
+  const to = tape === 'mm' ? TO.mm : TO.inches;
+  const say = (mm: number) => sayLength(Math.round(Math.abs(mm) / to) * to, tape);
+  const [x, z] = centre;
+  const way = x > 0 ? 'ahead' : 'behind';
+  if (Math.abs(x) > FAR_OFF) return [`over ${say(FAR_OFF)} ${way}: as good as parallel`];
+  return [`${say(x)} ${way}`, `${say(z)} ${z < 0 ? 'below the floor' : 'up'}`];
+}

@@ -10,6 +10,7 @@ import { withMeasuredAgain } from '@/core/job/edits/readings';
 import { edit, enter, useJobPart } from '@/store/jobStore';
 import { setPreferences, usePreferences } from '@/store/preferences';
 import { CardHead } from '@/ui/cards/Card';
+import { useGuessed, WhatDashedMeans } from '@/ui/cards/Readouts';
 import { CornerField } from '@/ui/fields/CornerField';
 import { NumberField } from '@/ui/fields/NumberField';
 import { useLocateResult } from '@/workers/locate';
@@ -52,6 +53,7 @@ function Cases({ loads }: { loads: LocateResult['loads'] }) {
   const end = useJobPart((j) => j.rig.end);
   const picked = usePreferences((s) => s.load);
   const tape = useJobPart((j) => j.tape);
+  const guessed = useGuessed('forces');
   const chosen = loads.find((l) => l.load.name === picked) ?? loads[0];
   const name = chosen?.load.name ?? null;
   useEffect(() => {
@@ -67,7 +69,7 @@ function Cases({ loads }: { loads: LocateResult['loads'] }) {
         onPick={(load) => setPreferences({ load })}
       />
       {chosen.answer ? (
-        <table className="rounds forces-table">
+        <table {...guessed} className={`rounds forces-table ${guessed.className ?? ''}`}>
           <thead>
             <tr>
               <th>member</th>
@@ -96,6 +98,7 @@ function Cases({ loads }: { loads: LocateResult['loads'] }) {
           The members and springs cannot carry this case as they stand.
         </p>
       )}
+      <WhatDashedMeans />
       <p className="hint">
         Less what the axle’s own weight, and its own mass as it gathers speed, takes of it. Arms and leaves:
         the whole force at their frame joint. Cornering shares the car’s roll between both ends by their

@@ -40,7 +40,7 @@ export function HeightsPart() {
         Everything is drawn at one height. Here is what others make of it, before a spring is changed.
       </CardHead>
       <Readouts>
-        <Readout name="Drawn with the frame off the floor" id="drawnHeight">
+        <Readout name="Drawn with the frame off the floor" of="drawnHeight">
           <Frac mm={drawnHeight(job)} tape={tape} unit />
         </Readout>
       </Readouts>

@@ -2,12 +2,12 @@
 import { LAYOUT_NAMES } from '@/core/rig/names';
 import { formatDegrees } from '@/core/units/length';
 import { sayGive } from '@/core/locate/verdicts/linkVerdicts';
-import { sayTravel } from '@/core/locate/verdicts/words';
+import { reachedPoints } from '@/core/locate/travelCurve';
+import { sayInstantCentre, sayTravel } from '@/core/locate/verdicts/words';
 import { travelOf } from '@/core/job/jobValues';
 import { useJobPart } from '@/store/jobStore';
 import { CardHead } from '@/ui/cards/Card';
 import { Readout, Readouts } from '@/ui/cards/Readouts';
-import { Frac } from '@/ui/figures/Frac';
 import { Verdicts } from '@/ui/cards/Verdicts';
 import { useLocateResult } from '@/workers/locate';
 import { useVerdicts } from '@/stations/locate/useVerdicts';
@@ -70,27 +70,31 @@ function LinkResults() {
   const verdicts = useVerdicts();
   if (!result) return null;
   const { links } = result;
+  const [meet, meetUp] = sayInstantCentre(links.instantCentre, tape);
+  const moves = different(
+    reachedPoints(result.curve).map((p) => sayInstantCentre(p.instantCentre, tape).join(', ')),
+  );
   return (
     <>
       <Readouts>
         {rear && links.antiSquat !== null && (
-          <Readout name="Anti-squat" id="antiSquat" term="antiSquat">
+          <Readout name="Anti-squat" of="antiSquat" term="antiSquat">
             {Math.round(links.antiSquat)} %<PlusMinus of="antiSquat" unit="%" />
           </Readout>
         )}
         {rear && links.antiLift !== null && (
-          <Readout name="Anti-lift, braking" id="antiLift">
+          <Readout name="Anti-lift, braking" of="antiLift">
             {Math.round(links.antiLift)} %
           </Readout>
         )}
         {links.rollSteer !== null && (
-          <Readout name="Steers, for a degree of roll" id="rollSteer" term="rollSteer">
+          <Readout name="Steers, for a degree of roll" of="rollSteer" term="rollSteer">
             {formatDegrees(Math.abs(links.rollSteer), 2)}
             <PlusMinus of="rollSteer" unit="°" /> {rear && steeringWord(links.rollSteer)}
           </Readout>
         )}
         {links.steering && (
-          <Readout name="Bumps steer it, at most" id="bumpSteer" term="bumpSteer">
+          <Readout name="Bumps steer it, at most" of="bumpSteer" term="bumpSteer">
             {links.steering.wheels === null
               ? 'out of reach'
               : formatDegrees(Math.max(links.steering.wheels.both, links.steering.wheels.one))}
@@ -98,24 +102,24 @@ function LinkResults() {
         )}
         <Readout
           name={rear ? 'Pinion turns, droop to bump' : 'Caster changes, droop to bump'}
-          id="pinion"
+          of="pinion"
           term={rear ? 'pinion' : 'caster'}
         >
           {formatDegrees(links.pinion)}
         </Readout>
-        <Readout name="Lines of the members meet" id="instantCentre" term="instantCentre">
-          {links.instantCentre ? (
-            <>
-              <Frac mm={Math.abs(links.instantCentre[0])} tape={tape} unit />{' '}
-              {links.instantCentre[0] > 0 ? 'ahead' : 'behind'}
-              <PlusMinus of="crossing" />
-            </>
-          ) : (
-            'never: parallel'
-          )}
+        <Readout name="Lines of the members meet" of="instantCentre" term="instantCentre">
+          {meet}
+          <PlusMinus of="crossing" />
+          {meetUp && `, ${meetUp}`}
         </Readout>
+        {moves.length > 1 &&
+          ENDS.map((end, i) => (
+            <Readout key={end} name={`at ${end}`} of="instantCentreMoves">
+              {[moves[0]!, moves.at(-1)!][i]}
+            </Readout>
+          ))}
         {links.bind && (
-          <Readout name={`Must give, ${sayTravel(links.bind.at, travel, tape)}`} id="bind" term="bind">
+          <Readout name={`Must give, ${sayTravel(links.bind.at, travel, tape)}`} of="bind" term="bind">
             {sayGive(links.bind.give, tape)}
           </Readout>
         )}
@@ -124,6 +128,11 @@ function LinkResults() {
     </>
   );
 }
+
+/** The ends of the travel, in the order of a curve. */
+const ENDS = ['droop', 'bump'];
+/** Words along the travel, where they are not all the same. */
+const different = (words: string[]): string[] => (new Set(words).size > 1 ? words : []);
 
 function steeringWord(rollSteer: number): string {
   if (Math.abs(rollSteer) < 0.005) return '';

@@ -52,13 +52,13 @@ function ShaftResults({ shaft }: { shaft: ShaftFindings }) {
   const travel = useJobPart(travelOf);
   return (
     <Readouts>
-      <Readout name="Joints at ride height, transmission · pinion" id="joints" term="joints">
+      <Readout name="Joints at ride height, transmission · pinion" of="joints" term="joints">
         {formatDegrees(shaft.front)} · {formatDegrees(shaft.rear)}
       </Readout>
-      <Readout name={`Largest, ${sayTravel(shaft.mostAt, travel, tape)}`} id="jointMost">
+      <Readout name={`Largest, ${sayTravel(shaft.mostAt, travel, tape)}`} of="jointMost">
         {formatDegrees(shaft.most)}
       </Readout>
-      <Readout name="Slip yoke goes in · comes out" id="plunge" term="plunge">
+      <Readout name="Slip yoke goes in · comes out" of="plunge" term="plunge">
         <Frac mm={shaft.in} tape={tape} /> · <Frac mm={shaft.out} tape={tape} unit />
       </Readout>
     </Readouts>

@@ -29,7 +29,7 @@ export function LateralResults() {
     <>
       <Readouts>
         {bar && <BarShape bar={bar} tape={tape} />}
-        <Readout name="Roll centre, at the axle" id="rollCentre" term="rollCentre">
+        <Readout name="Roll centre, at the axle" of="rollCentre" term="rollCentre">
           {ride.rollCentreHeight === null ? (
             'none'
           ) : (
@@ -40,7 +40,7 @@ export function LateralResults() {
           )}
         </Readout>
         {bar && (
-          <Readout name="Roll centre, at the bar" id="rollCentreAtBar" term="rollCentreAtBar">
+          <Readout name="Roll centre, at the bar" of="rollCentreAtBar" term="rollCentreAtBar">
             {bar.crossesAt === null ? (
               'bar does not cross'
             ) : (
@@ -54,7 +54,7 @@ export function LateralResults() {
         {(['bump', 'droop'] as const).map((end) => {
           const pose = ghosts[end];
           return (
-            <Readout key={end} name={`Axle moves at full ${end}`} id={`shift-${end}`}>
+            <Readout key={end} name={`Axle moves at full ${end}`} of={`shift-${end}`}>
               {isReached(pose) ? (
                 <>
                   {shift(pose.y)}
@@ -69,7 +69,7 @@ export function LateralResults() {
         {closest && (
           <Readout
             name={`Least gap, to the ${memberName(closest.a === bar.id ? closest.b : closest.a, end)}`}
-            id="clearance"
+            of={closest}
           >
             {closest.distance > 0 ? <Frac mm={closest.distance} tape={tape} unit /> : 'hits'}
           </Readout>
@@ -83,11 +83,11 @@ export function LateralResults() {
 function BarShape({ bar, tape }: { bar: LateralBar; tape: Tape }) {
   return (
     <>
-      <Readout name="Eye to eye" id="eyeToEye" term="eyeToEye">
+      <Readout name="Eye to eye" of="eyeToEye" term="eyeToEye">
         <Frac mm={bar.eyeToEye} tape={tape} unit />
         <PlusMinus of="eyeToEye" />
       </Readout>
-      <Readout name="Tilt at ride height" id="tilt" term="tilt">
+      <Readout name="Tilt at ride height" of="tilt" term="tilt">
         {Math.abs(bar.tiltDeg) < 0.05
           ? 'level'
           : `${formatDegrees(Math.abs(bar.tiltDeg))} up to the ${bar.tiltDeg > 0 ? 'frame' : 'axle'}`}

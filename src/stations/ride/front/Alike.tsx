@@ -14,14 +14,14 @@ export function Alike() {
     <section className="section">
       <h2>Drag link against track bar</h2>
       <Readouts>
-        <Readout name="Drag link · track bar, eye to eye" id="alikeLength">
+        <Readout name="Drag link · track bar, eye to eye" of="alikeLength">
           <Frac mm={alike.dragLink.length} tape={tape} /> · <Frac mm={alike.bar.length} tape={tape} unit />
         </Readout>
-        <Readout name="Drag link · track bar, left end up" id="alikeTilt">
+        <Readout name="Drag link · track bar, left end up" of="alikeTilt">
           {formatDegrees(alike.dragLink.leftUpDeg)} · {formatDegrees(alike.bar.leftUpDeg)}
         </Readout>
         {!alike.sameSide && (
-          <Readout name="Drag link · track bar, frame end" id="alikeSide">
+          <Readout name="Drag link · track bar, frame end" of="alikeSide">
             {alike.dragLink.frameSide} · {alike.bar.frameSide}: they swing against each other
           </Readout>
         )}

@@ -42,7 +42,7 @@ export function Straight() {
       </p>
       <Readouts>
         {read !== null && (
-          <Readout name="Front wheels point" id="pointing">
+          <Readout name="Front wheels point" of="pointing">
             {sayPointing(read)}
           </Readout>
         )}

@@ -66,7 +66,7 @@ export function Toe() {
       )}
       <Readouts>
         {toe && (
-          <Readout name="Toe" id="toe">
+          <Readout name="Toe" of="toe">
             <Within {...toe} unit="length" tape={job.tape} ways={['toe-in', 'toe-out']} /> (
             {formatDegrees(Math.abs(toeAngle(toe.value, 2 * job.rig.tireRadius)), 2)})
           </Readout>

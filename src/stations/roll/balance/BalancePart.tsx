@@ -3,7 +3,7 @@ import type { Balance } from '@/core/balance/loadTransfer';
 import type { Corner } from '@/core/balance/steadyCorner';
 import { useJob } from '@/store/jobStore';
 import { CardHead } from '@/ui/cards/Card';
-import { Readout, Readouts } from '@/ui/cards/Readouts';
+import { Readout, Readouts, useGuessed } from '@/ui/cards/Readouts';
 import { CornerField } from '@/ui/fields/CornerField';
 import { Verdicts } from '@/ui/cards/Verdicts';
 import { AfterLaps } from './AfterLaps';
@@ -29,6 +29,7 @@ const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
 /** Where the load goes in a corner, what each change would do to it, and the schools. */
 export function BalancePart({ result, verdicts }: PartProps) {
   const { tape, cornerG, rig, roll } = useJob();
+  const guessed = useGuessed('tyres');
   const missing = [
     ...(rig.masses ? [] : ['its weight (Locate, Forces)']),
     ...(roll.springs ? [] : ['its springs']),
@@ -52,19 +53,19 @@ export function BalancePart({ result, verdicts }: PartProps) {
         {balance && corner && (
           <>
             <Readouts>
-              <Readout name={`Leans, at ${cornerG} g`} id="rollAngle">
+              <Readout name={`Leans, at ${cornerG} g`} of="rollAngle">
                 {corner.rollDeg.toFixed(1)}°
               </Readout>
-              <Readout name="Front’s share of what goes over" id="frontShare" term="goesOver">
+              <Readout name="Front’s share of what goes over" of="frontShare" term="goesOver">
                 {percent(corner.frontShare)}
               </Readout>
-              <Readout name="Goes over, front · rear" id="transfers">
+              <Readout name="Goes over, front · rear" of="transfers">
                 {ENDS.map((end) => FORCE.say(over(corner, end), tape)).join(' · ')}
               </Readout>
               {ENDS.map((end) => (
                 <Readout
                   key={end}
-                  id={`parts-${end}`}
+                  of={`parts-${end}`}
                   name={`of it ${end}: ${corner.stop > 0 && end === rig.end ? 'springs, bar, stop' : 'springs and bar'} · links · the axle`}
                 >
                   {partsOf(corner, balance, end)
@@ -73,21 +74,21 @@ export function BalancePart({ result, verdicts }: PartProps) {
                 </Readout>
               ))}
               {result.wheelLiftG && (
-                <Readout name="Inside wheel lifts, front · rear" id="lifts">
+                <Readout name="Inside wheel lifts, front · rear" of="lifts">
                   {sayLifts(result.wheelLiftG)}
                 </Readout>
               )}
               {tuning?.launch && (
-                <Readout name="At a hard launch, left rear over right" id="launch">
+                <Readout name="At a hard launch, left rear over right" of="launch">
                   {FORCE.say(tuning.launch.difference, tape)}
                 </Readout>
               )}
             </Readouts>
             <h3>On each tyre</h3>
-            <div className="tyres" data-readout="tyres">
+            <div {...guessed} className={`tyres ${guessed.className ?? ''}`} data-readout="tyres">
               <span />
-              <span className="figure">inside</span>
-              <span className="figure">outside</span>
+              <span className="figure head">inside</span>
+              <span className="figure head">outside</span>
               {ENDS.map((end) => (
                 <TyreRow key={end} end={end} loads={corner.wheels[end]} />
               ))}

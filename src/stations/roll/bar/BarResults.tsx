@@ -20,40 +20,40 @@ export function BarResults({ made, corner }: { made: BarResult; corner: Corner |
   return (
     <section className="section">
       <Readouts>
-        <Readout name="Against roll" id="barRollRate" term="againstRoll">
+        <Readout name="Against roll" of="barRollRate" term="againstRoll">
           {ROLL_RATE.say(made.rollRate, tape)}
         </Readout>
         {corner && (
-          <Readout name={`At ${cornerG} g: leans · front’s share of what goes over`} id="barBalance">
+          <Readout name={`At ${cornerG} g: leans · front’s share of what goes over`} of="barBalance">
             {corner.rollDeg.toFixed(1)}° · {(100 * corner.frontShare).toFixed(1)} %
           </Readout>
         )}
         {made.now && (
-          <Readout name="Now, by the rocker: eyes apart · pull at each" id="barNow">
+          <Readout name="Now, by the rocker: eyes apart · pull at each" of="barNow">
             {formatLength(Math.abs(made.now.apart), tape)} {tape === 'mm' ? 'mm' : 'in'} ·{' '}
             {FORCE.say(made.now.force, tape)}
           </Readout>
         )}
-        <Readout name="One eye against the other" id="barRate">
+        <Readout name="One eye against the other" of="barRate">
           {SPRING_RATE.say(made.rate, tape)}
         </Readout>
         {handbook !== null && (
-          <Readout name="By the handbook formula" id="handbook">
+          <Readout name="By the handbook formula" of="handbook">
             {SPRING_RATE.say(handbook, tape)}
           </Readout>
         )}
-        <Readout name="Worked, for a degree of roll" id="barStress">
+        <Readout name="Worked, for a degree of roll" of="barStress">
           {STRESS.say(made.maxStress, tape)}
         </Readout>
         {made.carried && (
-          <Readout name="At the farthest roll: each link · each bracket" id="barCarried" term="brackets">
+          <Readout name="At the farthest roll: each link · each bracket" of="barCarried" term="brackets">
             {FORCE.say(made.carried.link, tape)} · {FORCE.say(made.carried.bushing, tape)}
           </Readout>
         )}
-        <Readout name="Twist of the middle · bending" id="barShare" term="twist">
+        <Readout name="Twist of the middle · bending" of="barShare" term="twist">
           {Math.round(100 * made.torsionShare)} % · {Math.round(100 * (1 - made.torsionShare))} %
         </Readout>
-        <Readout name="Weight of the bar">
+        <Readout name="Weight of the bar" of="barMass">
           {MASS.shown(massOf(bar), tape).toFixed(1)} {MASS.sign(tape)}
         </Readout>
       </Readouts>

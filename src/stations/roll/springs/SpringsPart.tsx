@@ -54,27 +54,27 @@ export function SpringsPart({ result, verdicts }: PartProps) {
       <Readouts>
         {ride && (
           <>
-            <Readout name="Bounces, a second" id="frequency" term="bounces">
+            <Readout name="Bounces, a second" of="frequency" term="bounces">
               {ride.frequency.toFixed(2)}
             </Readout>
-            <Readout name="At the tyre, each" id="wheelRate">
+            <Readout name="At the tyre, each" of="wheelRate">
               {SPRING_RATE.say(ride.wheelRate, tape)}
             </Readout>
-            <Readout name={leverage} term="leverage">
+            <Readout name={leverage} of="leverage" term="leverage">
               {ride.ratio.toFixed(2)}
             </Readout>
-            <Readout name="Carries at rest, each tyre" id="standing">
+            <Readout name="Carries at rest, each tyre" of="standing">
               {FORCE.say(ride.standing, tape)}
             </Readout>
             {springs.kind === 'coil' && (
-              <Readout name="Free length it wants" id="free">
+              <Readout name="Free length it wants" of="free">
                 {sayLength(ride.wanted.free!, tape)}
               </Readout>
             )}
           </>
         )}
         {result && result.springs.length > 0 && (
-          <Readout name="Against roll, the pair" id="springsRollRate" term="againstRoll">
+          <Readout name="Against roll, the pair" of="springsRollRate" term="againstRoll">
             {ROLL_RATE.say(
               result.springs.reduce((sum, s) => sum + s.rollRate, 0),
               tape,
@@ -83,8 +83,12 @@ export function SpringsPart({ result, verdicts }: PartProps) {
         )}
         {!ride && answer && (
           <>
-            <Readout name="At the tyre, each">{SPRING_RATE.say(answer.wheelRate, tape)}</Readout>
-            <Readout name={leverage}>{answer.motionRatio.toFixed(2)}</Readout>
+            <Readout name="At the tyre, each" of="wheelRate">
+              {SPRING_RATE.say(answer.wheelRate, tape)}
+            </Readout>
+            <Readout name={leverage} of="leverage">
+              {answer.motionRatio.toFixed(2)}
+            </Readout>
           </>
         )}
       </Readouts>
