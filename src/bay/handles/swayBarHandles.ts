@@ -1,9 +1,10 @@
-import { linkHeight, swayBarOf, type BarDesign } from '@/core/swaybar/swayBarDesign';
+import { SIDES, signOf, type Side } from '@/core/geometry/side';
+import { linkHeight, linkOn, swayBarOf, type BarDesign } from '@/core/swaybar/swayBarDesign';
 import type { Point } from '@/core/geometry/vector';
 
 type Axis = 0 | 1 | 2;
 
-/** A place of a sway bar that can be dragged; of its left half, which the right one follows. */
+/** A place of a sway bar that can be dragged; of its left half, which the right one follows, but for a right link of its own. */
 export type BarHandle = {
   id: string;
   label: string;
@@ -32,9 +33,8 @@ const stowHandle = (bar: BarDesign, stow: NonNullable<BarDesign['stow']>): BarHa
 });
 
 function handlesAtRide(bar: BarDesign): BarHandle[] {
-  const { centreline, links } = swayBarOf(bar);
+  const { centreline } = swayBarOf(bar);
   const eye = centreline[0]!;
-  const foot = links.left;
   const { ahead, height } = bar;
   const half = (y: number) => Math.max(LEAST, 2 * y);
   const moved = (axes: Axis[], of: [Partial<BarDesign>, Partial<BarDesign>, Partial<BarDesign>]): BarDesign =>
@@ -97,18 +97,27 @@ function handlesAtRide(bar: BarDesign): BarHandle[] {
           { rise: to[2] - height },
         ]),
     },
-    {
-      id: 'foot',
-      label: 'Foot of the end link',
-      at: foot,
-      move: (to, axes) => {
-        const lean = {
-          ahead: axes.includes(0) ? to[0] - eye[0] : bar.foot.ahead,
-          out: axes.includes(1) ? to[1] - eye[1] : bar.foot.out,
-        };
-        const upright = axes.includes(2) ? Math.max(LEAST, Math.abs(to[2] - eye[2])) : linkHeight(bar);
-        return { ...bar, foot: lean, link: Math.hypot(upright, lean.ahead, lean.out) };
-      },
-    },
+    ...(bar.right ? SIDES : (['left'] as const)).map((side) => footHandle(bar, side)),
   ];
+}
+
+/** The far end of a link; of both links, unless the right one stands by itself. */
+function footHandle(bar: BarDesign, side: Side): BarHandle {
+  const { centreline, links } = swayBarOf(bar);
+  const eye = side === 'left' ? centreline[0]! : centreline.at(-1)!;
+  const own = linkOn(bar, side);
+  return {
+    id: side === 'left' ? 'foot' : 'foot-right',
+    label: bar.right ? `Foot of the ${side} end link` : 'Foot of the end link',
+    at: links[side],
+    move: (to, axes) => {
+      const foot = {
+        ahead: axes.includes(0) ? to[0] - eye[0] : own.foot.ahead,
+        out: axes.includes(1) ? signOf(side) * (to[1] - eye[1]) : own.foot.out,
+      };
+      const upright = axes.includes(2) ? Math.max(LEAST, Math.abs(to[2] - eye[2])) : linkHeight(own);
+      const moved = { foot, link: Math.hypot(upright, foot.ahead, foot.out) };
+      return side === 'left' ? { ...bar, ...moved } : { ...bar, right: moved };
+    },
+  };
 }

@@ -123,6 +123,7 @@ const OTHER_WORDS: Record<string, string> = {
   count: 'leaves',
   growth: 'growth of the area',
   hooked: 'links on',
+  right: 'right link',
 };
 
 /** Springs, stops and bar as they are meant, value by value. */

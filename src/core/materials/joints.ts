@@ -17,9 +17,13 @@ export const JOINTS = {
 export type JointName = keyof typeof JOINTS;
 export const JOINT_NAMES = Object.keys(JOINTS) as [JointName, ...JointName[]];
 
-/** What the ends of an end link are made with: the joints of any bar, and a fork that swings about its pin alone. */
+/**
+ * What the ends of an end link are made with: the joints of any bar; a fork, that swings about its pin alone; and an elbow of two forks
+ * at right angles, that swings about both its pins until the forks meet. Its swing: common practice, no published source.
+ */
 export const LINK_JOINTS = {
   ...JOINTS,
+  elbow: { name: 'Elbow of two forks', swing: 30, rate: 40_000, soft: false },
   clevis: { name: 'Clevis', swing: 1.5, rate: 40_000, soft: false },
 } as const satisfies Record<string, Joint>;
 

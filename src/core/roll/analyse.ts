@@ -1,4 +1,5 @@
 import { perDegree } from '@/core/geometry/angle';
+import { apartAtFeet } from '@/core/swaybar/swayBarDesign';
 import { preloadFor, type Launch } from '@/core/balance/launch';
 import type { Balance } from '@/core/balance/loadTransfer';
 import type { Rig } from '@/core/rig/schema';
@@ -110,10 +111,7 @@ function tuningOf(input: RollInput, motion: Motion, setUp: SetUp, whatIf: WhatIf
     schools: schoolsOf(input, motion, setUp, torque),
     whatIf: Object.values(whatIf).some(Boolean) ? lean(setUpIfAny(changedBy(input, whatIf), motion)) : null,
     launch: launchIn(input, setUp, torque),
-    preload:
-      bar && rate !== undefined && torque !== null
-        ? preloadFor(torque, rate, bar.eyes + 2 * bar.foot.out)
-        : null,
+    preload: bar && rate !== undefined && torque !== null ? preloadFor(torque, rate, apartAtFeet(bar)) : null,
   };
 }
 

@@ -1,12 +1,13 @@
 import { LIMITS } from '@/core/materials/limits';
 import { memberName } from '@/core/rig/names';
-import { sayCorner } from './words';
+import { sayCorner, sayLinks } from './words';
+import { SIDES } from '@/core/geometry/side';
 import { sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import type { Verdict } from '@/core/verdict/verdict';
 import type { RollResult } from './analyse';
 import type { BarResult } from '@/core/swaybar/swayBarOverTravel';
-import { armInUse, linkHeight, type BarDesign } from '@/core/swaybar/swayBarDesign';
+import { armInUse, linkHeight, linkOn, type BarDesign } from '@/core/swaybar/swayBarDesign';
 import { oneWayOnly } from '@/core/swaybar/endLinks';
 import { tooNear } from '@/core/swaybar/packaging';
 import type { RollInput } from './input';
@@ -18,12 +19,13 @@ import { FORCE } from '@/core/units/unit';
 export function linkChecks(bar: BarDesign, { links }: BarResult, tape: Tape): Verdict[] {
   if (!links) return [];
   const verdicts: Verdict[] = [];
-  if (linkHeight(bar) < bar.link / 2)
+  const lying = SIDES.map((side) => linkOn(bar, side)).find((one) => linkHeight(one) < one.link / 2);
+  if (lying)
     verdicts.push({
       id: 'linkLeans',
       state: 'stop',
       title: 'The end links lie more than they stand.',
-      reason: `Of ${sayLength(bar.link, tape)} only ${sayLength(linkHeight(bar), tape)} is upright at ride height.`,
+      reason: `Of ${sayLength(lying.link, tape)} only ${sayLength(linkHeight(lying), tape)} is upright at ride height.`,
       remedies: [{ text: 'Stand the foot nearer under the eye, or lengthen the link.' }],
     });
   if (links.lost.length)
@@ -50,7 +52,10 @@ export function linkChecks(bar: BarDesign, { links }: BarResult, tape: Tape): Ve
       title: 'The end links can only move one way.',
       reason:
         'The axle goes up and twists at once: two clevises whose pins lie alike bind at the first lean.',
-      remedies: [{ text: 'Turn one clevis by a quarter: pin across at the bar, along at the foot.' }],
+      remedies: [
+        { text: 'Turn one clevis by a quarter: pin across at the bar, along at the foot.' },
+        { text: 'An elbow of two forks at one end; the other stays plain.' },
+      ],
     });
   for (const { end, allowed, atRide, most, at } of links.cocked) {
     const where = end === 'bar' ? 'at the bar' : 'at its foot';
@@ -99,7 +104,7 @@ export function stowChecks(
       id: 'stowReach',
       state: 'stop',
       title: 'The links do not reach where they are to be stowed.',
-      reason: `An end link of ${sayLength(bar.link, tape)} on its turned arm never comes there.`,
+      reason: `An end link of ${sayLinks(bar, tape)} on its turned arm never comes there.`,
       remedies: [{ text: 'Put the stow pin nearer to the path of the eye.' }],
     });
   else {

@@ -1,4 +1,7 @@
 import type { Corner } from '@/core/kinematics/travelCorners';
+import type { BarDesign } from '@/core/swaybar/swayBarDesign';
+import { sayLength } from '@/core/units/length';
+import type { Tape } from '@/core/units/tape';
 
 const CORNER_WORDS: Record<Corner, string> = {
   ride: 'at ride height',
@@ -14,3 +17,9 @@ const CORNER_WORDS: Record<Corner, string> = {
 
 /** A corner of the travel, as a builder says it. */
 export const sayCorner = (corner: Corner): string => CORNER_WORDS[corner];
+
+/** How long the end links are: one length, or the left one's and the right one's. */
+export const sayLinks = ({ link, right }: BarDesign, tape: Tape): string =>
+  right && right.link !== link
+    ? `${sayLength(link, tape)} on the left, ${sayLength(right.link, tape)} on the right`
+    : sayLength(link, tape);

@@ -1,6 +1,7 @@
 import type { Rig, SwayBar } from '@/core/rig/schema';
 import type { LinkJoint } from '@/core/materials/joints';
 import { ELASTIC, type SteelName } from '@/core/materials/steels';
+import { SIDES, signOf, type Side } from '@/core/geometry/side';
 import type { Point } from '@/core/geometry/vector';
 
 /** End links are reckoned as thick as this, mm. */
@@ -22,8 +23,14 @@ export type Dip = {
   width: number;
 };
 
-/** A sway bar as a builder would say it; mm. Both sides are alike. */
-export type BarDesign = {
+/**
+ * An end link, mm: eye centre to eye centre, and where its far end stands from straight under or over its eye: outboard and ahead. It
+ * goes down to the other body where the bar is on the frame, up where it is on the axle.
+ */
+export type EndLink = { link: number; foot: { out: number; ahead: number } };
+
+/** A sway bar as a builder would say it; mm. Both sides are alike, but for a right link of its own. */
+export type BarDesign = EndLink & {
   mountedOn: 'chassis' | 'axle';
   made: (typeof BAR_KINDS)[number];
   steel: SteelName;
@@ -56,10 +63,8 @@ export type BarDesign = {
   dips: Dip[];
   /** to the bar's own middle, as it is bent */
   bendRadius: number;
-  /** end link, eye centre to eye centre; down to the other body where the bar is on the frame, up where it is on the axle */
-  link: number;
-  /** where the far end of a link stands from straight under or over its eye: outboard and ahead */
-  foot: { out: number; ahead: number };
+  /** the right link, where it is not as the left one */
+  right?: EndLink;
   ends: { bar: LinkEnd; foot: LinkEnd };
   /** links that come off by a pin, and where their loose end is then pinned on the body that carries the bar: from the centreline, ahead, off the floor */
   stow: { out: number; ahead: number; height: number } | null;
@@ -72,9 +77,17 @@ export type BarDesign = {
 /** Arm from the middle to the hole in use, mm. */
 export const armInUse = ({ arm, hole, pitch }: BarDesign): number => arm - hole * pitch;
 
+/** The end link of a side. */
+export const linkOn = ({ link, foot, right }: BarDesign, side: Side): EndLink =>
+  side === 'right' && right ? right : { link, foot };
+
 /** How far a link's far end is below or above its eye, mm; nothing where it leans more than it is long. */
-export const linkHeight = ({ link, foot }: BarDesign): number =>
+export const linkHeight = ({ link, foot }: EndLink): number =>
   Math.sqrt(Math.max(0, link ** 2 - foot.out ** 2 - foot.ahead ** 2));
+
+/** From the foot of one link to that of the other across the car, mm. */
+export const apartAtFeet = (design: BarDesign): number =>
+  SIDES.reduce((apart, side) => apart + linkOn(design, side).foot.out, design.eyes);
 
 /** The bar as a rig states it: its centreline from eye to eye, bushings, the far ends of its links, and its flat arms. */
 export function swayBarOf(design: BarDesign): SwayBar {
@@ -90,7 +103,6 @@ export function swayBarOf(design: BarDesign): SwayBar {
     rise,
     bushings,
     bushingRate,
-    foot,
     made,
     arms,
   } = design;
@@ -98,11 +110,14 @@ export function swayBarOf(design: BarDesign): SwayBar {
   const tip = ahead + way * armInUse(design);
   const eye = (y: number): Point => [tip, (y * eyes) / 2, height + rise];
   const corner = (y: number): Point => [ahead, (y * middle) / 2, height];
-  const far = (y: number): Point => [
-    tip + foot.ahead,
-    y * (eyes / 2 + foot.out),
-    height + rise + (mountedOn === 'chassis' ? -1 : 1) * linkHeight(design),
-  ];
+  const far = (side: Side): Point => {
+    const link = linkOn(design, side);
+    return [
+      tip + link.foot.ahead,
+      signOf(side) * (eyes / 2 + link.foot.out),
+      height + rise + (mountedOn === 'chassis' ? -1 : 1) * linkHeight(link),
+    ];
+  };
   const held = (y: number): Point => [ahead, (y * bushings) / 2, height];
   return {
     id: 'sway bar',
@@ -111,7 +126,7 @@ export function swayBarOf(design: BarDesign): SwayBar {
     wall,
     centreline: [eye(1), corner(1), ...dipPoints(design), corner(-1), eye(-1)],
     bushings: [held(1), held(-1)],
-    links: { left: far(1), right: far(-1) },
+    links: { left: far('left'), right: far('right') },
     ...ELASTIC,
     ...(bushingRate !== null && { bushingRate }),
     ...(made === 'arms' && {

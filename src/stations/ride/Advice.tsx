@@ -67,7 +67,7 @@ export function Advice({ found }: { found: Setting }) {
       )}
       {!done && bars.length > 0 && <HowToTurn job={job} bars={bars} />}
       <Readouts>
-        {found.centring.map((bar, i) => (
+        {found.centring.map((bar) => (
           <Readout
             key={bar.id}
             name={`${found.centring.length > 1 ? capital(bar.name) : 'Bar'} now, eye to eye`}
@@ -77,7 +77,7 @@ export function Advice({ found }: { found: Setting }) {
           </Readout>
         ))}
         {!done &&
-          centring.map((bar, i) => (
+          centring.map((bar) => (
             <Readout
               key={bar.id}
               name={`${centring.length > 1 ? capital(bar.name) : 'Bar'} should be`}

@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';
+import { told } from '@/core/job/edits/omit';
 import { withRoll } from '@/core/job/edits/roll';
 import type { WhatIf } from '@/core/roll/levers';
 import type { SpringDesign } from '@/core/springs/springDesign';
@@ -23,7 +24,7 @@ export function putBar(
   typed?: string | null,
 ): void {
   const of = typeof change === 'function' ? change : () => change;
-  putRoll(({ bar }) => (bar ? { bar: { ...bar, ...of(bar) } } : {}), field, typed);
+  putRoll(({ bar }) => (bar ? { bar: told(bar, of(bar)) ?? null } : {}), field, typed);
 }
 
 /** Changes the springs as they are meant. */

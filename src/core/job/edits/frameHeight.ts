@@ -4,7 +4,7 @@ import { isLink } from '@/core/rig/members/members';
 import { mountOwners, mountsOf, withMount } from '@/core/rig/mounts';
 import type { Obstacle, Rig } from '@/core/rig/schema';
 import type { Stands } from '@/core/springs/springDesign';
-import { linkHeight, type BarDesign } from '@/core/swaybar/swayBarDesign';
+import { linkHeight, type BarDesign, type EndLink } from '@/core/swaybar/swayBarDesign';
 import { withBodies } from '../bodies';
 import type { Job } from '../jobSchema';
 import { withPlaced } from '../placed';
@@ -94,11 +94,15 @@ function rollMoved({ springs, shock, bar }: Job['roll'], by: number): Partial<Ro
 
 /** A bar keeps its arms where they are; its end links take up what the frame moves. */
 function barMoved(bar: BarDesign, by: number): BarDesign {
-  const upright = linkHeight(bar) + by;
-  const link = Math.hypot(upright, bar.foot.out, bar.foot.ahead);
-  if (bar.mountedOn === 'axle') return { ...bar, link };
+  const links = { ...longer(bar, by), ...(bar.right && { right: longer(bar.right, by) }) };
+  if (bar.mountedOn === 'axle') return { ...bar, ...links };
   const stow = bar.stow && { ...bar.stow, height: bar.stow.height + by };
-  return { ...bar, height: bar.height + by, link, stow };
+  return { ...bar, height: bar.height + by, ...links, stow };
+}
+
+/** An end link whose foot stays under its eye as it did, so much farther off. */
+function longer({ link, foot }: EndLink, by: number): EndLink {
+  return { link: Math.hypot(linkHeight({ link, foot }) + by, foot.out, foot.ahead), foot };
 }
 
 function holesMoved({ rig, holes }: Job, by: number): Job['holes'] {

@@ -44,6 +44,7 @@ const springs = z.discriminatedUnion('kind', [
   }),
 ]);
 
+const endLink = z.strictObject({ link: size, foot: z.strictObject({ out: mm, ahead: mm }) });
 const linkEnd = z.strictObject({ joint: z.enum(LINK_JOINT_NAMES), bolt: z.enum(BOLTS) });
 
 /** Several holes in an arm, dips in a bar. */
@@ -78,8 +79,8 @@ const bar = z.strictObject({
   bushingRate: z.nullable(amount),
   dips: z.array(z.strictObject({ at: mm, depth: mm, width: size })).check(z.maxLength(MOST_DIPS)),
   bendRadius: notNegative,
-  link: size,
-  foot: z.strictObject({ out: mm, ahead: mm }),
+  ...endLink.shape,
+  right: z.optional(endLink),
   ends: z.strictObject({ bar: linkEnd, foot: linkEnd }),
   stow: z.nullable(stand),
   hooked: z.boolean(),

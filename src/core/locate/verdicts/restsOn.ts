@@ -1,6 +1,6 @@
 import { linksOf } from '@/core/rig/members/members';
 import { DRIVESHAFT, STEERING } from '@/core/rig/mounts';
-import { armsOf, lateralBarOf, leavesOf, lengthwiseLinks } from '@/core/rig/roles';
+import { armsOf, lateralBarOf } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
 import { bodyInputs, giveInputs, heldInputs } from '@/core/provenance/bodyInputs';
 import { mountInputs, type InputId } from '@/core/provenance/inputs';

@@ -5,8 +5,7 @@ import type { Ways } from '@/core/units/ways';
 import { LengthField } from '@/ui/fields/LengthField';
 
 export type BarProps = { bar: BarDesign };
-type LengthKey =
-  'od' | 'eyes' | 'middle' | 'arm' | 'rise' | 'pitch' | 'height' | 'bushings' | 'link' | 'ahead';
+type LengthKey = 'od' | 'eyes' | 'middle' | 'arm' | 'rise' | 'pitch' | 'height' | 'bushings' | 'ahead';
 
 /** What does not show a value of the bar need not be drawn again when that is dragged. */
 export const barsAlikeIn =

@@ -1,13 +1,14 @@
 'use client';
-import { Segmented, Select } from 'antd';
+import { Checkbox, Segmented, Select } from 'antd';
 import { memo } from 'react';
 import type { BarResult } from '@/core/swaybar/swayBarOverTravel';
-import { linkHeight, type BarDesign, BOLTS, type LinkEnd } from '@/core/swaybar/swayBarDesign';
+import { linkHeight, BOLTS, type EndLink, type LinkEnd } from '@/core/swaybar/swayBarDesign';
 import { formatDegrees, sayLength } from '@/core/units/length';
 import { useJobPart } from '@/store/jobStore';
 import { putBar } from '@/store/edits/rollEdits';
 import { LengthField } from '@/ui/fields/LengthField';
-import { BarLength, barsAlikeIn, type BarProps } from './BarLength';
+import { barsAlikeIn, type BarProps } from './BarLength';
+import type { Ways } from '@/core/units/ways';
 import { LINK_JOINT_NAMES, LINK_JOINTS } from '@/core/materials/joints';
 
 type Cocked = NonNullable<BarResult['links']>['cocked'];
@@ -38,43 +39,79 @@ export function LinkFields({ bar, cocked }: BarProps & { cocked: Cocked | null }
   );
 }
 
+/** How each link stands; the right one by itself, where the two are not alike. */
 const HowTheyStand = memo(
   function HowTheyStand({ bar }: BarProps) {
-    const tape = useJobPart((j) => j.tape);
-    const foot = (change: Partial<BarDesign['foot']>, field: string, typed: string) =>
-      putBar({ foot: { ...bar.foot, ...change } }, field, typed);
+    const { link, foot, right } = bar;
     return (
-      <div className="two-up">
-        <BarLength bar={bar} of="link" label="Eye to eye, at ride height" least={30} most={600} />
-        <p className="hint">
-          {sayLength(linkHeight(bar), tape)} of it upright. Set it with the car on its wheels, arms about
-          level.
-        </p>
-        <LengthField
-          field="roll/foot/out"
-          label="Foot, from under its eye"
-          showLabel
-          mm={bar.foot.out}
-          least={-400}
-          most={400}
-          ways={['outboard', 'inboard']}
-          onEnter={(out, typed) => foot({ out }, 'roll/foot/out', typed)}
+      <>
+        <OneLink
+          of={{ link, foot }}
+          field="roll"
+          label={right ? 'Left link, eye to eye' : 'Eye to eye, at ride height'}
+          put={(change, field, typed) => putBar(change, field, typed)}
         />
-        <LengthField
-          field="roll/foot/ahead"
-          label="Foot, from its eye"
-          showLabel
-          mm={bar.foot.ahead}
-          least={-400}
-          most={400}
-          ways={['ahead', 'behind']}
-          onEnter={(ahead, typed) => foot({ ahead }, 'roll/foot/ahead', typed)}
-        />
-      </div>
+        <Checkbox
+          checked={right !== undefined}
+          onChange={({ target }) => putBar({ right: target.checked ? { link, foot } : undefined })}
+        >
+          The right link stands otherwise
+        </Checkbox>
+        {right && (
+          <OneLink
+            of={right}
+            field="roll/right"
+            label="Right link, eye to eye"
+            put={(change, field, typed) => putBar({ right: { ...right, ...change } }, field, typed)}
+          />
+        )}
+      </>
     );
   },
-  barsAlikeIn('link', 'foot'),
+  barsAlikeIn('link', 'foot', 'right'),
 );
+
+type OneLinkProps = {
+  of: EndLink;
+  /** what its fields are kept under */
+  field: string;
+  label: string;
+  put: (change: Partial<EndLink>, field: string, typed: string) => void;
+};
+
+function OneLink({ of, field, label, put }: OneLinkProps) {
+  const tape = useJobPart((j) => j.tape);
+  const lean = (key: keyof EndLink['foot'], name: string, ways: Ways) => (
+    <LengthField
+      field={`${field}/foot/${key}`}
+      label={name}
+      showLabel
+      mm={of.foot[key]}
+      least={-400}
+      most={400}
+      ways={ways}
+      onEnter={(mm, typed) => put({ foot: { ...of.foot, [key]: mm } }, `${field}/foot/${key}`, typed)}
+    />
+  );
+  return (
+    <div className="two-up">
+      <LengthField
+        field={`${field}/link`}
+        label={label}
+        showLabel
+        mm={of.link}
+        least={30}
+        most={600}
+        onEnter={(link, typed) => put({ link }, `${field}/link`, typed)}
+      />
+      <p className="hint">
+        {sayLength(linkHeight(of), tape)} of it upright. Set it with the car on its wheels, arms about level.
+      </p>
+      {lean('out', 'Foot, from under its eye', ['outboard', 'inboard'])}
+      {lean('ahead', 'Foot, from its eye', ['ahead', 'behind'])}
+    </div>
+  );
+}
 
 const END_NAMES = { bar: 'at the bar', foot: 'at its foot' };
 

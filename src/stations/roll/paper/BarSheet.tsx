@@ -1,4 +1,5 @@
 import { armInUse, swayBarOf, type BarDesign, type LinkEnd } from '@/core/swaybar/swayBarDesign';
+import { sayLinks } from '@/core/roll/words';
 import { bendSheet } from '@/core/swaybar/bendSchedule';
 import { STEELS } from '@/core/materials/steels';
 import { formatDecimal, sayLength } from '@/core/units/length';
@@ -42,7 +43,11 @@ export function BarSheet({ bar }: BarProps) {
       ? []
       : ([['1', 'Tube through the frame', `${say(bar.housing)} outside`]] as SheetPart[])),
     ['2', `Bushings, on the ${carrier}`, `${say(bar.bushings)} apart`],
-    ['2', `End links: at the bar ${joint(bar.ends.bar)}; at the foot ${joint(bar.ends.foot)}`, say(bar.link)],
+    [
+      '2',
+      `End links: at the bar ${joint(bar.ends.bar)}; at the foot ${joint(bar.ends.foot)}`,
+      sayLinks(bar, tape),
+    ],
     ...(bar.stow ? ([['2', 'Pins with clips, and a stow pin for each link', '']] as SheetPart[]) : []),
   ];
   return (
@@ -71,8 +76,8 @@ export function BarSheet({ bar }: BarProps) {
           bar turns by hand.
         </li>
         <li>
-          Links last: both eyes the same off the floor, each link {say(bar.link)} long, slipping in without
-          force. If one has to be pulled, the arms are clocked apart.
+          Links last: both eyes the same off the floor, each link {sayLinks(bar, tape)} long, slipping in
+          without force. If one has to be pulled, the arms are clocked apart.
         </li>
         <li>
           Cycle the axle, bump to droop and one wheel up, and look all along it before anything is final.
