@@ -60,7 +60,7 @@ export function analyseLocate(input: LocateInput): LocateResult {
     lines: lineFindings(input.lines, rig, everywhere, input.lock),
     leafGive: leafGive(input),
     loads: solveStandardLoads(input, mechanism),
-    made: madeBars(rig, input.made),
+    made: madeBars(rig, input),
   };
 }
 

@@ -42,6 +42,8 @@ export type LocateInput = {
   lines: Line[];
   /** how long bars are that are there already, eye to eye, mm, by id */
   made: Record<string, number>;
+  /** how long each of them may be wound out, where it has thread, mm, by id */
+  opens: Record<string, number>;
   /** where the rocker stands */
   rocker: Travel;
 };
@@ -73,6 +75,7 @@ export const locateInput = (job: Job, rocker: Travel): LocateInput => ({
   loads: { cornerG: job.cornerG, axleRatio: job.shaft.ratio },
   lines: job.lines,
   made: job.locate.made ?? {},
+  opens: job.locate.opens ?? {},
   rocker,
 });
 

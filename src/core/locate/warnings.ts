@@ -78,6 +78,7 @@ function plainInput(rig: Rig): LocateInput {
     loads: USUAL_CASES,
     lines: [],
     made: {},
+    opens: {},
     rocker: { left: 0, right: 0 },
   };
 }

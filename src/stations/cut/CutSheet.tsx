@@ -39,6 +39,7 @@ export function CutSheet({ job, member, bar }: Props) {
       drawing={<BarDrawing job={job} member={member} bar={bar} />}
       parts={rows}
       caution={CAUTION}
+      figure="tube"
     >
       <h2>In this order</h2>
       <ol>

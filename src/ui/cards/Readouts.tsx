@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import './card.css';
-import { guessesBehind, type Figure } from '@/core/bench/figures';
+import { namesOfGuesses, type Figure } from '@/core/bench/figures';
 import type { Gap } from '@/core/locate/types';
 import { useJobPart } from '@/store/jobStore';
 import { Term } from '@/ui/help/Term';
@@ -8,9 +8,7 @@ import type { TermName } from '@/ui/help/terms';
 
 /** How a figure is drawn: one that hangs on a guess is dashed underneath and names what is guessed. */
 export function useGuessed(of: Figure | Gap): { className?: string; title?: string } {
-  const guessed = useJobPart((job) =>
-    [...new Set(guessesBehind(job, of).map((guess) => guess.of ?? guess.name))].join('; '),
-  );
+  const guessed = useJobPart((job) => namesOfGuesses(job, of));
   return guessed ? { className: 'guessed-figure', title: `Guessed: ${guessed}` } : {};
 }
 

@@ -1,4 +1,6 @@
 import type { ReactNode } from 'react';
+import { namesOfGuesses, type Figure } from '@/core/bench/figures';
+import { useJobPart } from '@/store/jobStore';
 import { PaperLine } from '@/ui/cards/Card';
 import './sheet.css';
 
@@ -12,21 +14,29 @@ type Props = {
   drawing?: ReactNode;
   parts?: SheetPart[];
   caution: string;
+  /** what its sizes hang on: what of that is guessed is said at the top */
+  figure?: Figure;
   children: ReactNode;
 };
 
 /** Something to take to the car, on a sheet of plain paper: whose it is, its drawing, its parts to tick off, and how. */
-export function PaperSheet({ label, title, drawing, parts, caution, children }: Props) {
+export function PaperSheet({ label, title, drawing, parts, caution, figure, children }: Props) {
   return (
     <section className="paper-sheet print-only" aria-label={label}>
       <h1>{title}</h1>
       <PaperLine />
+      {figure && <PaperGuesses figure={figure} />}
       {drawing}
       {parts && <PartsTable parts={parts} />}
       {children}
       <p className="paper-caution">{caution}</p>
     </section>
   );
+}
+
+function PaperGuesses({ figure }: { figure: Figure }) {
+  const names = useJobPart((job) => namesOfGuesses(job, figure));
+  return names ? <p className="paper-guesses">Guessed, not read or said: {names}.</p> : null;
 }
 
 function PartsTable({ parts }: { parts: SheetPart[] }) {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { distance, type Point } from '@/core/geometry/vector';
-import { withMade } from '@/core/job/edits/made';
+import { withMade, withOpens } from '@/core/job/edits/made';
 import { withMounts } from '@/core/job/edits/mounts';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
@@ -24,14 +24,14 @@ const off = fc.double({ min: -20, max: 20, noNaN: true });
 
 describe('bars that are there already', () => {
   test.each(withLinks)('%s: as long as drawn, they put the axle where it is drawn', (_, rig) => {
-    const { longer, stand } = madeBars(rig, drawn(rig))!;
+    const { longer, stand } = madeBars(rig, { made: drawn(rig), opens: {} })!;
     expect(longer).toEqual([]);
     for (const v of Object.values(stand!)) expect(v).toBeCloseTo(0, 6);
   });
 
   test('none said to be there: nothing is said', () => {
-    expect(madeBars(threeLink(), {})).toBeNull();
-    expect(madeBars(threeLink(), { 'no-such-bar': 500 })).toBeNull();
+    expect(madeBars(threeLink(), { made: {}, opens: {} })).toBeNull();
+    expect(madeBars(threeLink(), { made: { 'no-such-bar': 500 }, opens: {} })).toBeNull();
   });
 
   test('an axle of three links goes where its eyes are as far apart as the bars are long, by hand', () => {
@@ -106,6 +106,76 @@ describe('bars that are there already', () => {
       expect(withLayout(short, car.layout).locate.made).toEqual({});
     },
   );
+
+  test('bars with thread are wound out to the length drawn, or as near to it as they go', () => {
+    const reach = fc.double({ min: 0, max: 60, noNaN: true });
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...withLinks),
+        fc.array(fc.tuple(off, reach), { minLength: 6, maxLength: 6 }),
+        ([, rig], told) => {
+          const length = drawn(rig);
+          const ids = Object.keys(length);
+          const made = Object.fromEntries(ids.map((id, i) => [id, length[id]! + told[i % 6]![0]]));
+          const opens = Object.fromEntries(ids.map((id, i) => [id, made[id]! + told[i % 6]![1]]));
+          const found = madeBars(rig, { made, opens })!;
+          const by = Object.fromEntries(found.longer.map((one) => [one.id, one.by]));
+          for (const id of ids) {
+            const inReach = made[id]! <= length[id]! && length[id]! <= opens[id]!;
+            if (inReach) expect(by[id]).toBeUndefined();
+            else
+              expect(Math.abs(by[id] ?? 0)).toBeLessThanOrEqual(
+                Math.min(Math.abs(made[id]! - length[id]!), Math.abs(opens[id]! - length[id]!)) + 1e-9,
+              );
+          }
+          for (const one of found.opened) {
+            expect(one.by + one.left).toBeCloseTo(opens[one.id]! - made[one.id]!, 9);
+            expect(one.left).toBeGreaterThanOrEqual(-1e-9);
+          }
+          expect(found.closed).toEqual(standWith(rig, made));
+          if (found.longer.length === 0)
+            for (const v of Object.values(found.stand!)) expect(Math.abs(v)).toBeLessThan(0.1);
+        },
+      ),
+      { numRuns: 60, endOnFailure: true },
+    );
+  });
+
+  test('a kit that reaches is told how far to wind it out, what it has to spare, and where it stands wound in', () => {
+    const car = demo('marigold');
+    const lowers = linksOf(car.rig).filter(({ id }) => id.startsWith('lower'));
+    const kit = (closed: number, open: number) =>
+      lowers.reduce((job, { id, chassis, axle }) => {
+        const length = distance(chassis, axle);
+        return withOpens(withMade(job, [id], length + closed), [id], length + open);
+      }, car);
+    const said = (job: Job) => located(job).verdicts.lengthwise.find(({ id }) => id === 'made')!;
+    const reaches = said(kit(-9.525, 12.7));
+    expect(reaches.state).toBe('ok');
+    expect(reaches.reason).toBe(
+      'Wind out the lower links 3/8 in, 1/2 in to spare; wound in, the axle stands 1/4 in ahead, turned 2.2° nose up.',
+    );
+    const short = said(kit(-25.4, -6.35));
+    expect(short.state).toBe('look');
+    expect(short.reason).toContain('The lower links are 1/4 in shorter than drawn.');
+    expect(short.reason).toContain('Wind out the lower links 3/4 in, as far as it goes; wound in, ');
+    // Nothing is left to be wound: only the eyes can give way, and each way does.
+    expect(short.remedies.map(({ text }) => text).filter((text) => text.startsWith('Or set'))).toEqual([]);
+    for (const { changes } of short.remedies)
+      expect(said(withMounts(kit(-25.4, -6.35), changes!)).state).toBe('ok');
+    const long = said(kit(6.35, 25.4));
+    expect(long.reason).toContain('The lower links are 1/4 in longer than drawn.');
+    expect(long.reason).not.toContain('Wind out');
+  });
+
+  test('what a bar opens to is kept in the file, and goes with the bar', () => {
+    const car = demo('marigold');
+    const both = withOpens(withMade(car, ['upper'], 500), ['upper'], 540);
+    expect(readJob(writeJob(both)).locate).toEqual(both.locate);
+    expect(withOpens(both, ['upper'], null).locate).toEqual(withMade(car, ['upper'], 500).locate);
+    expect(withMade(both, ['upper'], null).locate).toEqual(car.locate);
+    expect(withLayout(both, car.layout).locate.opens).toEqual({});
+  });
 
   test('the bar across the car by itself is spoken of sideways, with the way that it pulls', () => {
     const car = demo('marigold');

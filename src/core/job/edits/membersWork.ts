@@ -12,7 +12,11 @@ export function withoutMembersWork(job: Job, ids: string[]): Job {
     ...(job.accepted && {
       accepted: ids.reduce((kept, id) => without(kept, `joints.${id}`), job.accepted),
     }),
-    locate: { ...job.locate, ...(job.locate.made && { made: withoutOwners(job.locate.made, ids) }) },
+    locate: {
+      ...job.locate,
+      ...(job.locate.made && { made: withoutOwners(job.locate.made, ids) }),
+      ...(job.locate.opens && { opens: withoutOwners(job.locate.opens, ids) }),
+    },
     joints: withoutOwners(job.joints, ids),
     holes: withoutOwners(job.holes, ids),
     weld: {

@@ -26,6 +26,8 @@ export const locateSchema = z.strictObject({
   ),
   /** bars that are there already, by id: how long each is from eye to eye, mm */
   made: z.optional(z.record(text(60), mm.check(z.positive()))),
+  /** of those that have thread, how long each may be with as much of it in as it needs, mm; `made` is then how long it is wound in */
+  opens: z.optional(z.record(text(60), mm.check(z.positive()))),
   /** the car weighed with one end lifted: kg on the end that stays down, level and lifted, and how far the other axle was lifted, mm */
   lifted: z.optional(
     z.strictObject({

@@ -9,7 +9,7 @@ import { coordinateNow, mountsOf, withMount, type MountChange } from '@/core/rig
 import { armsOf, lateralBarOf, lengthwiseLinks, partnerOf } from '@/core/rig/roles';
 import { orNone } from '@/core/rig/read';
 import type { Rig } from '@/core/rig/schema';
-import { standWith, type AxleStand } from './standWith';
+import { nearestTo, standWith, type AxleStand } from './standWith';
 
 /** Brackets with as many holes that are used alike, left and right: the mounts, and the row of holes of each. */
 export type HoleRow = { count: number; mounts: { id: string; row: Holes }[] };
@@ -63,10 +63,13 @@ export function holeTable(job: Job): HoleTable | null {
   const rows = holeRows(job);
   if (rows.length === 0 || choicesOf(rows) > MOST) return null;
   const { rig } = job;
-  const lengths = {
-    ...Object.fromEntries(linksOf(rig).map(({ id, chassis, axle }) => [id, distance(chassis, axle)])),
-    ...job.locate.made,
-  };
+  const { made = {}, opens = {} } = job.locate;
+  const lengths = Object.fromEntries(
+    linksOf(rig).map(({ id, chassis, axle }) => {
+      const drawn = distance(chassis, axle);
+      return [id, made[id] === undefined ? drawn : nearestTo({ made, opens }, id, drawn)];
+    }),
+  );
   const all = rows.reduce<number[][]>(
     (sofar, { count }) =>
       sofar.flatMap((chosen) => Array.from({ length: count }, (_, hole) => [...chosen, hole])),

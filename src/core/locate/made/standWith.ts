@@ -13,8 +13,17 @@ import type { Rig } from '@/core/rig/schema';
  */
 export type AxleStand = { ahead: number; left: number; leftAhead: number; turnedDeg: number };
 
-/** Bars that are there already: by how much each is longer than it is drawn, mm; and where they put the axle, null where they cannot be bolted up. */
-export type MadeBars = { longer: { id: string; by: number }[]; stand: AxleStand | null };
+/**
+ * Bars that are there already, those with thread wound out to the length drawn or as near to it as they go: by how much each is then
+ * longer than it is drawn, mm; how far it was wound out, mm, and how far it still could be; and where they put the axle, null where
+ * they cannot be bolted up. `closed`: where they put it wound in, where any has thread.
+ */
+export type MadeBars = {
+  longer: { id: string; by: number }[];
+  opened: { id: string; by: number; left: number }[];
+  stand: AxleStand | null;
+  closed?: AxleStand | null;
+};
 
 /** Less than this is no other length, mm. */
 const SAME = 0.05;
@@ -40,14 +49,32 @@ export function standWith(rig: Rig, lengths: Record<string, number>): AxleStand 
     : null;
 }
 
-/** What bars that are there already come to; null where none of the rig’s is said to be. @param made eye to eye, mm, by id */
-export function madeBars(rig: Rig, made: Record<string, number>): MadeBars | null {
-  const bars = linksOf(rig).filter(({ id }) => made[id] !== undefined);
+/** How long bars are that are there already, eye to eye, mm, by id; and how long those with thread may be wound out. */
+export type Lengths = { made: Record<string, number>; opens: Record<string, number> };
+
+/** Such a bar as long as it is drawn, or as near to that as its thread lets it, mm. */
+export const nearestTo = ({ made, opens }: Lengths, id: string, drawn: number): number =>
+  Math.max(made[id]!, Math.min(drawn, opens[id] ?? made[id]!));
+
+/** What bars that are there already come to; null where none of the rig’s is said to be. */
+export function madeBars(rig: Rig, lengths: Lengths): MadeBars | null {
+  const { made, opens } = lengths;
+  const bars = linksOf(rig)
+    .filter(({ id }) => made[id] !== undefined)
+    .map(({ id, chassis, axle }) => ({ id, drawn: distance(chassis, axle) }))
+    .map(({ id, drawn }) => ({ id, drawn, length: nearestTo(lengths, id, drawn) }));
   if (bars.length === 0) return null;
-  const longer = bars
-    .map((bar) => ({ id: bar.id, by: made[bar.id]! - distance(bar.chassis, bar.axle) }))
-    .filter(({ by }) => Math.abs(by) > SAME);
-  return { longer, stand: standWith(rig, made) };
+  const threaded = bars.filter(({ id }) => opens[id] !== undefined);
+  return {
+    longer: bars
+      .map(({ id, drawn, length }) => ({ id, by: length - drawn }))
+      .filter(({ by }) => Math.abs(by) > SAME),
+    opened: threaded
+      .map(({ id, length }) => ({ id, by: length - made[id]!, left: opens[id]! - length }))
+      .filter(({ by }) => by > SAME),
+    stand: standWith(rig, Object.fromEntries(bars.map(({ id, length }) => [id, length]))),
+    ...(threaded.length > 0 && { closed: standWith(rig, made) }),
+  };
 }
 
 /**

@@ -11,18 +11,21 @@ import { eyeToSuit, type AxleStand, type MadeBars } from '../made/standWith';
 import type { LocateInput } from '../types';
 
 /** Where bars that are there already put the axle, against where it is drawn; and which of their eyes could give way. */
-export function madeVerdict({ rig, made }: LocateInput, found: MadeBars | null, tape: Tape): Verdict | null {
+export function madeVerdict({ rig, opens }: LocateInput, found: MadeBars | null, tape: Tape): Verdict | null {
   if (!found) return null;
   const { stand } = found;
   const longer = groups(found.longer, tape);
+  const remedies = eyesThatSuit(rig, found.longer, longer, opens, tape);
+  const reason = (more: string[]) =>
+    sentences([...more, sayLonger(rig, longer, tape), sayOpened(rig, found, tape)]);
   const shared = { id: 'made', where: 'axle' };
   if (!stand)
     return {
       ...shared,
       state: 'stop',
       title: 'The bars you have cannot be bolted up with the mounts as drawn.',
-      reason: `${sayLonger(rig, longer, tape)}.`,
-      remedies: eyesThatSuit(rig, made, longer, tape),
+      reason: reason([]),
+      remedies,
     };
   const off = asides(stand, rig, tape);
   if (off.length === 0)
@@ -30,18 +33,41 @@ export function madeVerdict({ rig, made }: LocateInput, found: MadeBars | null, 
       ...shared,
       state: 'ok',
       title: 'The bars you have put the axle where it is drawn.',
-      reason: longer.length
-        ? `${sayLonger(rig, longer, tape)}; it stands within a line or two.`
-        : 'Each is as long as it is drawn.',
+      reason: reason(
+        longer.length ? ['It stands within a line or two'] : found.opened.length ? [] : [AS_DRAWN],
+      ),
       remedies: [],
     };
   return {
     ...shared,
     state: 'look',
     title: `With the bars you have, the axle stands ${off.join(', ')}.`,
-    reason: `Against where it is drawn, at ride height. ${sayLonger(rig, longer, tape)}.`,
-    remedies: eyesThatSuit(rig, made, longer, tape),
+    reason: reason(['Against where it is drawn, at ride height']),
+    remedies,
   };
+}
+
+const AS_DRAWN = 'Each is as long as it is drawn';
+const sentences = (said: string[]): string =>
+  said
+    .filter((one) => one !== '')
+    .map((one) => `${one}.`)
+    .join(' ');
+
+/** How far bars with thread are wound out, what they have left, and where the axle stands with them wound in. */
+function sayOpened(rig: Rig, { opened, closed }: MadeBars, tape: Tape): string {
+  if (opened.length === 0) return '';
+  const out = groups(opened, tape).map(
+    ({ ids, by }) => `${nameOf(ids, rig)} ${sayLength(by, tape)}, ${sayLeft(opened, ids, tape)}`,
+  );
+  const wound = closed ? asides(closed, rig, tape) : [];
+  const told = wound.length ? `; wound in, the axle stands ${wound.join(', ')}` : '';
+  return `Wind out the ${out.join('; the ')}${told}`;
+}
+
+function sayLeft(opened: MadeBars['opened'], ids: string[], tape: Tape): string {
+  const left = Math.min(...opened.filter(({ id }) => ids.includes(id)).map((one) => one.left));
+  return left < division(tape) / 2 ? 'as far as it goes' : `${sayLength(left, tape)} to spare`;
 }
 
 /** What an axle is off by that counts, in words; nothing where it stands where it is drawn. */
@@ -86,23 +112,36 @@ const sayLonger = (rig: Rig, longer: Longer, tape: Tape): string =>
     .join('; ');
 
 /** Eyes moved so that bars fit that are there already: those at the frame, or those at the axle; or the bars set to the lengths drawn. */
-function eyesThatSuit(rig: Rig, made: Record<string, number>, longer: Longer, tape: Tape): Remedy[] {
-  const bars = linksOf(rig).filter(({ id }) => longer.some(({ ids }) => ids.includes(id)));
+function eyesThatSuit(
+  rig: Rig,
+  each: MadeBars['longer'],
+  longer: Longer,
+  opens: Record<string, number>,
+  tape: Tape,
+): Remedy[] {
+  const bars = linksOf(rig).flatMap((bar) => {
+    const one = each.find(({ id }) => id === bar.id);
+    return one ? [{ bar, length: distance(bar.chassis, bar.axle) + one.by }] : [];
+  });
   const moved = (['chassis', 'axle'] as const).flatMap((end): Remedy[] => {
-    const each = bars.map((bar) => eyeToSuit(bar, end, made[bar.id]!));
-    if (each.some((changes) => changes === null)) return [];
-    const changes = each.flatMap((c) => c!);
+    const suit = bars.map(({ bar, length }) => eyeToSuit(bar, end, length));
+    if (suit.some((changes) => changes === null)) return [];
+    const changes = suit.flatMap((c) => c!);
     const far = longer.map(({ ids }) => `${nameOf(ids, rig)} ${sayMoved(rig, changes, ids[0]!, tape)}`);
     return [
       { text: `Let the ${end === 'axle' ? 'axle' : 'frame'} eyes give way: ${far.join(', ')}`, changes },
     ];
   });
-  const set = longer.map(
+  // A bar that is said to open to a length is wound as far as it goes already.
+  const unsaid = longer.filter(({ ids }) => ids.some((id) => opens[id] === undefined));
+  const set = unsaid.map(
     ({ ids, by }) => `${nameOf(ids, rig)} ${sayLength(Math.abs(by), tape)} ${by > 0 ? 'shorter' : 'longer'}`,
   );
   return [
     ...moved,
-    { text: `Or set the bars to the lengths drawn, where they have thread for it: ${set.join(', ')}.` },
+    ...(set.length
+      ? [{ text: `Or set the bars to the lengths drawn, where they have thread for it: ${set.join(', ')}.` }]
+      : []),
   ];
 }
 

@@ -1,6 +1,6 @@
 'use client';
 import { distance } from '@/core/geometry/vector';
-import { withMade } from '@/core/job/edits/made';
+import { withMade, withOpens } from '@/core/job/edits/made';
 import { linksOf } from '@/core/rig/members/members';
 import { memberName } from '@/core/rig/names';
 import { pairOf } from '@/core/rig/roles';
@@ -19,13 +19,18 @@ export function EyeToEye({ member }: { member: string }) {
   });
   const made = useJobPart((j) => j.locate.made?.[member] ?? null);
   const alike = usePreferences((s) => s.alike);
-  const put = (mm: number | null) => edit((j) => withMade(j, alike ? pairOf(member) : [member], mm));
+  const opens = useJobPart((j) => j.locate.opens?.[member] ?? null);
+  const ids = alike ? pairOf(member) : [member];
+  const put = (mm: number | null) => edit((j) => withMade(j, ids, mm));
+  const putOpens = (mm: number | null) => edit((j) => withOpens(j, ids, mm));
   return (
     <div className="eye-to-eye">
       <span>
         Eye to eye, drawn <Frac mm={drawn} tape={tape} unit />
       </span>
-      <label htmlFor={`field-made/${member}`}>have one already?</label>
+      <label htmlFor={`field-made/${member}`}>
+        {made === null ? 'have one already?' : opens === null ? 'yours is' : 'yours, wound in'}
+      </label>
       <LengthField
         field={`made/${member}`}
         label={`${name}: length of the bar that you have, eye to eye`}
@@ -36,6 +41,23 @@ export function EyeToEye({ member }: { member: string }) {
         onEnter={put}
         onClear={() => put(null)}
       />
+      {made !== null && (
+        <>
+          <label htmlFor={`field-opens/${member}`} className="opens">
+            wound out, if it has thread
+          </label>
+          <LengthField
+            field={`opens/${member}`}
+            label={`${name}: length of the bar that you have, wound out as far as its thread may be`}
+            placeholder="no thread"
+            mm={opens}
+            least={made}
+            most={3000}
+            onEnter={putOpens}
+            onClear={() => putOpens(null)}
+          />
+        </>
+      )}
     </div>
   );
 }

@@ -1,4 +1,6 @@
+import { mountId } from '@/core/job/placed';
 import { JOINTS, jointsOf } from '@/core/materials/joints';
+import { guessesAmong, inputOf, isGuess, mountInputs } from '@/core/provenance/inputs';
 import { memberName } from '@/core/rig/names';
 import { sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
@@ -42,6 +44,7 @@ export function MountSheet() {
               <tr key={`${id} ${key}`}>
                 <td>
                   {memberName(id, rig.end)}, {name.toLowerCase()}
+                  {isGuess(inputOf(job, `mount.${mountId(id, key)}`)) && ' *'}
                 </td>
                 {COORDINATES.map((place) => (
                   <td key={place.axis}>{sayPlace(point, place, tape)}</td>
@@ -52,6 +55,9 @@ export function MountSheet() {
           )}
         </tbody>
       </table>
+      {guessesAmong(job, mountInputs(rig, owners)).length > 0 && (
+        <p className="paper-guesses">* Guessed: it stands where the pattern of the layout put it.</p>
+      )}
       <h2>Eye to eye</h2>
       <table className="mounts-sheet">
         <tbody>

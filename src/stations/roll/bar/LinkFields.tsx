@@ -3,6 +3,7 @@ import { Checkbox, Segmented, Select } from 'antd';
 import { memo } from 'react';
 import type { BarResult } from '@/core/swaybar/swayBarOverTravel';
 import { linkHeight, BOLTS, type EndLink, type LinkEnd } from '@/core/swaybar/swayBarDesign';
+import { sayCorner } from '@/core/roll/words';
 import { formatDegrees, sayLength } from '@/core/units/length';
 import { useJobPart } from '@/store/jobStore';
 import { putBar } from '@/store/edits/rollEdits';
@@ -28,7 +29,8 @@ export function LinkFields({ bar, cocked }: BarProps & { cocked: Cocked | null }
               <LinkEndFields bar={bar} end={end} />
               {most && (
                 <p className="hint" data-readout={`cocked-${end}`}>
-                  Cocked {formatDegrees(most.most)} at most, {most.at}; takes {formatDegrees(most.allowed)}.
+                  Cocked {formatDegrees(most.most)} at most, {sayCorner(most.at)}; takes{' '}
+                  {formatDegrees(most.allowed)}.
                 </p>
               )}
             </div>
@@ -52,6 +54,7 @@ const HowTheyStand = memo(
           put={(change, field, typed) => putBar(change, field, typed)}
         />
         <Checkbox
+          className="tick"
           checked={right !== undefined}
           onChange={({ target }) => putBar({ right: target.checked ? { link, foot } : undefined })}
         >

@@ -24,7 +24,7 @@ export function SetUpSheet({ result }: { result: RollResult | null }) {
   const printing = usePrinting();
   if (!printing) return null;
   return (
-    <PaperSheet label="Set-up sheet" title="Set-up" caution={CAUTION}>
+    <PaperSheet label="Set-up sheet" title="Set-up" caution={CAUTION} figure="tyres">
       <div className="beside">
         <div>
           <h2>As it stands</h2>
