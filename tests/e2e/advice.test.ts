@@ -55,6 +55,18 @@ test('a kit of fixed lengths: what the axle does with it is said, its eyes give 
   await hands.undo();
   await hands.reads(verdict('made'), 'the axle stands');
 
+  // The same bars, wound in, with thread enough: they are wound out until the axle stands where it is drawn.
+  await hands.type('made/lower-left', '22 3/4');
+  await hands.reads(verdict('made'), /lower links are .* shorter than drawn/);
+  await hands.type('opens/lower-left', '23 3/4');
+  await hands.reads(verdict('made'), 'The bars you have put the axle where it is drawn.');
+  await hands.reads(
+    verdict('made'),
+    /Wind out the lower links .* in, .* in to spare; wound in, the axle stands/,
+  );
+  await hands.type('opens/lower-left', '22 1/2');
+  await hands.reads('.field-problem', /22 3\/4/);
+
   await hands.clickOn(
     '(//div[@aria-label="Mounts of the upper link"]//button[normalize-space()="bracket with holes"])[1]',
   );
@@ -181,4 +193,49 @@ test('the rear’s share of the braking brings the anti-lift beside the anti-squ
   expect(Math.abs(Number.parseFloat(await hands.readout('antiLift')) - 0.35 * squat)).toBeLessThan(1);
   await hands.type('rearShare', Key.BACK_SPACE);
   await hands.until(async () => (await hands.count('[data-readout=antiLift]')) === 0);
+});
+
+test('a figure that hangs on a guess is dashed, in the bay too, until what it hangs on is said to be right', async () => {
+  await hands.go('cinder', 'locate');
+  await hands.part('Sideways');
+  const dashed = '[data-readout=eyeToEye].guessed-figure';
+  expect(await (await hands.find(dashed)).getAttribute('title')).toContain('Mounts of the panhard bar');
+  await hands.find('.roll-centre .dim-text .guessed');
+  await hands.reads('.what-dashed-means', 'hangs on what is guessed');
+  await hands.clickOn('//*[@data-verdict="plan"]//button[normalize-space()="It is right as it stands"]');
+  await hands.until(async () => (await hands.count(dashed)) === 0);
+  await hands.find('[data-readout=eyeToEye]');
+  // The roll centre hangs on the links, too.
+  await hands.find('[data-readout=rollCentre].guessed-figure');
+});
+
+test('what one turn of each bar does stands beside how it is adjusted, and follows its thread', async () => {
+  await hands.go('cinder', 'ride');
+  await hands.driver.executeScript('document.querySelectorAll("details").forEach((d) => (d.open = true))');
+  await hands.reads('[data-turn=panhard]', /0\.125 right/);
+  await hands.reads('[data-turn=upper-left]', /nose|up/);
+  expect(await hands.count('[data-turn]')).toBe(5);
+  await hands.clickOn(
+    '//*[@data-adjuster="panhard"]//*[contains(@class,"ant-select-selector") or contains(@class,"ant-select-content")]',
+  );
+  await hands.clickOn(
+    '//*[contains(@class,"ant-select-item-option-content")][normalize-space()="no thread: fixed length"]',
+  );
+  await hands.until(async () => (await hands.count('[data-turn]')) === 4);
+});
+
+test('a right end link that stands otherwise is asked for by itself, dragged by itself and taken back', async () => {
+  await hands.go('copperline', 'roll');
+  await hands.part('Sway bar');
+  expect(await hands.count('[data-bar=rear-foot-right]')).toBe(0);
+  const rate = await hands.readout('barRollRate');
+  await hands.clickOn('//label[normalize-space()="The right link stands otherwise"]');
+  await hands.find('[data-bar=rear-foot-right]');
+  expect(await hands.readout('barRollRate')).toBe(rate);
+  await hands.type('roll/right/foot/out', '40');
+  await hands.until(async () => (await hands.readout('barRollRate')) !== rate);
+  expect(await hands.value('roll/foot/out')).toBe('0');
+  await hands.clickOn('//label[normalize-space()="The right link stands otherwise"]');
+  await hands.until(async () => (await hands.readout('barRollRate')) === rate);
+  expect(await hands.count('[data-bar=rear-foot-right]')).toBe(0);
 });

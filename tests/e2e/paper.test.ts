@@ -14,6 +14,8 @@ const SHEETS: [car: string, station: string, part: string | null, words: string[
   ['cinder', 'roll', 'Balance', ['What a step does', 'hole 1 of 3 from the tip', 'looser'], 1],
   ['copperline', 'roll', 'Sway bar', ['Bends, radius', 'end hole to end hole along it'], 2],
   ['marigold', 'cut', null, ['Cut list: panhard bar', 'left-hand'], 1],
+  ['cinder', 'cut', null, ['Guessed, not read or said: Mounts of the panhard bar'], 1],
+  ['cinder', 'locate', 'Lengthwise', ['* Guessed: it stands where the pattern'], 1],
   ['marigold', 'weld', null, ['Hold before welding', 'Eye to eye', 'Frame bracket'], 2],
   ['marigold', 'ride', null, ['Centre the axle on the ground', 'Tyre to frame, left'], 1],
 ];
