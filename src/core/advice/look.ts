@@ -4,9 +4,12 @@ import { analyseLocate } from '@/core/locate/analyse';
 import { mostSideways } from '@/core/locate/travelCurve';
 import { locateInput, type Gap } from '@/core/locate/types';
 import { LIMITS } from '@/core/materials/limits';
+import type { Corner } from '@/core/balance/steadyCorner';
+import { InputError, orRefusal } from '@/core/rig/read';
 import { analyseRoll, ROLL_PARTS } from '@/core/roll/analyse';
+import { cannotBeWorkedOut } from '@/core/roll/checks';
 import { rollInput } from '@/core/roll/input';
-import { aboutOf, type Finding, type Judged } from '@/core/verdict/verdict';
+import { aboutOf, judged, type Finding, type Judged } from '@/core/verdict/verdict';
 
 /** The numbers by which changes of a car are told: mm, per cent, degrees of steer for a degree of roll, degrees. */
 export type Numbers = {
@@ -28,7 +31,8 @@ export type Look = {
 const AT_RIDE = { left: 0, right: 0 };
 
 /**
- * Everything that is said of what is laid out, springs and bars, and the bar on the saw: what a remedy can change.
+ * Everything that is said of what is laid out, springs and bars, and the bar on the saw: what a remedy can change. Springs and a bar that
+ * cannot be worked out are said to be so, and leave what is laid out as it is.
  *
  * @throws InputError where the members cannot hold the axle or be assembled
  */
@@ -36,19 +40,14 @@ export function lookAt(job: Job): Look {
   const input = locateInput(job, AT_RIDE);
   const result = analyseLocate(input);
   const { sideways, lengthwise, room } = judgeLocate(job, input, result);
-  const rolling = rollInput(job, AT_RIDE);
-  const parts = ROLL_PARTS.map((part) => ({ part, found: analyseRoll(rolling, part) }));
-  const rolled = parts.flatMap(({ part, found }) =>
-    judgeRoll(job, rolling, part, found).map(at('roll', part)),
-  );
+  const rolling = rolled(job);
   const { ride, driven } = result;
-  const corner = parts[0]!.found.corner;
   return {
     said: [
       ...sideways.map(at('locate', 'bar')),
       ...lengthwise.map(at('locate', 'links')),
       ...room.map(at('locate', 'room')),
-      ...[...new Map(rolled.map((said) => [said.verdict.id, said])).values()],
+      ...rolling.said,
       ...judgeCut(job).map((verdict) => ({ station: 'cut' as const, verdict })),
     ],
     gaps: result.gaps,
@@ -57,9 +56,24 @@ export function lookAt(job: Job): Look {
       antiSquat: ride.antiSquatPct ?? null,
       rollSteer: ride.rollSteer,
       sideways: mostSideways(driven, ride.y),
-      frontShare: corner?.frontShare ?? null,
-      lean: corner?.rollDeg ?? null,
+      frontShare: rolling.corner?.frontShare ?? null,
+      lean: rolling.corner?.rollDeg ?? null,
     },
+  };
+}
+
+/** What is said at Roll, each thing once, and the car in the corner asked about. */
+function rolled(job: Job): { said: Look['said']; corner: Corner | null } {
+  const input = rollInput(job, AT_RIDE);
+  const parts = orRefusal(() => ROLL_PARTS.map((part) => ({ part, found: analyseRoll(input, part) })));
+  if (parts instanceof InputError) {
+    const verdict = judged(job, cannotBeWorkedOut(parts.expected), []);
+    return { said: [at('roll', 'bar')(verdict)], corner: null };
+  }
+  const said = parts.flatMap(({ part, found }) => judgeRoll(job, input, part, found).map(at('roll', part)));
+  return {
+    said: [...new Map(said.map((one) => [one.verdict.id, one])).values()],
+    corner: parts[0]!.found.corner,
   };
 }
 

@@ -11,7 +11,8 @@ import {
   type Judged,
   type State,
 } from '@/core/verdict/verdict';
-import type { Look } from './look';
+import { InputError, orRefusal } from '@/core/rig/read';
+import { lookAt } from './look';
 
 /** Something that does not hold, or is not known, and where it is said: the station and which part of it. */
 export type Open = {
@@ -28,10 +29,12 @@ export type Open = {
 export const stopsOf = (open: Open[], member: string): string[] =>
   open
     .filter((one) => one.station === 'locate' && one.state === 'stop')
-    .filter((one) =>
-      placeOf(one)
-        .split(/ \/ |\//)
-        .includes(member),
+    .filter(
+      (one) =>
+        one.id === UNHELD ||
+        placeOf(one)
+          .split(/ \/ |\//)
+          .includes(member),
     )
     .map(({ title }) => asClause(title));
 
@@ -41,14 +44,30 @@ export const openAmong = (said: { station: StationId; part?: string; verdict: Ju
     state === 'ok' ? [] : [{ station, ...(part && { part }), id, state, would, title, where }],
   );
 
-/** What of a job does not hold, station by station, the gravest first. */
-export function openOf(job: Job, { said }: Look): Open[] {
+/** What of a job does not hold, station by station, the gravest first; of an axle that nothing holds, that it is so. */
+export function openIn(job: Job): Open[] {
+  const look = orRefusal(() => lookAt(job));
+  return openOf(job, look instanceof InputError ? [unheld(look.expected)] : openAmong(look.said));
+}
+
+/** An axle that cannot be worked out stops every bar of it. */
+const UNHELD = 'cannotBeHeld';
+const unheld = (problem: string): Open => ({
+  station: 'locate',
+  id: UNHELD,
+  state: 'stop',
+  would: 'stop',
+  title: `The axle cannot be worked out: ${problem}.`,
+  where: '',
+});
+
+function openOf(job: Job, laidOut: Open[]): Open[] {
   const record = judgeRecord(job, agreementOf(surveyedCar(job)));
-  return gravestFirst(
-    openAmong([
+  return gravestFirst([
+    ...openAmong([
       ...record.map((verdict) => ({ station: 'record' as const, part: 'agree', verdict })),
       ...judgePlace(job).map((verdict) => ({ station: 'place' as const, verdict })),
-      ...said,
     ]),
-  );
+    ...laidOut,
+  ]);
 }

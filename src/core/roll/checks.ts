@@ -1,3 +1,4 @@
+import { capital } from '@/core/rig/names';
 import type { Tape } from '@/core/units/tape';
 import { gravestFirst, type Verdict } from '@/core/verdict/verdict';
 import type { RollPart, RollResult } from './analyse';
@@ -23,3 +24,12 @@ function checksOf(input: RollInput, part: RollPart, result: RollResult, tape: Ta
       return balanceChecks(input, result, tape);
   }
 }
+
+/** Springs and a bar that cannot be worked out as they are typed. @param problem what is wrong, as it was refused */
+export const cannotBeWorkedOut = (problem: string): Verdict => ({
+  id: 'cannotBeWorkedOut',
+  state: 'stop',
+  title: 'Springs and sway bar cannot be worked out as they stand.',
+  reason: `${capital(problem)}. Nothing here is judged until then.`,
+  remedies: [],
+});

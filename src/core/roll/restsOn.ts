@@ -69,6 +69,7 @@ const RESTS: Record<string, (rig: Rig) => InputId[]> = {
   shockFits: travel,
   cornerTravel: lean,
   cannotHold: carOf,
+  cannotBeWorkedOut: nothing,
   goesOver: carOf,
   rollAngle: carOf,
   balance: carOf,

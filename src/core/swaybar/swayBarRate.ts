@@ -151,7 +151,10 @@ export function eyeTravels(
     const now = minus(moved(far), eye);
     const under = dot(rest, rest) - now[0] ** 2 - now[1] ** 2;
     if (under <= 0 || Math.abs(unit(rest)[2]) < FLAT)
-      throw new InputError(`${path}.links.${side}`, 'lies flat: it cannot lift its eye; stand it up');
+      throw new InputError(
+        `${path}.links.${side}`,
+        'the end link lies flat: it cannot lift its eye; stand it up',
+      );
     return now[2] - Math.sign(rest[2]) * Math.sqrt(under);
   }) as [number, number];
 }
