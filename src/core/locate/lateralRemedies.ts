@@ -35,20 +35,32 @@ export function lateralRemedies(
   };
 }
 
-/** Level first, which is free; then the shortest level bar that keeps the axle within the limit, if it fits between the tyres. */
+/**
+ * Level first, which is free; then the shortest level bar that keeps the axle within the limit, if it fits between the tyres: by its
+ * frame end alone, or with that all the way out, by its axle end too.
+ */
 function lengthRemedy(
   { rig, bump, droop, shiftLimit, school, tireWidth }: LocateInput,
   bar: LinkMember,
 ): LateralRemedies['length'] {
   const level = bar.axle[2] + meantRise(rig, bar, school, bump, droop).rise;
-  const mostWith = (y: number) => {
-    const moved = withLink(rig, bar.id, (m) => ({ ...m, chassis: [m.chassis[0], y, level] }));
+  const mostWith = (y: number, axle = bar.axle[1]) => {
+    const moved = withLink(rig, bar.id, (m) => ({
+      ...m,
+      chassis: [m.chassis[0], y, level],
+      axle: [m.axle[0], axle, m.axle[2]],
+    }));
     return sidewaysOverTravel(moved, bump, droop).most;
   };
   if (mostWith(bar.chassis[1]) <= shiftLimit) return { kind: 'level' };
   const outward = -Math.sign(bar.axle[1]) || 1;
   const farthest = outward * (rig.track / 2 - (tireWidth ?? 0) / 2 - LIMITS.clearance.tyre);
-  if (mostWith(farthest) > shiftLimit) return { kind: 'tooShort', longest: Math.abs(farthest - bar.axle[1]) };
+  if (mostWith(farthest) > shiftLimit) {
+    if (mostWith(farthest, -farthest) > shiftLimit)
+      return { kind: 'tooShort', longest: 2 * Math.abs(farthest) };
+    const axle = falsePosition((at) => mostWith(farthest, at) - shiftLimit, bar.axle[1], -farthest, CLOSE);
+    return { kind: 'bothOut', chassis: farthest, axle, farthest: -farthest };
+  }
   const y = falsePosition((at) => mostWith(at) - shiftLimit, bar.chassis[1], farthest, CLOSE);
   return { kind: 'longer', y, farthest };
 }

@@ -184,6 +184,7 @@ export type LateralRemedies = {
   length:
     | { kind: 'level' }
     | { kind: 'longer'; y: number; farthest: number }
+    | { kind: 'bothOut'; chassis: number; axle: number; farthest: number }
     | { kind: 'tooShort'; longest: number }
     | null;
   away: number | null;

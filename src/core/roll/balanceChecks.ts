@@ -1,3 +1,4 @@
+import { handlingIn, handlingOf, outsideRise, softened } from './handling';
 import { LIMITS } from '@/core/materials/limits';
 import { G } from '@/core/units/gravity';
 import { sayLength } from '@/core/units/length';
@@ -9,12 +10,6 @@ import type { Use } from '@/core/materials/uses';
 import { FORCE, ROLL_RATE } from '@/core/units/unit';
 
 const say = (share: number) => `${(100 * share).toFixed(0)} %`;
-
-/** Tight, loose or neither, for a front that carries so much of the weight. */
-function leaning(frontShare: number, frontWeight: number): 'tight' | 'loose' | 'even' {
-  const off = frontShare - frontWeight - LIMITS.balance.neutral;
-  return off > LIMITS.balance.band ? 'tight' : off < -LIMITS.balance.band ? 'loose' : 'even';
-}
 
 /** What is to be said of the whole car in a corner, and at the launch. */
 export function balanceChecks(input: RollInput, result: RollResult, tape: Tape): Verdict[] {
@@ -74,12 +69,18 @@ function leanCheck(use: Use, roll: number): Verdict {
 }
 
 function balanceCheck(
-  { use, rig }: RollInput,
-  { neutralRollRate: even }: RollResult,
+  input: RollInput,
+  { neutralRollRate: even, balance, corner }: RollResult,
   frontShare: number,
   weight: number,
 ): Verdict {
-  const way = leaning(frontShare, weight);
+  const { use, rig } = input;
+  const way = handlingOf(frontShare, weight);
+  // A car that leans much or little already is evened out at the end that does not make that worse.
+  const [least, most] = LIMITS.rollGradient[use];
+  const gradient = balance!.rollGradientDegPerG;
+  const leansMuch = gradient > most || (corner !== null && outsideRise(rig, corner) > input.bump);
+  const leansLittle = gradient < least;
   const titles = {
     even: 'Neither tight nor loose.',
     tight: 'It will push: tight.',
@@ -87,11 +88,19 @@ function balanceCheck(
   };
   const cures = {
     even: null,
-    tight: 'More roll stiffness behind, or a higher roll centre there; less in front.',
+    tight: leansLittle
+      ? 'Less roll stiffness in front.'
+      : leansMuch
+        ? 'More roll stiffness behind, or a higher roll centre there.'
+        : 'More roll stiffness behind, or a higher roll centre there; less in front.',
     loose:
       use === 'drag'
         ? 'On the strip that is the price of even tyres; on the road drive it so.'
-        : 'Less roll stiffness behind, or a lower roll centre there; more in front.',
+        : leansLittle
+          ? 'Less roll stiffness behind, or a lower roll centre there.'
+          : leansMuch
+            ? 'More roll stiffness in front.'
+            : 'Less roll stiffness behind, or a lower roll centre there; more in front.',
   };
   const never = even !== null && !Number.isFinite(even) && way !== 'even' && use !== 'drag';
   const cure = never ? beyondHere(rig.end, even) : cures[way];
@@ -120,7 +129,7 @@ export function barChoice(
   if (!without || !corner || !lifts || weight === undefined || rig.end !== 'rear') return [];
   // On the strip it evens the tyres at the launch, and corners are not what it is for.
   if (use === 'drag') return [];
-  const [now, then] = [leaning(corner.frontShare, weight), leaning(without.frontShare, weight)];
+  const [now, then] = [handlingOf(corner.frontShare, weight), handlingOf(without.frontShare, weight)];
   const lifting = lifts.rear < cornerG && without.lifts.rear > cornerG;
   const looser = now === 'loose' && then !== 'loose';
   if (!looser && !lifting) return [];
@@ -132,7 +141,7 @@ export function barChoice(
       reason: `With it the front takes ${say(corner.frontShare)} of the load transfer${lifting ? ' and the inside rear wheel, which should drive, comes off the ground' : ''}; without it ${say(without.frontShare)}, which is ${then === 'even' ? 'neither tight nor loose' : then}. It buys ${Math.abs(without.rollDeg - corner.rollDeg).toFixed(1)}° less lean at ${cornerG} g.`,
       remedies: [
         { text: 'Run without it', roll: { bar: null } },
-        { text: 'If it leans too much then: stiffer springs, or a bar in front.' },
+        { text: 'If it leans too much then: a bar in front, or stiffer springs there.' },
       ],
     },
   ];
@@ -146,7 +155,7 @@ export function barNeeded(
 ): Verdict[] {
   const weight = rig.masses?.frontFraction;
   if (bar || !corner || weight === undefined) return [];
-  const way = leaning(corner.frontShare, weight);
+  const way = handlingOf(corner.frontShare, weight);
   // A bar here helps where the other end does too little: a pushing car wants one behind, a loose one in front.
   const wanted = way === (rig.end === 'rear' ? 'tight' : 'loose');
   const helps = wanted && even !== null && even > 0;
@@ -201,7 +210,9 @@ function bindCheck({ stiffness: { sprung, bind } }: RollResult, tape: Tape): Ver
   ];
 }
 
-function lift({ cornerG }: RollInput, { wheelLiftG: lifts }: RollResult): Verdict[] {
+function lift(input: RollInput, result: RollResult): Verdict[] {
+  const { wheelLiftG: lifts } = result;
+  const { cornerG } = input;
   if (!lifts) return [];
   const end = lifts.front < lifts.rear ? 'front' : 'rear';
   if (lifts[end] > cornerG) return [];
@@ -214,7 +225,14 @@ function lift({ cornerG }: RollInput, { wheelLiftG: lifts }: RollResult): Verdic
         end === 'rear'
           ? 'From there on it drives nothing, and the front takes all that comes on top.'
           : 'From there on the rear takes all that comes on top, and the steering goes light.',
-      remedies: [{ text: `Less roll stiffness at the ${end}, more at the other end.` }],
+      remedies: [
+        {
+          text:
+            handlingIn(input, result) === softened({ end })
+              ? 'A lower centre of gravity, or a wider track: less roll stiffness there would put it out of balance the more.'
+              : `Less roll stiffness at the ${end}, more at the other end.`,
+        },
+      ],
     },
   ];
 }

@@ -1,3 +1,5 @@
+import { endsOf, handlingIn, outsideRise, softened, stiffened } from './handling';
+import { capital } from '@/core/rig/names';
 import { LIMITS } from '@/core/materials/limits';
 import { sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
@@ -6,7 +8,6 @@ import type { RollResult } from './analyse';
 import type { RideAnswer } from '@/core/springs/springTravel';
 import type { RollInput } from './input';
 import { toRadians } from '@/core/geometry/angle';
-import type { Use } from '@/core/materials/uses';
 import { FORCE, PRESSURE } from '@/core/units/unit';
 
 /** What is to be said of springs, shocks and stops. */
@@ -35,28 +36,58 @@ function sprungChecks(input: RollInput, result: RollResult, tape: Tape): Verdict
     ...stopChecks(input, ride, tape),
     ...cornerChecks(input, result, tape),
     ...standChecks(input, ride, tape),
-    frequencyCheck(input.use, ride),
+    frequencyCheck(input, result, ride),
   ];
 }
 
-function frequencyCheck(use: Use, { frequency }: RideAnswer): Verdict {
+/** Softer or harder on its springs than cars of its use are mostly run. */
+function bounces({ use }: RollInput, { frequency }: RideAnswer): 'soft' | 'hard' | 'usual' {
   const [least, most] = LIMITS.rideFrequency[use];
-  const state = frequency < least || frequency > most ? 'look' : 'ok';
+  return frequency < least ? 'soft' : frequency > most ? 'hard' : 'usual';
+}
+
+function frequencyCheck(input: RollInput, result: RollResult, ride: RideAnswer): Verdict {
+  const [least, most] = LIMITS.rideFrequency[input.use];
+  const how = bounces(input, ride);
+  const run = `this use is mostly run between ${least} and ${most}.`;
+  const reasons = {
+    soft: `Soft: ${run} It will need its travel.`,
+    hard: `Hard: ${run} The tyre leaves the ground over bumps.`,
+    usual: capital(run),
+  };
   return {
     id: 'frequency',
-    state,
-    title: `Bounces ${frequency.toFixed(2)} times a second.`,
-    reason:
-      frequency < least
-        ? `Soft: this use is mostly run between ${least} and ${most}. It will need its travel.`
-        : frequency > most
-          ? `Hard: this use is mostly run between ${least} and ${most}. The tyre leaves the ground over bumps.`
-          : `This use is mostly run between ${least} and ${most}.`,
+    state: how === 'usual' ? 'ok' : 'look',
+    title: `Bounces ${ride.frequency.toFixed(2)} times a second.`,
+    reason: reasons[how],
     remedies:
-      state === 'ok'
+      how === 'usual'
         ? []
-        : [{ text: frequency < least ? 'Stiffer springs.' : 'Softer springs, and a bar for the lean.' }],
+        : [{ text: how === 'soft' ? stiffer(input, result) : softer(input, result, ride) }],
   };
+}
+
+/** Stiffer springs, with what they ask for of the other end where they alone would put the car out of balance the more. */
+function stiffer(input: RollInput, result: RollResult): string {
+  const way = handlingIn(input, result);
+  return way === stiffened(input.rig)
+    ? `Stiffer springs, and the ${endsOf(input.rig).other} stiffened against roll by more: it is ${way} already.`
+    : 'Stiffer springs.';
+}
+
+/** Softer springs, with what they cost. */
+function softer(input: RollInput, result: RollResult, { hardBump }: RideAnswer): string {
+  const way = handlingIn(input, result);
+  const bar = input.bar ? 'a stiffer bar' : 'a bar';
+  const springs =
+    way === stiffened(input.rig)
+      ? `Softer springs: that makes it less ${way}, too`
+      : way === softened(input.rig)
+        ? `Softer springs, and ${bar} that gives back more against roll than they did: it is ${way} already`
+        : `Softer springs, and ${bar} for the lean`;
+  return hardBump === null
+    ? `${springs}; and first a bump stop or more travel: a hard bump uses all of it up as it is.`
+    : `${springs}.`;
 }
 
 function lengthChecks({ springs }: RollInput, { rows }: RideAnswer, tape: Tape): Verdict[] {
@@ -128,11 +159,9 @@ function shockChecks({ shock, stop }: RollInput, { shock: lengths }: RollResult,
   return verdicts;
 }
 
-function stopChecks(
-  { stop, bump }: RollInput,
-  { hardBump, rows, standing }: RideAnswer,
-  tape: Tape,
-): Verdict[] {
+function stopChecks(input: RollInput, ride: RideAnswer, tape: Tape): Verdict[] {
+  const { stop, bump } = input;
+  const { hardBump, rows, standing } = ride;
   const verdicts: Verdict[] = [];
   if (stop && stop.gap >= bump)
     verdicts.push({
@@ -152,9 +181,7 @@ function stopChecks(
           reason: `At full bump a wheel carries ${FORCE.say(most, tape)}, ${(most / standing).toFixed(1)} times what it does at rest; a hard bump asks for twice.`,
           remedies: [
             {
-              text: stop
-                ? 'Stiffer springs, a stiffer stop, or more travel.'
-                : 'Stiffer springs, more travel, or a bump stop.',
+              text: `${bounces(input, ride) === 'hard' ? 'More' : 'Stiffer springs, more'} travel, or ${stop ? 'a stiffer' : 'a bump'} stop.`,
             },
           ],
         }
@@ -170,14 +197,12 @@ function stopChecks(
 }
 
 /** What the lean of the corner takes of the outside wheel's travel. */
-function cornerChecks(
-  { stop, rig, bump, cornerG }: RollInput,
-  { corner, offStops }: RollResult,
-  tape: Tape,
-): Verdict[] {
+function cornerChecks(input: RollInput, result: RollResult, tape: Tape): Verdict[] {
+  const { stop, rig, bump, cornerG } = input;
+  const { corner, offStops } = result;
   if (!corner) return [];
   const lean = Math.tan(toRadians(corner.rollDeg));
-  const rise = (rig.track / 2) * lean;
+  const rise = outsideRise(rig, corner);
   const behind = rig.end === 'rear';
   if (corner.stop > 0 && offStops) {
     const felt = Math.abs(corner.frontShare - offStops.frontShare) >= LIMITS.balance.felt;
@@ -185,10 +210,14 @@ function cornerChecks(
       {
         id: 'cornerTravel',
         state: felt ? 'look' : 'ok',
-        title: `Leaning at ${cornerG} g it sits ${sayLength(corner.stop, tape)} into its bump stop.`,
+        title: `Handling at ${cornerG} g it sits ${sayLength(corner.stop, tape)} into its bump stop.`,
         reason: `From ${offStops.touches.toFixed(2)} g on this end is harder than its springs: the front’s share is ${percent(corner.frontShare)}, and would be ${percent(offStops.frontShare)} off the stop; ${felt ? `${behind ? 'the tail steps out' : 'the front pushes'} as it is reached` : 'that is hardly felt'}.`,
         remedies: felt
-          ? [{ text: 'Stiffer against roll, a shorter or softer stop, or more room above it.' }]
+          ? [
+              {
+                text: `${stifferAgainstRoll(input, result)}, a shorter or softer stop, or more room above it.`,
+              },
+            ]
           : [],
       },
     ];
@@ -199,16 +228,27 @@ function cornerChecks(
       id: 'cornerTravel',
       state: onLast ? 'look' : 'ok',
       title: onLast
-        ? `Leaning at ${cornerG} g it is out of travel outside.`
-        : `Leaning at ${cornerG} g takes ${sayLength(rise, tape)} of the ${sayLength(bump, tape)} outside.`,
+        ? `Handling at ${cornerG} g it is out of travel outside.`
+        : `Handling at ${cornerG} g takes ${sayLength(rise, tape)} of the ${sayLength(bump, tape)} outside.`,
       reason: onLast
         ? `The outside wheel rises ${sayLength(rise, tape)} and has ${sayLength(bump, tape)}: this end goes hard at once in the middle of the corner, ${behind ? 'and the tail steps out' : 'and the front pushes'}.`
         : stop
           ? `Its bump stop is ${sayLength(Math.max(0, stop.gap - stop.out * lean), tape)} off then. What is left is for the bumps.`
           : 'What is left is for the bumps in it.',
-      remedies: onLast ? [{ text: 'Stiffer against roll, a bump stop, or more travel.' }] : [],
+      remedies: onLast
+        ? [{ text: `${stifferAgainstRoll(input, result)}, a bump stop, or more travel.` }]
+        : [],
     },
   ];
+}
+
+/** Where stiffness against roll takes lean away and does not put the car out of balance the more. */
+function stifferAgainstRoll(input: RollInput, result: RollResult): string {
+  const way = handlingIn(input, result);
+  const { here, there } = endsOf(input.rig);
+  if (way === null) return 'Stiffer against roll';
+  if (way === 'even') return 'Stiffer against roll at both ends alike';
+  return `Stiffer against roll ${way === stiffened(input.rig) ? there : here}`;
 }
 
 const percent = (share: number) => `${(100 * share).toFixed(0)} %`;

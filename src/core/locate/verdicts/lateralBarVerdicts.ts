@@ -4,7 +4,7 @@ import { awayFromAxle, meantRise, type LateralBar } from '@/core/rig/lateralBar'
 import type { LinkMember } from '@/core/rig/members/link';
 import type { MountChange } from '@/core/rig/mounts';
 import { formatDegrees, sayLength, sayPast } from '@/core/units/length';
-import { division, upToLine, type Tape } from '@/core/units/tape';
+import { division, downToLine, upToLine, type Tape } from '@/core/units/tape';
 import type { Remedy, Verdict } from '@/core/verdict/verdict';
 import { mostSideways, rollCentreRange } from '../travelCurve';
 import { whileDriven, type LocateInput, type LocateResult } from '../types';
@@ -201,8 +201,23 @@ function lengthRemedy(
       };
     case 'tooShort':
       return {
-        text: `Even ${sayLength(remedy.longest, tape)} eye to eye, the most that fits between these tyres, is too short. Move the axle end outward too, shorten the travel, or accept more sideways movement.`,
+        text: `Even with both ends out at the tyres, ${sayLength(remedy.longest, tape)} eye to eye, it is too short. Shorten the travel, or accept more sideways movement.`,
       };
+    case 'bothOut': {
+      // What the frame end gives up to a line of the tape, the axle end makes good.
+      const frame = downToLine(Math.abs(remedy.chassis), tape);
+      const wanted = Math.abs(remedy.axle) + Math.abs(remedy.chassis) - frame;
+      const axle = Math.min(Math.abs(remedy.farthest), upToLine(wanted, tape));
+      const [y, axleY] = [Math.sign(remedy.chassis) * frame, Math.sign(remedy.farthest) * axle];
+      return {
+        text: `Both ends out: frame end ${sayLength(frame, tape)} and axle end ${sayLength(axle, tape)} from the centreline, ${level ? `level: ${sayLength(Math.abs(y - axleY), tape)} eye to eye` : 'leaning as the drag link does'}`,
+        changes: [
+          { member: member.id, end: 'chassis', axis: 1, mm: y },
+          { member: member.id, end: 'axle', axis: 1, mm: axleY },
+          levelled,
+        ],
+      };
+    }
     case 'longer': {
       // Out to the next line of the tape, which is what can be set.
       const out = Math.min(Math.abs(remedy.farthest), upToLine(Math.abs(remedy.y), tape));
