@@ -68,11 +68,11 @@ function search(job: Job, look: Look, said: Look['said'][number], cures: Remedy[
   return [...helping, ...(helping.length === 0 && priced ? [priced] : [])];
 }
 
-/** Two remedies that move one mount opposite ways are no remedies: each is told with what it works against. */
+/** Remedies of two verdicts that move one mount opposite ways are no remedies: each is told with what it works against. */
 function withoutOpposites(advice: Advice[], verdicts: Judged[], job: Job): Advice[] {
   const against = (one: Tried, index: number): Judged | undefined => {
     const other = advice.findIndex(
-      ({ offered }, i) => i !== index && offered.length > 0 && offered.every((o) => areOpposite(one, o, job)),
+      ({ offered }, i) => i !== index && offered.some((o) => areOpposite(one, o, job)),
     );
     return verdicts[other];
   };

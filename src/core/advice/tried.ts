@@ -1,10 +1,11 @@
 import type { Job } from '@/core/job/jobSchema';
+import { LIMITS } from '@/core/materials/limits';
 import { memberName } from '@/core/rig/names';
 import { orNone } from '@/core/rig/read';
 import { withRemedy } from '@/core/verdict/remedy';
 import { aboutOf, asClause, type Judged, type Remedy } from '@/core/verdict/verdict';
 import { effectsOf, type Effect } from './effects';
-import { gravities, lookAt, type Look } from './look';
+import { gravities, lookAt, type Look, type Numbers } from './look';
 import type { Trade } from './trade';
 
 /**
@@ -32,12 +33,34 @@ export function tried(
   const about = `${station} ${aboutOf(verdict)}`;
   const better = (is.get(about) ?? 0) < (was.get(about) ?? 0);
   const worse = [...is].filter(([key, rank]) => rank > (was.get(key) ?? 0)).map(([key]) => key);
+  const spoils = [
+    ...worse.map((key) => saidOf(key, after, job)),
+    ...fartherOut(job, before.numbers, after.numbers),
+  ];
   return {
     remedy,
-    helps: better && worse.length === 0,
-    spoils: better ? worse.map((key) => saidOf(key, after, job)) : [],
+    helps: better && spoils.length === 0,
+    spoils: better ? spoils : [],
     effects: effectsOf(before.numbers, after.numbers),
   };
+}
+
+/** What suits a car of this use, of the numbers that a change of its mounts moves; and by how much one of them is said to be another. */
+const SUITS = ({ use, locate }: Job) =>
+  [
+    { what: 'antiSquat', name: 'anti-squat', range: LIMITS.antiSquat[use], felt: 5 },
+    { what: 'rollSteer', name: 'how it steers as it rolls', range: LIMITS.rollSteer, felt: 0.01 },
+    { what: 'sideways', name: 'how far the axle goes sideways', range: [0, locate.shiftLimit], felt: 0.4 },
+  ] as const;
+
+/** Numbers outside of what suits the car that would go farther out, in words: a grave thing made graver, though it is called the same. */
+function fartherOut(job: Job, before: Numbers, after: Numbers): string[] {
+  return SUITS(job).flatMap(({ what, name, range: [least, most], felt }) => {
+    const [was, is] = [before[what], after[what]].map((v) =>
+      v === null ? 0 : Math.max(0, least - v, v - most),
+    ) as [number, number];
+    return was > 0 && is > was + felt ? [`${name} is still farther from what suits`] : [];
+  });
 }
 
 /** What is then said of something, as it begins; a pair of bodies by their names. */
