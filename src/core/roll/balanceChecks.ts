@@ -196,7 +196,8 @@ export function barNeeded(
 
 /** More members than the axle has motions hold the car against roll by bending their joints: past a share it is theirs. */
 function bindCheck({ stiffness: { sprung, bind } }: RollResult, tape: Tape): Verdict[] {
-  if (bind < LIMITS.balance.bindShare * (sprung + bind)) return [];
+  // Springs that nobody told of give nothing that it could be held against.
+  if (sprung <= 0 || bind < LIMITS.balance.bindShare * (sprung + bind)) return [];
   return [
     {
       id: 'bindRoll',

@@ -23,7 +23,8 @@ export function setUpOf({ rig, stop, cornerG }: RollInput, motion: Motion): SetU
     stops: stop && holding > 0 ? { ...stop, holding } : undefined,
   });
   const balance = ends && balanceOf(ends.front, ends.rear, ends.height);
-  if (!ends || !balance) return { end, car: null };
+  // An end whose springs nobody told of is not one that has none.
+  if (!ends || !balance || !end.springs?.length) return { end, car: null };
   return { end, car: { ...ends, balance, corner: cornerOf(ends, cornerG) } };
 }
 

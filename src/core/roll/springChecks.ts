@@ -1,7 +1,7 @@
 import { endsOf, handlingIn, outsideRise, softened, stiffened } from './handling';
 import { capital } from '@/core/rig/names';
 import { LIMITS } from '@/core/materials/limits';
-import { sayLength } from '@/core/units/length';
+import { decimalsBeside, sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import type { Verdict } from '@/core/verdict/verdict';
 import type { RollResult } from './analyse';
@@ -58,7 +58,7 @@ function frequencyCheck(input: RollInput, result: RollResult, ride: RideAnswer):
   return {
     id: 'frequency',
     state: how === 'usual' ? 'ok' : 'look',
-    title: `Bounces ${ride.frequency.toFixed(2)} times a second.`,
+    title: `Bounces ${ride.frequency.toFixed(decimalsBeside(ride.frequency, ride.frequency < least ? least : most, 2))} times a second.`,
     reason: reasons[how],
     remedies:
       how === 'usual'
@@ -135,7 +135,7 @@ function shockChecks({ shock, stop }: RollInput, { shock: lengths }: RollResult,
     verdicts.push({
       id: 'shockBottoms',
       state: 'stop',
-      title: `The shock bottoms ${sayLength(bottoms.lift, tape)} up.`,
+      title: `The shock bottoms ${bottoms.lift < 1 ? 'at ride height' : `${sayLength(bottoms.lift, tape)} up`}.`,
       reason: `It is ${sayLength(bump.length, tape)} at full bump and closes to ${sayLength(shock.closed, tape)}${stop && stop.gap < bottoms.lift ? ': the stop touches first, but does not hold it off' : ''}. A shock is no stop.`,
       remedies: [{ text: 'Mounts farther apart, a shorter shock, or less bump travel by a stop.' }],
     });
@@ -144,7 +144,7 @@ function shockChecks({ shock, stop }: RollInput, { shock: lengths }: RollResult,
     verdicts.push({
       id: 'shockTops',
       state: 'stop',
-      title: `The shock is pulled out ${sayLength(-tops.lift, tape)} below ride height.`,
+      title: `The shock is pulled out ${tops.lift > -1 ? 'at' : `${sayLength(-tops.lift, tape)} below`} ride height.`,
       reason: `It opens to ${sayLength(shock.open, tape)} and would have to be ${sayLength(droop.length, tape)} at full droop: it hangs the axle.`,
       remedies: [{ text: 'A longer shock, mounts nearer together, or a strap that ends the droop.' }],
     });
@@ -210,7 +210,7 @@ function cornerChecks(input: RollInput, result: RollResult, tape: Tape): Verdict
       {
         id: 'cornerTravel',
         state: felt ? 'look' : 'ok',
-        title: `Handling at ${cornerG} g it sits ${sayLength(corner.stop, tape)} into its bump stop.`,
+        title: `Leaning at ${cornerG} g it sits ${sayLength(corner.stop, tape)} into its bump stop.`,
         reason: `From ${offStops.touches.toFixed(2)} g on this end is harder than its springs: the front’s share is ${percent(corner.frontShare)}, and would be ${percent(offStops.frontShare)} off the stop; ${felt ? `${behind ? 'the tail steps out' : 'the front pushes'} as it is reached` : 'that is hardly felt'}.`,
         remedies: felt
           ? [
@@ -228,8 +228,8 @@ function cornerChecks(input: RollInput, result: RollResult, tape: Tape): Verdict
       id: 'cornerTravel',
       state: onLast ? 'look' : 'ok',
       title: onLast
-        ? `Handling at ${cornerG} g it is out of travel outside.`
-        : `Handling at ${cornerG} g takes ${sayLength(rise, tape)} of the ${sayLength(bump, tape)} outside.`,
+        ? `Leaning at ${cornerG} g it is out of travel outside.`
+        : `Leaning at ${cornerG} g takes ${sayLength(rise, tape)} of the ${sayLength(bump, tape)} outside.`,
       reason: onLast
         ? `The outside wheel rises ${sayLength(rise, tape)} and has ${sayLength(bump, tape)}: this end goes hard at once in the middle of the corner, ${behind ? 'and the tail steps out' : 'and the front pushes'}.`
         : stop

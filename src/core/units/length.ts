@@ -45,13 +45,6 @@ export function sayLength(mm: number, tape: Tape): string {
   return `${formatLength(mm, tape)} ${tape === 'mm' ? 'mm' : 'in'}`;
 }
 
-/**
- * What a field shows: the builder's own typing while it still stands for the value and suits the tape, else the
- * nearest line of the tape.
- *
- * @param mm the value, mm
- * @param typed what was typed for it, if anything
- */
 /** A length beside a limit that it is past: on a finer tape where both would read alike, else in decimals. */
 export function sayPast(mm: number, limit: number, tape: Tape): string {
   const allowed = sayLength(limit, tape);
@@ -59,6 +52,13 @@ export function sayPast(mm: number, limit: number, tape: Tape): string {
   return said ?? `${formatDecimal(mm, tape)} ${tape === 'mm' ? 'mm' : 'in'}`;
 }
 
+/**
+ * What a field shows: the builder's own typing while it still stands for the value and suits the tape, else the
+ * nearest line of the tape.
+ *
+ * @param mm the value, mm
+ * @param typed what was typed for it, if anything
+ */
 export function shownLength(mm: number, typed: string | undefined, tape: Tape): string {
   if (typed !== undefined && suitsTape(typed, tape)) {
     const parsed = parseLength(typed, tape);
@@ -77,6 +77,19 @@ function suitsTape(typed: string, tape: Tape): boolean {
   const imperial = /["'”″]|in|ft|\//i.test(typed) && !metric;
   return tape === 'mm' ? !imperial : !metric;
 }
+
+/** Most decimals of a number that is said beside a limit. */
+const FINEST = 4;
+
+/** So many decimals, or as many more as tell a number from the limit that it is held against. */
+export function decimalsBeside(value: number, limit: number, decimals: number): number {
+  const alike = value !== limit && value.toFixed(decimals) === limit.toFixed(decimals);
+  return alike && decimals < FINEST ? decimalsBeside(value, limit, decimals + 1) : decimals;
+}
+
+/** An angle that is held against a limit: to a tenth of a degree, or as finely as tells the two apart. */
+export const degreesBeside = (deg: number, limit: number): string =>
+  formatDegrees(deg, decimalsBeside(deg, limit, 1));
 
 /** An angle in degrees for people: one decimal, no minus zero. */
 export function formatDegrees(deg: number, decimals = 1): string {

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { lookAt } from '@/core/advice/look';
 import type { Job } from '@/core/job/jobSchema';
+import { withRoll } from '@/core/job/edits/roll';
+import { decimalsBeside, degreesBeside } from '@/core/units/length';
 import { orNone } from '@/core/rig/read';
 import { plausibleCar } from '../../support/plausible';
 
@@ -67,4 +69,30 @@ test('what is advised of springs, bars and balance never asks for more and for l
     { numRuns: Number(process.env.ADVICE_RUNS ?? 150), endOnFailure: true },
   );
   expect(heard.size).toBe(6);
+});
+
+test('of an end whose springs nobody told of, the car’s lean and balance are not judged', () => {
+  fc.assert(
+    fc.property(plausibleCar, (plain) => {
+      const car = withRoll(plain, { springs: null });
+      const said = orNone(() => lookAt(car))?.said ?? [];
+      const about = said.map(({ verdict }) => verdict.id);
+      const judged = /^(balance|rollAngle|inside|barWrong|barNeeded|bindRoll|cornerTravel|launch|frequency)/;
+      expect(about.filter((id) => judged.test(id))).toEqual([]);
+    }),
+    { numRuns: 25, endOnFailure: true },
+  );
+});
+
+test('a number past its limit is never said as the limit itself', () => {
+  const limit = fc.constantFrom(1.4, 3, 4, 15, 22.5, 90);
+  fc.assert(
+    fc.property(limit, fc.double({ min: 2e-4, max: 5, noNaN: true }), fc.boolean(), (of, by, over) => {
+      const value = over ? of + by : of - by;
+      const said = value.toFixed(decimalsBeside(value, of, 1));
+      expect(Number(said)).not.toBe(of);
+      expect(degreesBeside(value, of)).toBe(`${said}°`);
+      expect(degreesBeside(of, of)).toBe(`${of.toFixed(1)}°`);
+    }),
+  );
 });

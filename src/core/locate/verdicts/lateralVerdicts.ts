@@ -6,7 +6,7 @@ import type { Watts } from '@/core/rig/members/watts';
 import { memberName } from '@/core/rig/names';
 import { leaningPair } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
-import { formatDegrees, sayLength, sayPast } from '@/core/units/length';
+import { degreesBeside, sayLength, sayPast } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import type { Verdict } from '@/core/verdict/verdict';
 import { mostSideways, rollCentreRange } from '../travelCurve';
@@ -135,9 +135,9 @@ function spreadVerdict(rig: Rig): Verdict | null {
     state: ok ? 'ok' : 'look',
     title: ok
       ? 'The leaning links hold it sideways.'
-      : `The ${pair}s lean only ${formatDegrees(leaning.angle)} against each other.`,
+      : `The ${pair}s lean only ${degreesBeside(leaning.angle, LIMITS.leastSpread)} against each other.`,
     reason: ok
-      ? `The ${pair}s make ${formatDegrees(leaning.angle)} seen from above; at least ${LIMITS.leastSpread}° is wanted.`
+      ? `The ${pair}s make ${degreesBeside(leaning.angle, LIMITS.leastSpread)} seen from above; at least ${LIMITS.leastSpread}° is wanted.`
       : `Below ${LIMITS.leastSpread}° every side load pulls hard on them, and soft bushings let the axle step sideways.`,
     remedies: ok ? [] : [{ text: 'Bring their ends together at one body, farther apart at the other.' }],
   };

@@ -5,7 +5,7 @@ import { kindOf, linksOf } from '@/core/rig/members/members';
 import { memberName, capital } from '@/core/rig/names';
 import { leavesOf } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
-import { formatDegrees, sayLength } from '@/core/units/length';
+import { decimalsBeside, degreesBeside, formatDegrees, sayLength } from '@/core/units/length';
 import { division, type Tape } from '@/core/units/tape';
 import { whereAt, type Remedy, type Verdict } from '@/core/verdict/verdict';
 import { isSteered } from '../steering/steered';
@@ -39,7 +39,8 @@ export function linkVerdicts(input: LocateInput, found: LinkFindings, tape: Tape
 function antiSquatVerdict({ use, rig }: LocateInput, { antiSquat }: LinkFindings): Verdict | null {
   if (antiSquat === null || rig.end === 'front') return null;
   const [least, most] = LIMITS.antiSquat[use];
-  const shown = `${Math.round(antiSquat)} %`;
+  const beside = antiSquat < least ? least : most;
+  const shown = `${antiSquat.toFixed(decimalsBeside(antiSquat, beside, 0))} %`;
   if (antiSquat >= least && antiSquat <= most) {
     return {
       id: 'anti-squat',
@@ -82,7 +83,7 @@ function pinionVerdict({ rig }: LocateInput, { pinion }: LinkFindings): Verdict 
   const front = rig.end === 'front';
   const most = front ? LIMITS.casterSwing : LIMITS.pinionSwing;
   const ok = pinion <= most;
-  const turns = formatDegrees(pinion);
+  const turns = degreesBeside(pinion, most);
   return {
     id: front ? 'caster' : 'pinion',
     state: ok ? 'ok' : 'look',
@@ -209,7 +210,7 @@ function jointVerdict(input: LocateInput, { joint }: LinkFindings, tape: Tape): 
     title: ok
       ? 'Every joint stays within its swing.'
       : `The joint of the ${sayEye(joint, input)}, is past its swing ${at}.`,
-    reason: `${ok ? `Most: ${sayEye(joint, input)}, ` : ''}${formatDegrees(degrees)}${ok ? ` ${at}` : ''}; a ${kind} allows about ${formatDegrees(swing)} each way${ok ? '' : ', past that it is bent or torn'}.`,
+    reason: `${ok ? `Most: ${sayEye(joint, input)}, ` : ''}${degreesBeside(degrees, swing)}${ok ? ` ${at}` : ''}; a ${kind} allows about ${formatDegrees(swing)} each way${ok ? '' : ', past that it is bent or torn'}.`,
     remedies: ok
       ? []
       : [

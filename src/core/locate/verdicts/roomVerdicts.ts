@@ -1,5 +1,5 @@
 import { LIMITS } from '@/core/materials/limits';
-import { formatDegrees, sayLength } from '@/core/units/length';
+import { decimalsBeside, degreesBeside, formatDegrees, sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import { whereAt, type Verdict } from '@/core/verdict/verdict';
 import type { LocateInput, LocateResult, ShaftFindings } from '../types';
@@ -37,7 +37,12 @@ const shaftVerdicts = (input: LocateInput, shaft: ShaftFindings, tape: Tape): Ve
 
 function jointAngles({ front, rear }: ShaftFindings): Verdict {
   const { match, atRide } = LIMITS.driveshaft;
-  const shown = `Joint at the transmission ${formatDegrees(front)}, at the pinion ${formatDegrees(rear)} at ride height.`;
+  const decimals = Math.max(
+    decimalsBeside(Math.max(front, rear), atRide, 1),
+    decimalsBeside(Math.abs(front - rear), match, 1),
+  );
+  const [first, second] = [front, rear].map((angle) => formatDegrees(angle, decimals));
+  const shown = `Joint at the transmission ${first}, at the pinion ${second} at ride height.`;
   const apart = Math.abs(front - rear) > match;
   const steep = Math.max(front, rear) > atRide;
   return {
@@ -65,9 +70,9 @@ function swing(input: LocateInput, { most, mostAt }: ShaftFindings, tape: Tape):
     state: ok ? 'ok' : 'look',
     title: ok
       ? 'The shaft’s joints follow the travel.'
-      : `A joint of the shaft turns to ${formatDegrees(most)} ${at}.`,
+      : `A joint of the shaft turns to ${degreesBeside(most, inTravel)} ${at}.`,
     reason: ok
-      ? `Most: ${formatDegrees(most)}, ${at}.`
+      ? `Most: ${degreesBeside(most, inTravel)}, ${at}.`
       : `A plain joint binds somewhere past ${formatDegrees(inTravel)}; look up the one you have.`,
     remedies: ok ? [] : [{ text: 'Limit the droop, lengthen the shaft, or use a joint made for the angle.' }],
   };
