@@ -53,7 +53,8 @@ export function lookAt(job: Job): Look {
     gaps: result.gaps,
     numbers: {
       rollCentre: ride.rollCentreHeight,
-      antiSquat: ride.antiSquatPct ?? null,
+      // In front nothing is said of it: what drives and brakes there is another matter.
+      antiSquat: job.rig.end === 'rear' ? (ride.antiSquatPct ?? null) : null,
       rollSteer: ride.rollSteer,
       sideways: mostSideways(driven, ride.y),
       frontShare: rolling.corner?.frontShare ?? null,

@@ -33,9 +33,11 @@ export function tried(
   const about = `${station} ${aboutOf(verdict)}`;
   const better = (is.get(about) ?? 0) < (was.get(about) ?? 0);
   const worse = [...is].filter(([key, rank]) => rank > (was.get(key) ?? 0)).map(([key]) => key);
+  // What stops the work is cured even where something that wants a look wants it the more.
+  const stops = was.get(about) === 2;
   const spoils = [
     ...worse.map((key) => saidOf(key, after, job)),
-    ...fartherOut(job, before.numbers, after.numbers),
+    ...(stops ? [] : fartherOut(job, before.numbers, after.numbers)),
   ];
   return {
     remedy,
