@@ -3,6 +3,8 @@ import { LAYOUT_NAMES } from '@/core/rig/names';
 import { formatDegrees } from '@/core/units/length';
 import { sayGive } from '@/core/locate/verdicts/linkVerdicts';
 import { reachedPoints } from '@/core/locate/travelCurve';
+import type { LocateResult } from '@/core/locate/types';
+import type { Tape } from '@/core/units/tape';
 import { sayInstantCentre, sayTravel } from '@/core/locate/verdicts/words';
 import { travelOf } from '@/core/job/jobValues';
 import { useJobPart } from '@/store/jobStore';
@@ -71,9 +73,7 @@ function LinkResults() {
   if (!result) return null;
   const { links } = result;
   const [meet, meetUp] = sayInstantCentre(links.instantCentre, tape);
-  const moves = different(
-    reachedPoints(result.curve).map((p) => sayInstantCentre(p.instantCentre, tape).join(', ')),
-  );
+  const moves = meetOverTravel(result.curve, tape);
   return (
     <>
       <Readouts>
@@ -112,10 +112,10 @@ function LinkResults() {
           <PlusMinus of="crossing" />
           {meetUp && `, ${meetUp}`}
         </Readout>
-        {moves.length > 1 &&
-          ENDS.map((end, i) => (
+        {moves &&
+          (['droop', 'bump'] as const).map((end) => (
             <Readout key={end} name={`at ${end}`} of="instantCentreMoves">
-              {[moves[0]!, moves.at(-1)!][i]}
+              {moves[end]}
             </Readout>
           ))}
         {links.bind && (
@@ -129,10 +129,11 @@ function LinkResults() {
   );
 }
 
-/** The ends of the travel, in the order of a curve. */
-const ENDS = ['droop', 'bump'];
-/** Words along the travel, where they are not all the same. */
-const different = (words: string[]): string[] => (new Set(words).size > 1 ? words : []);
+/** Where the lines of the members meet as far down and as far up as the axle goes, in words; null where they meet in one place. */
+function meetOverTravel(curve: LocateResult['curve'], tape: Tape): Record<'droop' | 'bump', string> | null {
+  const words = reachedPoints(curve).map((p) => sayInstantCentre(p.instantCentre, tape).join(', '));
+  return new Set(words).size > 1 ? { droop: words[0]!, bump: words.at(-1)! } : null;
+}
 
 function steeringWord(rollSteer: number): string {
   if (Math.abs(rollSteer) < 0.005) return '';
