@@ -4,6 +4,7 @@ import { drivenTravel } from '@/core/job/jobValues';
 import { assemble, type Mechanism } from '@/core/kinematics/mechanism';
 import { isReached } from '@/core/kinematics/pose';
 import { LIMITS } from '@/core/materials/limits';
+import { guessesAmong } from '@/core/provenance/inputs';
 import { orNone } from '@/core/rig/read';
 import { withRemedy } from '@/core/verdict/remedy';
 import { mountsOf, type MountChange } from '@/core/rig/mounts';
@@ -132,8 +133,10 @@ function movesOf(job: Job, { name, mounts }: Ends): Sized[] {
   );
 }
 
-function pinionTurns({ rig: { driveshaft } }: Job): Sized[] {
-  if (!driveshaft) return [];
+/** Turns of the pinion towards a transmission whose angle is known: towards a guess nothing is turned. */
+function pinionTurns(job: Job): Sized[] {
+  const { driveshaft } = job.rig;
+  if (!driveshaft || guessesAmong(job, ['angle.transmission']).length > 0) return [];
   const now = driveshaft.pinionAngleDeg;
   const to = Array.from(
     { length: (2 * PINION.farthest) / PINION.step + 1 },

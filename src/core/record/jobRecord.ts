@@ -1,3 +1,4 @@
+import { lateralBarOf, leavesOf, lengthwiseLinks } from '@/core/rig/roles';
 import type { Job } from '@/core/job/jobSchema';
 import type { SurveyedCar } from '@/core/survey/network';
 import type { Approach } from './plan';
@@ -10,6 +11,8 @@ export const approachOf = ({ record, rig }: Job): Approach => ({
   scales: record.scales,
   brief: record.brief === true,
   driven: rig.driveshaft !== undefined,
+  heldBy: leavesOf(rig).length ? 'leaves' : lengthwiseLinks(rig).length ? 'links' : 'arms',
+  bar: lateralBarOf(rig) !== null,
   end: rig.end,
 });
 

@@ -28,6 +28,9 @@ export type Approach = {
   brief: boolean;
   /** the axle carries a driveshaft */
   driven: boolean;
+  /** what holds it lengthwise, and whether a bar across holds it sideways */
+  heldBy: 'links' | 'arms' | 'leaves';
+  bar: boolean;
   end: AxleEnd;
 };
 

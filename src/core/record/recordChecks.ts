@@ -171,7 +171,8 @@ function sideChecks(readings: Readings, tape: Tape): Verdict[] {
   });
 }
 
-function axleChecks(readings: Readings, { end }: Approach, tape: Tape): Verdict[] {
+function axleChecks(readings: Readings, approach: Approach, tape: Tape): Verdict[] {
+  const { end } = approach;
   const verdicts: Verdict[] = [];
   const angle = squareness(readings, end);
   const bases = bothSides(readings, 'wheelbase');
@@ -182,11 +183,7 @@ function axleChecks(readings: Readings, { end }: Approach, tape: Tape): Verdict[
       state: 'look',
       title: `Axle stands ${formatDegrees(Math.abs(angle), 2)} out of square.`,
       reason: `The wheelbase is ${sayLength(Math.abs(longer), tape)} longer on the ${longer > 0 ? 'left' : 'right'}. The car will run slightly crabwise.`,
-      remedies: [
-        {
-          text: `Square the axle with its links before the ${memberName(PANHARD, end)} is laid out: the bar is set parallel to the axle.`,
-        },
-      ],
+      remedies: [{ text: howToSquare(approach) }],
     });
   }
   const gaps = bothSides(readings, 'gapFrame');
@@ -197,14 +194,32 @@ function axleChecks(readings: Readings, { end }: Approach, tape: Tape): Verdict[
       state: 'look',
       title: `Axle sits ${sayLength(Math.abs(offset), tape)} to the ${offset > 0 ? 'left' : 'right'} of the frame.`,
       reason: `Tyre to frame: ${sayLength(gaps.left.value, tape)} left, ${sayLength(gaps.right.value, tape)} right; half of the difference.`,
-      remedies: [
-        {
-          text: 'No harm yet: the finished bar brings it to the middle at Ride. Hold it centred while the brackets are set.',
-        },
-      ],
+      remedies: [{ text: howToCentre(approach) }],
     });
   }
   return verdicts;
+}
+
+/** What squares an axle, before anything is built parallel to it. */
+function howToSquare({ heldBy, bar, end }: Approach): string {
+  const by = {
+    links: 'with its links',
+    arms: 'by the feet or the front joints of its arms',
+    leaves: 'on its springs, U-bolts slack: centre pins in their holes first, then perches and shackles',
+  };
+  const name = memberName(PANHARD, end);
+  return bar
+    ? `Square the axle ${by[heldBy]}, before the ${name} is laid out: the bar is set parallel to the axle.`
+    : `Square the axle ${by[heldBy]}.`;
+}
+
+/** What brings an axle to the middle. Leaves hold it sideways themselves: a bar is made to suit, not to pull it over. */
+function howToCentre({ heldBy, bar }: Approach): string {
+  if (heldBy === 'leaves')
+    return `Find out why first: centre pins, perches, a bent hanger, bushings.${bar ? ' The bar is made to suit the axle as its springs hold it, and does not pull it over against them.' : ''}`;
+  return bar
+    ? 'No harm yet: the finished bar brings it to the middle at Ride. Hold it centred while the brackets are set.'
+    : 'Look why: links of unlike length, a bent bracket, worn bushings.';
 }
 
 /** The way up to the stop, against the room between axle tube and rail, where both were read. */

@@ -5,6 +5,8 @@ import { curesFor } from '@/core/advice/cures';
 import { sayTrade } from '@/core/advice/words';
 import { gravities, lookAt, type Look } from '@/core/advice/look';
 import { readJob, writeJob } from '@/core/job/file';
+import { withLayout } from '@/core/job/edits/layout';
+import { newJob } from '@/core/job/newJob';
 import type { Job } from '@/core/job/jobSchema';
 import { assemble } from '@/core/kinematics/mechanism';
 import { LIMITS } from '@/core/materials/limits';
@@ -181,4 +183,13 @@ test('a bracket with holes is weighed by the hole', () => {
   expect(priced[0]!.remedy.text).toMatch(/holes? \(/);
   expect(priced[0]!.trade).toMatchObject({ step: 19.05, byHole: true, way: 'up' });
   expect(sayTrade(priced[0]!.trade!, 'in16')).toMatch(/^Each hole up: .*anti-squat \+/);
+});
+
+test('towards a transmission whose angle nobody has read no pinion is turned; towards one that was read, it is', () => {
+  const car = withLayout(newJob('car', 'Car', 'mm'), 'three-link-panhard');
+  const { driveshaft } = car.rig;
+  const steep = { ...car, rig: { ...car.rig, driveshaft: { ...driveshaft!, pinionAngleDeg: 6 } } };
+  expect(curesFor(steep, 'shaft-angles').cures).toEqual([]);
+  const told = { ...steep, typed: { ...steep.typed, 'driveshaft/transmissionAngleDeg': '2' } };
+  expect(curesFor(told, 'shaft-angles').cures.length).toBeGreaterThan(0);
 });

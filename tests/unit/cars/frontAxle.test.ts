@@ -119,6 +119,36 @@ describe('two wheelbases', () => {
     expect(line('front').ways![line('front').value > 0 ? 0 : 1]).toBe('right wheel ahead');
   });
 
+  test.each([
+    [
+      'three-link-panhard',
+      /with its links, before the panhard bar/,
+      /the finished bar brings it to the middle/,
+    ],
+    ['three-link-watts', /with its links\.$/, /links of unlike length/],
+    ['ladder-bars-panhard', /the feet or the front joints of its arms, before/, /the finished bar brings it/],
+    ['leaf-panhard', /on its springs, U-bolts slack/, /made to suit the axle as its springs hold it/],
+    [
+      'leaf-alone',
+      /perches and shackles\.$/,
+      /Find out why first: centre pins, perches, a bent hanger, bushings\.$/,
+    ],
+    ['front-four-link', /with its links, before the track bar/, /the finished bar brings it/],
+    ['front-leaf', /on its springs, U-bolts slack/, /Find out why first/],
+  ] as const)(
+    '%s: an axle out of square or off the middle is put right by what holds it',
+    (layout, square, middle) => {
+      const job = {
+        ...withLayout(newJob('a', 'A', 'mm'), layout),
+        readings: readings({ ...bases, 'gapFrame.left': 130, 'gapFrame.right': 110 }),
+      };
+      const said = checkRecord(job.readings, null, approachOf(job), 'mm');
+      const advice = (id: string) => said.find((v) => v.id === id)!.remedies[0]!.text;
+      expect(advice('square')).toMatch(square);
+      expect(advice('offset')).toMatch(middle);
+    },
+  );
+
   test('out of square is looked at the same at both ends', () => {
     for (const layout of ['three-link-panhard', 'front-four-link'] as const) {
       const job = { ...withLayout(newJob('a', 'A', 'mm'), layout), readings: readings(bases) };

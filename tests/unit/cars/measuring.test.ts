@@ -38,6 +38,8 @@ const whole: Approach = {
   scales: true,
   brief: false,
   driven: true,
+  heldBy: 'links',
+  bar: true,
   end: 'rear',
 };
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { withMounts } from '@/core/job/edits/mounts';
 import type { Job } from '@/core/job/jobSchema';
 import { analyseLocate } from '@/core/locate/analyse';
-import { mostSideways } from '@/core/locate/travelCurve';
+import { mostSideways, rollCentreRange } from '@/core/locate/travelCurve';
 import { locateInput } from '@/core/locate/types';
 import { locateVerdicts } from '@/core/locate/verdicts/verdicts';
 import { lateralBarOf } from '@/core/rig/roles';
@@ -50,7 +50,31 @@ test('a bar too short is made as long as keeps the axle within what is allowed: 
           }
       }
     }),
-    { numRuns: 150, endOnFailure: true },
+    { numRuns: 80, endOnFailure: true },
   );
   expect([...kinds].sort()).toEqual(['bothOut', 'level', 'longer', 'tooShort']);
+});
+
+test('where the roll centre moves more than the travel, it moves less with the frame end farther out', () => {
+  let seen = 0;
+  fc.assert(
+    fc.property(plausibleCar, fc.double({ min: 30, max: 150, noNaN: true }), (car, out) => {
+      const range = (job: Job) => {
+        const input = locateInput(job, { left: 0, right: 0 });
+        const { driven } = analyseLocate(input);
+        const said = locateVerdicts(input, analyseLocate(input), job.tape).sideways;
+        return { mm: rollCentreRange(driven), told: said.find(({ id }) => id === 'migration') };
+      };
+      const bar = lateralBarOf(car.rig);
+      const before = bar && orNone(() => range(car));
+      if (!before?.told) return;
+      seen++;
+      expect(before.told.remedies[0]!.text).toContain('The frame end farther out');
+      const y = bar!.chassis[1] + Math.sign(bar!.chassis[1] - bar!.axle[1]) * out;
+      const after = withMounts(car, [{ member: bar!.id, end: 'chassis', axis: 1, mm: y }]);
+      expect(range(after).mm).toBeLessThan(before.mm);
+    }),
+    { numRuns: 80, endOnFailure: true },
+  );
+  expect(seen).toBeGreaterThan(0);
 });

@@ -29,12 +29,16 @@ export function lateralBarVerdicts(
     lengthVerdict(driving, result, bar, tape),
     planVerdict(shape, bar, tape),
     clearanceVerdict(input, result, bar, tape),
-    migrationVerdict(driven, tape, bar.id),
+    migrationVerdict(driven, tape, { where: bar.id, cure: FRAME_END_OUT }),
     onlyParked(input, tape),
   ]
     .filter((v) => v !== null)
     .map((v) => ({ where: bar.id, ...v }));
 }
+
+/** Of a level bar L long the roll centre rises with the frame by the axle end's distance from the middle, over L. */
+const FRAME_END_OUT =
+  'The frame end farther out: the roll centre goes with the frame by the axle end’s share of the bar, as the middle of the car divides it.';
 
 function endsVerdict(input: LocateInput, bar: LinkMember, tape: Tape): Verdict | null {
   if (input.tireWidth === null) return null;

@@ -22,7 +22,10 @@ export function lateralVerdicts(
   return [
     reachVerdict(input, curve, tape),
     shiftVerdict(input, mostSideways(driven, ride.y), tape),
-    migrationVerdict(driven, tape, 'axle') ?? steadyCentre(driven, tape),
+    migrationVerdict(driven, tape, {
+      where: 'axle',
+      cure: 'Level the links that set it, or make them longer.',
+    }) ?? steadyCentre(driven, tape),
     ...cranks.map((crank) => crankVerdict(crank, tape)),
     cranks.length ? null : spreadVerdict(input.rig),
     onlyParked(input, tape),
@@ -67,8 +70,12 @@ function shiftVerdict({ shiftLimit }: LocateInput, most: number, tape: Tape): Ve
   };
 }
 
-/** Said only where the roll centre moves more than a level bar would let it. */
-export function migrationVerdict(curve: CurvePoint[], tape: Tape, where: string): Verdict | null {
+/** Said only where the roll centre moves more than a level bar would let it. @param cure what makes it move less here */
+export function migrationVerdict(
+  curve: CurvePoint[],
+  tape: Tape,
+  { where, cure }: { where: string; cure: string },
+): Verdict | null {
   const range = rollCentreRange(curve);
   const travel = curve.at(-1)!.lift - curve[0]!.lift;
   if (travel === 0 || range <= LIMITS.rollCentreTravel * travel) return null;
@@ -78,7 +85,7 @@ export function migrationVerdict(curve: CurvePoint[], tape: Tape, where: string)
     state: 'look',
     title: `The roll centre moves ${sayLength(range, tape)} over the travel.`,
     reason: `A level bar’s moves half of the travel, ${sayLength(travel / 2, tape)}. The car is balanced otherwise loaded than empty.`,
-    remedies: [{ text: 'Level the bar or the links that set it, or make them longer.' }],
+    remedies: [{ text: cure }],
   };
 }
 
