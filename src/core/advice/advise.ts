@@ -3,6 +3,7 @@ import { coordinateNow, type MountChange } from '@/core/rig/mounts';
 import { canBeTaken } from '@/core/verdict/remedy';
 import { aboutOf, asClause, type Judged, type Remedy } from '@/core/verdict/verdict';
 import { curesFor } from './cures';
+import { inHoles } from './holes';
 import { lookAt, type Look } from './look';
 import { tradeOf } from './trade';
 import { tried, type Tried } from './tried';
@@ -42,7 +43,9 @@ export function adviseOn(job: Job, look: Look = lookAt(job)): Advice[] {
 
 function adviceOn(job: Job, look: Look, said: Look['said'][number]): Advice {
   const { verdict, station } = said;
-  const own = verdict.remedies.filter(canBeTaken).map((remedy) => tried(job, look, said, remedy));
+  const own = verdict.remedies
+    .filter(canBeTaken)
+    .map((remedy) => tried(job, look, said, inHoles(job, remedy)));
   const { cures, among } = own.some(({ helps }) => helps) ? NONE : curesFor(job, verdict.id);
   const all = [...own, ...search(job, look, said, cures)];
   return {
