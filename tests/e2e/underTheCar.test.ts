@@ -18,7 +18,7 @@ test('a car lowered two inches: what that changes is shown first, is then done, 
   await hands.holds('panhard/chassis/2', '12 7/8');
   await hands.holds('panhard/axle/2', '13 7/8');
   await hands.reads(verdict('level', 'look'), '1 in high at the axle end');
-  await hands.press('Raise the frame end 1 in');
+  await hands.press('Raise the frame end to hole 4 of 5, from below (1 in)');
   await hands.find(verdict('level', 'ok'));
   // And up again: it is offered as it was the first time.
   await hands.part('Heights');

@@ -29,8 +29,9 @@ export function guessesBehind(job: Job, of: Figure | Gap): Input[] {
   return guessesAmong(job, isOfRig(of) ? OF_RIG[of](job.rig) : OF_JOB[of](job));
 }
 
-/** The same by the words of the trade, each thing once: empty where nothing of it is guessed. */
-export const namesOfGuesses = (job: Job, of: Figure | Gap): string =>
-  [...new Set(guessesBehind(job, of).map((guess) => guess.of ?? guess.name))].join('; ');
+/** The same by the words of the trade, each thing once. */
+export const namesOfGuesses = (job: Job, of: Figure | Gap): string[] => [
+  ...new Set(guessesBehind(job, of).map((guess) => guess.of ?? guess.name)),
+];
 
 const isOfRig = (figure: Figure): figure is keyof typeof OF_RIG => figure in OF_RIG;

@@ -8,7 +8,7 @@ import type { TermName } from '@/ui/help/terms';
 
 /** How a figure is drawn: one that hangs on a guess is dashed underneath and names what is guessed. */
 export function useGuessed(of: Figure | Gap): { className?: string; title?: string } {
-  const guessed = useJobPart((job) => namesOfGuesses(job, of));
+  const guessed = useJobPart((job) => namesOfGuesses(job, of).join('; '));
   return guessed ? { className: 'guessed-figure', title: `Guessed: ${guessed}` } : {};
 }
 

@@ -34,9 +34,19 @@ export function PaperSheet({ label, title, drawing, parts, caution, figure, chil
   );
 }
 
+/** So many things are named; the screen names them all. */
+const NAMED = 4;
+
 function PaperGuesses({ figure }: { figure: Figure }) {
   const names = useJobPart((job) => namesOfGuesses(job, figure));
-  return names ? <p className="paper-guesses">Guessed, not read or said: {names}.</p> : null;
+  if (names.length === 0) return null;
+  const more = names.length > NAMED ? `; and ${names.length - NAMED} more` : '';
+  return (
+    <p className="paper-guesses">
+      Guessed, not read or said: {names.slice(0, NAMED).join('; ')}
+      {more}.
+    </p>
+  );
 }
 
 function PartsTable({ parts }: { parts: SheetPart[] }) {

@@ -15,7 +15,7 @@ import { FORCE, PRESSURE, ROLL_RATE, SPRING_RATE } from '@/core/units/unit';
 const CAUTION =
   'One thing at a time, then the same corner again; slow first, in a closed place. What stands here helps you judge and certifies nothing.';
 const ENDS = ['front', 'rear'] as const;
-const RUNS = 9;
+const RUNS = 7;
 const COLUMNS = ['Run', 'Changed', 'Tyres, cold · hot', 'It did', 'Time'];
 
 /** How the car is set up, what a step of each change does, and lines to write the runs on: for the pit wall. */
