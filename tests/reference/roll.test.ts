@@ -360,7 +360,7 @@ describe('the car in roll', () => {
       }),
     ).toThrow(/swayBars\[0\]\.bushings/);
     expect(wrong({ links: { left: [-500, 450, z + 50], right: [-350, -450, z - 100] } })).toThrow(
-      /links\.left: lies flat/,
+      /links\.left: the end link lies flat/,
     );
     expect(
       wrong({

@@ -10,8 +10,11 @@ export type PatternSize = { tireRadius: number; track: number; cover: number; tu
 /** What a layout brings to a rig. */
 type Pattern = { members: Member[]; steering?: Rig['steering']; driveshaft?: Rig['driveshaft'] };
 
-/** Usual wind-up and lateral stiffness of one leaf spring of a car's rear axle (orders of magnitude; common practice). */
-const LEAF = { lateralRate: 180, windupRate: 9e6 };
+/**
+ * How hard one leaf spring of a car's rear axle holds that nobody has told anything of: sideways at its seat, N/mm, and against wind-up,
+ * N·mm/rad (orders of magnitude; common practice).
+ */
+export const USUAL_LEAF = { lateralRate: 180, windupRate: 9e6 };
 
 /** A pattern draws in its own proportions: along the car in mm, across in shares of the track, heights from the axle's centre. */
 type Pen = (x: number, share: number, aboveCentre: number) => Point;
@@ -166,7 +169,7 @@ const leaves = (
     frontEye: at(fixed[0], s * share, fixed[1]),
     seat: at(0, s * share, seat),
     rearEye: at(shackled[0], s * share, shackled[1]),
-    ...LEAF,
+    ...USUAL_LEAF,
   }));
 
 const rearLeaves = (at: Pen) => leaves(at, 0.36, [640, -10], [-720, 60], -50);

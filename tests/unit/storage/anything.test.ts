@@ -3,6 +3,8 @@ import fc from 'fast-check';
 import { jobFault, readJob, writeJob } from '@/core/job/file';
 import { withLayout } from '@/core/job/edits/layout';
 import { onBothSides, withMounts } from '@/core/job/edits/mounts';
+import { withRoll } from '@/core/job/edits/roll';
+import { usualSprings } from '@/core/springs/springDesign';
 import type { Job } from '@/core/job/jobSchema';
 import { analyseLocate } from '@/core/locate/analyse';
 import { locateInput } from '@/core/locate/types';
@@ -168,4 +170,20 @@ test(
     if (MUTATIONS > 1000) console.log(`${MUTATIONS} files: ${refused} refused in words, ${opened} opened`);
   },
   TIMEOUT,
+);
+
+test.each(['leaf-panhard', 'leaf-alone', 'front-leaf'] as const)(
+  '%s: leaves told of and then taken for other springs hold as they did, in the file too',
+  (layout) => {
+    const fresh = withLayout(cars[0]!, layout);
+    const packed = withRoll(fresh, { springs: usualSprings(fresh.rig, 'leaf') });
+    const other = withRoll(packed, { springs: usualSprings(fresh.rig, 'coil') });
+    const rates = ({ rig }: Job) =>
+      rig.members.map((m) => (m.type === 'leaf' ? [m.lateralRate, m.windupRate] : null));
+    expect(rates(packed)).not.toEqual(rates(fresh));
+    expect(rates(other)).toEqual(rates(fresh));
+    expect(readJob(writeJob(other))).toEqual(other);
+    expect(rates(withRoll(packed, { bar: null }))).toEqual(rates(packed));
+    expect(rates(withRoll(packed, { springs: null }))).toEqual(rates(fresh));
+  },
 );

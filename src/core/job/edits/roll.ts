@@ -1,4 +1,5 @@
 import { otherEndRates, type OtherBuild } from '@/core/balance/otherEndBuild';
+import { USUAL_LEAF } from '@/core/rig/layouts';
 import type { Rig } from '@/core/rig/schema';
 import { shocksOf, springsOf } from '@/core/springs/springDesign';
 import { swayBarOf } from '@/core/swaybar/swayBarDesign';
@@ -36,9 +37,17 @@ export function redesigned<T extends RollDesign & { rig: Rig }>(of: T, change: P
 
 /** The job with some of what holds the car up in roll designed anew. */
 export function withRoll(job: Job, change: Partial<Job['roll']>): Job {
-  const { rig } = redesigned({ ...job.roll, rig: job.rig }, change);
+  const packless =
+    job.roll.springs?.kind === 'leaf' && change.springs !== undefined && change.springs?.kind !== 'leaf';
+  const { rig } = redesigned({ ...job.roll, rig: packless ? withoutPack(job.rig) : job.rig }, change);
   return withBodies({ ...job, rig, roll: { ...job.roll, ...change } });
 }
+
+/** A rig whose leaves hold as is usual: what their pack made of them went with the pack. */
+const withoutPack = (rig: Rig): Rig => ({
+  ...rig,
+  members: rig.members.map((m) => (m.type === 'leaf' ? { ...m, ...USUAL_LEAF } : m)),
+});
 
 /** The job with what is known of its other end changed; its stiffness against roll follows once enough of it is. */
 export function withOtherBuild(job: Job, change: Partial<OtherBuild>): Job {
