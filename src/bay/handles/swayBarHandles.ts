@@ -1,5 +1,6 @@
 import { SIDES, signOf, type Side } from '@/core/geometry/side';
 import { linkHeight, linkOn, swayBarOf, type BarDesign } from '@/core/swaybar/swayBarDesign';
+import type { SwayBar } from '@/core/rig/schema';
 import type { Point } from '@/core/geometry/vector';
 
 type Axis = 0 | 1 | 2;
@@ -33,8 +34,8 @@ const stowHandle = (bar: BarDesign, stow: NonNullable<BarDesign['stow']>): BarHa
 });
 
 function handlesAtRide(bar: BarDesign): BarHandle[] {
-  const { centreline } = swayBarOf(bar);
-  const eye = centreline[0]!;
+  const built = swayBarOf(bar);
+  const eye = built.centreline[0]!;
   const { ahead, height } = bar;
   const half = (y: number) => Math.max(LEAST, 2 * y);
   const moved = (axes: Axis[], of: [Partial<BarDesign>, Partial<BarDesign>, Partial<BarDesign>]): BarDesign =>
@@ -97,13 +98,12 @@ function handlesAtRide(bar: BarDesign): BarHandle[] {
           { rise: to[2] - height },
         ]),
     },
-    ...(bar.right ? SIDES : (['left'] as const)).map((side) => footHandle(bar, side)),
+    ...(bar.right ? SIDES : (['left'] as const)).map((side) => footHandle(bar, built, side)),
   ];
 }
 
 /** The far end of a link; of both links, unless the right one stands by itself. */
-function footHandle(bar: BarDesign, side: Side): BarHandle {
-  const { centreline, links } = swayBarOf(bar);
+function footHandle(bar: BarDesign, { centreline, links }: SwayBar, side: Side): BarHandle {
   const eye = side === 'left' ? centreline[0]! : centreline.at(-1)!;
   const own = linkOn(bar, side);
   return {

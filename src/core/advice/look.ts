@@ -82,7 +82,7 @@ const at =
   <S extends 'locate' | 'roll'>(station: S, part: string) =>
   (verdict: Judged) => ({ station, part, verdict });
 
-const RANK: Record<Finding, number> = { ok: 0, look: 1, stop: 2 };
+export const RANK: Record<Finding, number> = { ok: 0, look: 1, stop: 2 };
 
 const gapRank = ({ distance }: Gap): number =>
   distance <= 0 ? RANK.stop : distance < LIMITS.clearance.least - 1e-6 ? RANK.look : RANK.ok;

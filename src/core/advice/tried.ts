@@ -5,7 +5,7 @@ import { orNone } from '@/core/rig/read';
 import { withRemedy } from '@/core/verdict/remedy';
 import { aboutOf, asClause, type Judged, type Remedy } from '@/core/verdict/verdict';
 import { effectsOf, type Effect } from './effects';
-import { gravities, lookAt, type Look, type Numbers } from './look';
+import { gravities, lookAt, RANK, type Look, type Numbers } from './look';
 import type { Trade } from './trade';
 
 /**
@@ -34,7 +34,7 @@ export function tried(
   const better = (is.get(about) ?? 0) < (was.get(about) ?? 0);
   const worse = [...is].filter(([key, rank]) => rank > (was.get(key) ?? 0)).map(([key]) => key);
   // What stops the work is cured even where something that wants a look wants it the more.
-  const stops = was.get(about) === 2;
+  const stops = was.get(about) === RANK.stop;
   const spoils = [
     ...worse.map((key) => saidOf(key, after, job)),
     ...(stops ? [] : fartherOut(job, before.numbers, after.numbers)),

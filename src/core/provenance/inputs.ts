@@ -31,6 +31,9 @@ export type Settle = { station: 'record' | 'locate' | 'roll' | 'cut'; part?: str
 /** An input by the words of the trade, what it is of, where it comes from, and where the builder settles it. */
 export type Input = { id: InputId; name: string; of?: string; from: Provenance; settle: Settle };
 
+/** What an input is spoken of by: the thing that it is of, where several are of one. */
+export const spokenOf = ({ of, name }: Pick<Input, 'of' | 'name'>): string => of ?? name;
+
 export const isGuess = ({ from }: Pick<Input, 'from'>): boolean => from === 'pattern' || from === 'usual';
 
 type Told = Omit<Input, 'id'>;

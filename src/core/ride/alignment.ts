@@ -139,8 +139,7 @@ function stepsOf(
     const bars = lever.map((bar) => barTurn(job, bar, bar.sign * lengths[i]!, done));
     done.push([lever, rounded(bars[0]!)]);
     const then = car.standing(done);
-    const reading = (read: number | null, k: 'y' | 'ahead' | 'pitch') =>
-      read === null ? null : read + then[k] - start[k];
+    const reading = (read: number | null, k: Read) => (read === null ? null : read + then[k] - start[k]);
     return {
       task,
       bars,
@@ -153,7 +152,9 @@ function stepsOf(
   });
 }
 
-const KEYS: Record<Task, 'y' | 'ahead' | 'pitch'> = { square: 'ahead', pinion: 'pitch', centre: 'y' };
+/** What is read of how the axle stands. */
+type Read = 'y' | 'ahead' | 'pitch';
+const KEYS: Record<Task, Read> = { square: 'ahead', pinion: 'pitch', centre: 'y' };
 
 const STEPS = 12;
 const CLOSE = 1e-8;

@@ -1,4 +1,4 @@
-import { handlingIn, handlingOf, outsideRise, softened } from './handling';
+import { handlingIn, handlingOf, outsideRise, softened, wordsOfEnds } from './handling';
 import { LIMITS } from '@/core/materials/limits';
 import { G } from '@/core/units/gravity';
 import { sayLength } from '@/core/units/length';
@@ -115,7 +115,7 @@ function balanceCheck(
 
 /** Where no stiffness of the end that is built makes the car even: it takes the other end, or the heights of the roll centres. */
 function beyondHere(end: RollInput['rig']['end'], even: number): string {
-  const [here, there] = end === 'rear' ? ['behind', 'in front'] : ['in front', 'behind'];
+  const { here, there } = wordsOfEnds({ end });
   const more = even > 0;
   return `No stiffness ${here} evens it out, be it ever so ${more ? 'hard' : 'soft'}: ${more ? 'less' : 'more'} stiffness ${there}, or the heights of the roll centres.`;
 }
@@ -159,7 +159,7 @@ export function barNeeded(
   // A bar here helps where the other end does too little: a pushing car wants one behind, a loose one in front.
   const wanted = way === (rig.end === 'rear' ? 'tight' : 'loose');
   const helps = wanted && even !== null && even > 0;
-  const here = rig.end === 'rear' ? 'behind' : 'in front';
+  const { here } = wordsOfEnds(rig);
   const reason = `It leans ${corner.rollDeg.toFixed(1)}° at ${corner.g} g and the front takes ${say(corner.frontShare)} of the load transfer.`;
   if (use === 'drag' && rig.end === 'rear')
     return [

@@ -22,7 +22,7 @@ export function handlingIn({ rig, use }: RollInput, { corner }: RollResult): Han
 }
 
 /** The words for the end that is built and for the other one. */
-export const endsOf = ({ end }: Pick<RollInput['rig'], 'end'>) =>
+export const wordsOfEnds = ({ end }: Pick<RollInput['rig'], 'end'>) =>
   end === 'rear'
     ? { here: 'behind', there: 'in front', other: 'front' }
     : { here: 'in front', there: 'behind', other: 'rear' };

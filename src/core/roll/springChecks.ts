@@ -1,4 +1,4 @@
-import { endsOf, handlingIn, outsideRise, softened, stiffened } from './handling';
+import { wordsOfEnds, handlingIn, outsideRise, softened, stiffened } from './handling';
 import { capital } from '@/core/rig/names';
 import { LIMITS } from '@/core/materials/limits';
 import { decimalsBeside, sayLength } from '@/core/units/length';
@@ -71,7 +71,7 @@ function frequencyCheck(input: RollInput, result: RollResult, ride: RideAnswer):
 function stiffer(input: RollInput, result: RollResult): string {
   const way = handlingIn(input, result);
   return way === stiffened(input.rig)
-    ? `Stiffer springs, and the ${endsOf(input.rig).other} stiffened against roll by more: it is ${way} already.`
+    ? `Stiffer springs, and the ${wordsOfEnds(input.rig).other} stiffened against roll by more: it is ${way} already.`
     : 'Stiffer springs.';
 }
 
@@ -245,7 +245,7 @@ function cornerChecks(input: RollInput, result: RollResult, tape: Tape): Verdict
 /** Where stiffness against roll takes lean away and does not put the car out of balance the more. */
 function stifferAgainstRoll(input: RollInput, result: RollResult): string {
   const way = handlingIn(input, result);
-  const { here, there } = endsOf(input.rig);
+  const { here, there } = wordsOfEnds(input.rig);
   if (way === null) return 'Stiffer against roll';
   if (way === 'even') return 'Stiffer against roll at both ends alike';
   return `Stiffer against roll ${way === stiffened(input.rig) ? there : here}`;

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { isAcceptable, withAccepted } from '@/core/provenance/accept';
-import type { Input, InputId } from '@/core/provenance/inputs';
+import { spokenOf, type Input, type InputId } from '@/core/provenance/inputs';
 import { edit, useJobPart } from '@/store/jobStore';
 import { settleAt } from '@/ui/shell/settleAt';
 
@@ -18,8 +18,8 @@ export function Guesses({ guesses, most }: { guesses: Input[]; most?: InputId })
   const first = guesses.find(({ id }) => id === most);
   const inOrder = first ? [first, ...guesses.filter((guess) => guess !== first)] : guesses;
   // Of what goes by one name the first is kept.
-  const names = inOrder.map(nameOf);
-  const things = inOrder.filter((guess, i) => names.indexOf(nameOf(guess)) === i);
+  const names = inOrder.map(spokenOf);
+  const things = inOrder.filter((guess, i) => names.indexOf(spokenOf(guess)) === i);
   const named = whole ? things : things.slice(0, NAMED);
   const acceptable = guesses.filter(isAcceptable);
   return (
@@ -27,12 +27,12 @@ export function Guesses({ guesses, most }: { guesses: Input[]; most?: InputId })
       <span>Guessed, not read or said:</span>
       {named.map((guess) => (
         <button
-          key={nameOf(guess)}
+          key={spokenOf(guess)}
           type="button"
           className="guess"
           onClick={() => settleAt(id, guess.settle)}
         >
-          {nameOf(guess)}
+          {spokenOf(guess)}
           {guess === first && things.length > 1 && ' (counts most)'}
         </button>
       ))}
@@ -58,5 +58,4 @@ export function Guesses({ guesses, most }: { guesses: Input[]; most?: InputId })
   );
 }
 
-const nameOf = ({ of, name }: Input): string => of ?? name;
 const idsOf = (inputs: Input[]): string[] => inputs.map(({ id }) => id);

@@ -1,6 +1,6 @@
 import { mountId } from '@/core/job/placed';
 import { JOINTS, jointsOf } from '@/core/materials/joints';
-import { guessesAmong, inputOf, isGuess, mountInputs } from '@/core/provenance/inputs';
+import { guessesAmong, mountInputs } from '@/core/provenance/inputs';
 import { memberName } from '@/core/rig/names';
 import { sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
@@ -22,6 +22,7 @@ export function MountSheet() {
   if (!printing) return null;
   const { rig, tape, joints } = job;
   const owners = [...rig.members.map((m) => m.id), STEERING, DRIVESHAFT];
+  const guessed = new Set(guessesAmong(job, mountInputs(rig, owners)).map(({ id }) => id));
   const lengths = rig.members.filter(isLink).map((m) => {
     const made = jointsOf(joints, m.id);
     return [m.id, distance(m.chassis, m.axle), JOINTS[made.chassis].name, JOINTS[made.axle].name] as const;
@@ -44,7 +45,7 @@ export function MountSheet() {
               <tr key={`${id} ${key}`}>
                 <td>
                   {memberName(id, rig.end)}, {name.toLowerCase()}
-                  {isGuess(inputOf(job, `mount.${mountId(id, key)}`)) && ' *'}
+                  {guessed.has(`mount.${mountId(id, key)}`) && ' *'}
                 </td>
                 {COORDINATES.map((place) => (
                   <td key={place.axis}>{sayPlace(point, place, tape)}</td>
@@ -55,7 +56,7 @@ export function MountSheet() {
           )}
         </tbody>
       </table>
-      {guessesAmong(job, mountInputs(rig, owners)).length > 0 && (
+      {guessed.size > 0 && (
         <p className="paper-guesses">* Guessed: it stands where the pattern of the layout put it.</p>
       )}
       <h2>Eye to eye</h2>
