@@ -5,8 +5,9 @@ import type { StationId } from '@/core/bench/stationIds';
 import { Bay } from '@/bay/Bay';
 import type { Figures } from '@/bay/views/shownFigures';
 import type { Movable } from '@/bay/handles/Mounts';
+import type { Job } from '@/core/job/jobSchema';
 import { useInstruments } from '@/store/instruments';
-import { showDragged, useDragged, useJob, useJobPart, useJobStore } from '@/store/jobStore';
+import { showDragged, useDragged, useJobPart, useJobStore } from '@/store/jobStore';
 import { useRocker } from '@/store/rocker';
 import type { RollPart } from '@/core/roll/analyse';
 import { usePreferences, type LocatePart } from '@/store/preferences';
@@ -78,7 +79,7 @@ export function Bench() {
   useEffect(fetchTheRest, []);
   useEffect(askTheWorker, []);
   useEffect(askUncertaintyAtRest, []);
-  useAdviceAtRest();
+  useEffect(adviseAtRest, []);
 
   const card = useRef<HTMLElement>(null);
   const shown = useRef(station);
@@ -181,34 +182,34 @@ function fetchTheRest(): () => void {
 const AT_REST = 350;
 
 /** How far the results can be trusted is worked out when the hand rests. */
-function askUncertaintyAtRest(): () => void {
-  let timer: ReturnType<typeof setTimeout>;
-  const ask = () => {
-    clearTimeout(timer);
-    timer = setTimeout(() => {
-      const { job } = useJobStore.getState();
-      if (!job || useDragged.getState().job) return;
-      void askUncertainty(job);
-      void askAgreement(job);
-    }, AT_REST);
-  };
-  ask();
-  const off = useJobStore.subscribe((now, before) => now.job !== before.job && ask());
-  return () => {
-    off();
-    clearTimeout(timer);
-  };
-}
+const askUncertaintyAtRest = (): (() => void) =>
+  onceStill(AT_REST, (job) => {
+    if (useDragged.getState().job) return;
+    void askUncertainty(job);
+    void askAgreement(job);
+  });
 
 /** How long a car stands still before all of it is looked at and its remedies are tried, ms: a drag passes through many. */
 const STILL = 250;
 
-function useAdviceAtRest(): void {
-  const job = useJob();
-  useEffect(() => {
-    const timer = setTimeout(() => void adviseAbout(job), STILL);
-    return () => clearTimeout(timer);
-  }, [job]);
+const adviseAtRest = (): (() => void) => onceStill(STILL, (job) => void adviseAbout(job));
+
+/** Does something with the job on the bench once it has not changed for so long, ms; straight from the store, so that the bench is not drawn anew for it. */
+function onceStill(ms: number, act: (job: Job) => void): () => void {
+  let timer: ReturnType<typeof setTimeout>;
+  const wait = () => {
+    clearTimeout(timer);
+    timer = setTimeout(() => {
+      const { job } = useJobStore.getState();
+      if (job) act(job);
+    }, ms);
+  };
+  wait();
+  const off = useJobStore.subscribe((now, before) => now.job !== before.job && wait());
+  return () => {
+    off();
+    clearTimeout(timer);
+  };
 }
 
 /** Where the work goes on. */

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import type { Job } from '@/core/job/jobSchema';
-import { analyseLocate } from '@/core/locate/analyse';
+import { findLocate } from '@/core/locate/analyse';
 import { heightsAnswer, type HeightsAsked } from '@/core/locate/heights';
 import { resultUncertainty } from '@/core/locate/resultUncertainty';
 import { travelMap } from '@/core/locate/travelMap';
@@ -18,7 +18,7 @@ let cold = true;
 const api = {
   locate: (input: LocateInput): Outcome<LocateResult> =>
     outcomeOf(() => {
-      const result = analyseLocate(input);
+      const result = findLocate(input);
       if (cold) warm(input, WARMING_RUNS);
       cold = false;
       return result;
@@ -39,7 +39,7 @@ export type PhysicsApi = typeof api;
 function warm(input: LocateInput, runs: number): void {
   if (runs === 0) return;
   setTimeout(() => {
-    analyseLocate(input);
+    findLocate(input);
     warm(input, runs - 1);
   });
 }

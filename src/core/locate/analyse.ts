@@ -1,37 +1,52 @@
-import { clearUntil, closestApproaches, type ClosestApproach } from '@/core/clearance/closestOverTravel';
+import { closestApproaches, type ClosestApproach } from '@/core/clearance/closestOverTravel';
 import { assemble, type Mechanism } from '@/core/kinematics/mechanism';
 import { misalignment } from '@/core/kinematics/misalignment';
 import { isReached, type SweptPose } from '@/core/kinematics/pose';
 import { JOINTS, jointsOf } from '@/core/materials/joints';
-import { LIMITS } from '@/core/materials/limits';
 import { describeBar } from '@/core/rig/lateralBar';
 import { lateralBarOf } from '@/core/rig/roles';
 import { linksOf } from '@/core/rig/members/members';
 import { BODY_IDS } from '@/core/rig/schema';
-import { lateralRemedies } from './lateralRemedies';
+import { curesOf } from './cures';
 import { leafGive } from './leafGive';
 import { lineFindings } from './lines';
 import { madeBars } from './made/standWith';
 import { findLinks } from './linkFindings';
 import { solveStandardLoads } from './loads';
 import { compareSchools } from './schools';
-import { curvePoint, mostSideways } from './travelCurve';
-import { flopsOf, whileDriven, type Gap, type LocateInput, type LocateResult } from './types';
+import { curvePoint } from './travelCurve';
+import {
+  FOLLOWED,
+  flopsOf,
+  isTight,
+  whileDriven,
+  type Gap,
+  type LocateInput,
+  type LocateResult,
+} from './types';
 
 const CURVE_STEPS = 48;
 /** Gaps change slowly over the travel: they are looked at on every fourth pose of the curve, and so often on each way of rolling. */
 const GAP_EVERY = 4;
 const GAP_STEPS = 4;
-/** So many tight places are followed to where they begin. */
-const FOLLOWED = 4;
 
 /**
- * Everything Locate works out of one geometry, in one pass: ride, the travel curve, the ghosts, the rocker's pose, gaps, schools,
- * loads, findings; light enough to follow a dragged mount.
+ * Everything Locate works out of one geometry, with what would mend what it finds.
  *
  * @throws InputError when the members cannot hold the axle or be assembled
  */
 export function analyseLocate(input: LocateInput): LocateResult {
+  const found = findLocate(input);
+  return { ...found, cures: curesOf(input, found) };
+}
+
+/**
+ * What Locate finds of one geometry, in one pass: ride, the travel curve, the ghosts, the rocker's pose, gaps, schools, loads; light
+ * enough to follow a dragged mount, as what would mend it is not tried.
+ *
+ * @throws InputError when the members cannot hold the axle or be assembled
+ */
+export function findLocate(input: LocateInput): LocateResult & { cures: null } {
   const { rig, rocker } = input;
   const mechanism = assemble(rig);
   const { ride, at } = mechanism;
@@ -41,11 +56,9 @@ export function analyseLocate(input: LocateInput): LocateResult {
   const parks = driving.bump < input.bump;
   const over = parks ? travelled(driving, mechanism) : { poses: overTravel, ghosts };
   const everywhere = [...overTravel.filter((_, i) => i % GAP_EVERY === 0), ...rolledPoses(input, mechanism)];
-  const gaps = gapsOver(input, mechanism, everywhere);
   const bar = lateralBarOf(rig);
   const curve = overTravel.map(curvePoint);
   const driven = parks ? over.poses.map(curvePoint) : curve;
-  const closest = gaps.find((g) => g.a === bar?.id || g.b === bar?.id);
   return {
     bar: bar && describeBar(bar),
     ride,
@@ -53,10 +66,10 @@ export function analyseLocate(input: LocateInput): LocateResult {
     driven,
     ghosts,
     current: at(rocker),
-    gaps,
+    gaps: gapsOver(input, everywhere),
     links: findLinks(input, ride, poses, [...over.poses, over.ghosts.leftUp, over.ghosts.rightUp]),
     schools: bar && compareSchools(driving, bar.id),
-    remedies: bar && lateralRemedies(driving, mechanism, bar, mostSideways(driven, ride.y), closest),
+    cures: null,
     lines: lineFindings(input.lines, rig, everywhere, input.lock),
     leafGive: leafGive(input),
     loads: solveStandardLoads(input, mechanism),
@@ -85,7 +98,7 @@ function rolledPoses({ bump, droop }: LocateInput, { at }: Mechanism): SweptPose
 }
 
 /** The tightest place of each pair of bodies over heave, roll and one wheel, steered to either side where that can be. */
-function gapsOver(input: LocateInput, mechanism: Mechanism, poses: SweptPose[]): Gap[] {
+function gapsOver(input: LocateInput, poses: SweptPose[]): Gap[] {
   const { rig, lock } = input;
   const flops = flopsOf(input);
   const steered = lock === null ? [] : [lock, -lock].flatMap((lockDeg) => tireGaps(input, poses, lockDeg));
@@ -94,18 +107,9 @@ function gapsOver(input: LocateInput, mechanism: Mechanism, poses: SweptPose[]):
   );
   const pair = ({ a, b }: ClosestApproach) => `${a}\n${b}`;
   const first = new Map(gaps.map((gap) => [pair(gap), gap] as const).reverse());
-  const { least } = LIMITS.clearance;
   return gaps
     .filter((gap) => first.get(pair(gap)) === gap)
-    .map((gap, i) =>
-      i < FOLLOWED && gap.distance < least - 1e-6
-        ? {
-            ...gap,
-            until: clearUntil(rig, mechanism, gap, input, { margin: least, flops }),
-            held: heldBar(input, poses, gap),
-          }
-        : gap,
-    );
+    .map((gap, i) => (i < FOLLOWED && isTight(gap) ? { ...gap, held: heldBar(input, poses, gap) } : gap));
 }
 
 /** What the tyres come near to once they are steered; all else is as it was. */

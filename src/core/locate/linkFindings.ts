@@ -8,11 +8,8 @@ import { kindOf, linksOf } from '@/core/rig/members/members';
 import type { Rig } from '@/core/rig/schema';
 import { bumpSteerParts } from './steering/bumpSteerParts';
 import { dragLinkMatch } from './steering/dragLinkMatch';
-import { isSteered } from './steering/steered';
 import { sliderFindings } from './slider';
-import { steeringRemedy } from './steering/steeringRemedy';
 import {
-  whileDriven,
   type BindFinding,
   type JointFinding,
   type LinkFindings,
@@ -46,7 +43,7 @@ export function findLinks(
     joint: worstJoint(input, reached),
     cocked: worstJoint(input, [ride]),
     shaft: shaftFindings(ride, reached, onTheRoad),
-    steering: steeringFindings(whileDriven(input), onTheRoad),
+    steering: steeringFindings(rig, onTheRoad),
     sliders: sliderFindings(rig, reached),
   };
 }
@@ -114,8 +111,7 @@ function shaftFindings(ride: Pose, poses: Pose[], driven: Pose[]): ShaftFindings
   return found;
 }
 
-function steeringFindings(input: LocateInput, poses: Pose[]): SteeringFindings | null {
-  const { rig } = input;
+function steeringFindings(rig: Rig, poses: Pose[]): SteeringFindings | null {
   if (rig.end !== 'front') return null;
   const together = (p: Pose) => Math.abs(p.left - p.right) < 1e-6;
   const most = (turned: (p: Pose) => number): MostSteer => {
@@ -131,7 +127,6 @@ function steeringFindings(input: LocateInput, poses: Pose[]): SteeringFindings |
     axle: most((p) => p.steerDeg),
     match: dragLinkMatch(rig),
     parts: followed ? partsAtMost(rig, poses.filter(together)) : null,
-    remedy: isSteered(wheels) ? steeringRemedy(input) : null,
   };
 }
 

@@ -3,6 +3,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { drivenTravel, lockOf, tireWidthOf, travelOf } from '@/core/job/jobValues';
 import type { Pose, SweptPose } from '@/core/kinematics/pose';
 import { flopOf, jointsOf, type JointName, type MemberJoints } from '@/core/materials/joints';
+import { LIMITS } from '@/core/materials/limits';
 import type { Use } from '@/core/materials/uses';
 import type { LateralBar, LevelSchool } from '@/core/rig/lateralBar';
 import { linksOf } from '@/core/rig/members/members';
@@ -168,8 +169,6 @@ export type SteeringFindings = {
   match: DragLinkMatch | null;
   /** what makes the drag link steer with both wheels where it steers most; null without a lateral bar */
   parts: (BumpSteerParts & { at: Travel }) | null;
-  /** where it steers too much: an end of the lateral bar put up or down, tried with the solver; null where none would mend it */
-  remedy: SteeringRemedy | null;
 };
 
 /** The end of the lateral bar to move, its height off the ground to come, mm, and what the wheels are then steered. */
@@ -190,17 +189,32 @@ export type LateralRemedies = {
   away: number | null;
 };
 
-/** A tight place; of one too tight, how far the travel goes before it is. */
 /**
  * A bent bar held from rolling: what it then leaves, mm, and which of its ends swings so little over the travel that a soft bushing
  * there could hold it; null where neither does.
  */
 export type HeldBar = { distance: number; end: 'chassis' | 'axle' | null };
 
+/** A place where two bodies come nearest over the travel. */
 export type Gap = ClosestApproach & {
-  until?: ClearUntil;
   /** the same with a bent bar that can turn about its eyes held as it was drawn */
   held?: HeldBar;
+};
+
+/** Whether less is left between two bodies than fingers need. */
+export const isTight = ({ distance }: ClosestApproach): boolean => distance < LIMITS.clearance.least - 1e-6;
+
+/** So many tight places are followed to where they begin. */
+export const FOLLOWED = 4;
+
+/** What would mend what was found, each tried with the solver. */
+export type LocateCures = {
+  /** a bar across that is too short or too near; null without one */
+  lateral: LateralRemedies | null;
+  /** where bumps steer too much: an end of the lateral bar put up or down; null where none would mend it */
+  steering: SteeringRemedy | null;
+  /** how far the travel goes before two bodies are too near, of the tightest places */
+  until: (ClearUntil & { a: string; b: string })[];
 };
 
 /** What Locate works out of one geometry: numbers, ids and places; words are made of it on the way to the screen. */
@@ -217,8 +231,8 @@ export type LocateResult = {
   /** the tightest places over the travel, the tightest first, one for each pair of bodies */
   gaps: Gap[];
   schools: SchoolComparison | null;
-  /** what would mend a lateral bar that is too short or too near */
-  remedies: LateralRemedies | null;
+  /** what would mend it; null where that was not asked, as while a mount is dragged */
+  cures: LocateCures | null;
   links: LinkFindings;
   /** what hoses, lines and cables span over the travel */
   lines: LineFinding[];

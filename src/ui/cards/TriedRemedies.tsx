@@ -13,7 +13,7 @@ export function TriedRemedies({ verdict, station }: { verdict: Judged; station: 
   if (advice === undefined)
     return (
       <>
-        {verdict.remedies.some(canBeTaken) && <p className="trying">Trying what would cure it…</p>}
+        <p className="trying">Trying what would cure it…</p>
         <ReadOnly texts={verdict.remedies.filter((r) => !canBeTaken(r)).map(({ text }) => text)} />
       </>
     );

@@ -22,7 +22,8 @@ function said(
   found: Partial<LinkFindings>,
   use: Job['use'] = 'street',
 ): (id: string) => Verdict | undefined {
-  const verdicts = linkVerdicts({ ...of.input, use }, { ...of.result.links, ...found }, 'mm');
+  const result = { ...of.result, links: { ...of.result.links, ...found } };
+  const verdicts = linkVerdicts({ ...of.input, use }, result, 'mm');
   return (id) => verdicts.find((v) => v.id === id);
 }
 const rear = located(fresh());

@@ -65,7 +65,8 @@ test('an end put where the remedy says steers the wheels as little as it says, a
   fc.assert(
     fc.property(fronts, (job) => {
       const before = located(job);
-      const { remedy, wheels } = before.result.links.steering!;
+      const { wheels } = before.result.links.steering!;
+      const remedy = before.result.cures!.steering;
       if (!remedy) return;
       offered++;
       expect(isSteered(wheels)).toBe(true);
@@ -90,14 +91,15 @@ test('an end put where the remedy says steers the wheels as little as it says, a
 test('a mirrored car steers as much, and is mended by the same height', () => {
   fc.assert(
     fc.property(fronts, (job) => {
-      const one = located(job).result.links.steering!;
-      const other = located({ ...job, rig: carried(job.rig, ([x, y, z]) => [x, -y, z]) }).result.links
-        .steering!;
+      const mirrored = { ...job, rig: carried(job.rig, ([x, y, z]) => [x, -y, z]) };
+      const [a, b] = [located(job).result, located(mirrored).result];
+      const [one, other] = [a.links.steering!, b.links.steering!];
+      const [cure, mirroredCure] = [a.cures!.steering, b.cures!.steering];
       expect(other.wheels?.both ?? null).toEqual(one.wheels && expect.closeTo(one.wheels.both, 6));
       expect(other.wheels?.one ?? null).toEqual(one.wheels && expect.closeTo(one.wheels.one, 6));
       expect(other.axle.one).toBeCloseTo(one.axle.one, 6);
-      expect(other.remedy?.end).toBe(one.remedy?.end);
-      expect(other.remedy?.z ?? null).toEqual(one.remedy && expect.closeTo(one.remedy.z, 6));
+      expect(mirroredCure?.end).toBe(cure?.end);
+      expect(mirroredCure?.z ?? null).toEqual(cure && expect.closeTo(cure.z, 6));
     }),
     { numRuns: 60 },
   );

@@ -5,7 +5,7 @@ import type { Travel } from '@/core/rig/schema';
 import { sayLength } from '@/core/units/length';
 import { downToLine, type Tape } from '@/core/units/tape';
 import { whereAt, type Remedy, type Verdict } from '@/core/verdict/verdict';
-import type { Gap, HeldBar, LocateInput } from '../types';
+import { isTight, type Gap, type HeldBar, type LocateCures, type LocateInput } from '../types';
 import { sayLock, sayTravel } from './words';
 
 export const MAKE_ROOM: Remedy = { text: 'Move one of the two, or bend the bar.' };
@@ -36,7 +36,7 @@ export function gapVerdict(input: LocateInput, gap: Gap, tape: Tape, about?: str
   const place = `${sayTravel(gap.at, input, tape)}${sayLock(gap)}`;
   const far = sayLength(gap.distance, tape);
   const shared = { id: 'clearance', where: whereAt(`${gap.a} / ${gap.b}`, place), remedies: [] };
-  if (gap.distance >= least - 1e-6)
+  if (!isTight(gap))
     return {
       ...shared,
       state: 'ok',
@@ -62,8 +62,9 @@ function holdFromRolling(held: HeldBar | undefined): Remedy[] {
 }
 
 /** What makes room: something moved; or a travel that ends where there still is some. */
-export function roomRemedies({ until, held }: Gap, tape: Tape): Remedy[] {
+export function roomRemedies({ a, b, held }: Gap, cures: LocateCures | null, tape: Tape): Remedy[] {
   const hold = holdFromRolling(held);
+  const until = cures?.until.find((of) => of.a === a && of.b === b);
   if (!until?.stop) return [MAKE_ROOM, ...hold];
   const { end, mm } = until.stop;
   const at = sayLength(downToLine(mm, tape), tape);

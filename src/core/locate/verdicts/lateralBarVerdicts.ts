@@ -7,7 +7,7 @@ import { formatDegrees, sayLength, sayPast } from '@/core/units/length';
 import { division, downToLine, upToLine, type Tape } from '@/core/units/tape';
 import type { Remedy, Verdict } from '@/core/verdict/verdict';
 import { mostSideways, rollCentreRange } from '../travelCurve';
-import { whileDriven, type LocateInput, type LocateResult } from '../types';
+import { whileDriven, type LateralRemedies, type LocateInput, type LocateResult } from '../types';
 import { gapVerdict, MAKE_ROOM, roomRemedies } from './gapVerdict';
 import { migrationVerdict, onlyParked, reachVerdict } from './lateralVerdicts';
 
@@ -157,14 +157,13 @@ function levelVerdict(
 
 function lengthVerdict(
   input: LocateInput,
-  { driven: curve, ride, bar, remedies }: LocateResult,
+  { driven: curve, ride, bar, cures }: LocateResult,
   member: LinkMember,
   tape: Tape,
 ): Verdict {
   const { shiftLimit } = input;
   const most = mostSideways(curve, ride.y);
-  const remedy = remedies?.length ?? null;
-  if (remedy === null)
+  if (most <= shiftLimit + 1e-6)
     return {
       id: 'length',
       state: 'ok',
@@ -172,18 +171,19 @@ function lengthVerdict(
       reason: `The axle moves ${sayLength(most, tape)} sideways at most; you allow ${sayLength(shiftLimit, tape)}.`,
       remedies: [],
     };
+  const remedy = cures?.lateral?.length ?? null;
   return {
     id: 'length',
     state: most > 2 * shiftLimit ? 'stop' : 'look',
     title: `Axle moves ${Number.isFinite(most) ? sayPast(most, shiftLimit, tape) : 'out of reach'} sideways.`,
     reason: `You allow ${sayLength(shiftLimit, tape)}. The bar is ${sayLength(bar!.eyeToEye, tape)} eye to eye; it swings on an arc, and a longer bar swings flatter.`,
-    remedies: [lengthRemedy(input, remedy, member, tape)],
+    remedies: remedy ? [lengthRemedy(input, remedy, member, tape)] : [],
   };
 }
 
 function lengthRemedy(
   { rig, bump, droop, school }: LocateInput,
-  remedy: NonNullable<NonNullable<LocateResult['remedies']>['length']>,
+  remedy: NonNullable<LateralRemedies['length']>,
   member: LinkMember,
   tape: Tape,
 ): Remedy {
@@ -280,7 +280,7 @@ function planVerdict(bar: LateralBar, member: LinkMember, tape: Tape): Verdict |
 /** The tightest place of the bar; the rest of what is near is looked at with everything else that needs room. */
 function clearanceVerdict(
   input: LocateInput,
-  { gaps, remedies }: LocateResult,
+  { gaps, cures }: LocateResult,
   bar: LinkMember,
   tape: Tape,
 ): Verdict | null {
@@ -288,8 +288,8 @@ function clearanceVerdict(
   if (!closest) return null;
   const said = gapVerdict(input, closest, tape, bar.id);
   if (said.state === 'ok') return said;
-  const away = remedies?.away ?? null;
-  const room = roomRemedies(closest, tape);
+  const away = cures?.lateral?.away ?? null;
+  const room = roomRemedies(closest, cures, tape);
   if (away === null) return { ...said, remedies: room };
   const way = awayFromAxle(bar);
   const mm = upToLine(away, tape);

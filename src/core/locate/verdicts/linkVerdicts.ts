@@ -14,6 +14,7 @@ import type {
   JointFinding,
   LinkFindings,
   LocateInput,
+  LocateResult,
   SteeringFindings,
   SteeringRemedy,
 } from '../types';
@@ -21,7 +22,11 @@ import { sliderVerdicts } from './sliderVerdicts';
 import { sayTravel } from './words';
 
 /** Looks over the members that hold the axle lengthwise, in the whole travel. */
-export function linkVerdicts(input: LocateInput, found: LinkFindings, tape: Tape): Verdict[] {
+export function linkVerdicts(
+  input: LocateInput,
+  { links: found, cures }: LocateResult,
+  tape: Tape,
+): Verdict[] {
   return [
     antiSquatVerdict(input, found),
     rollSteerVerdict(input, found),
@@ -29,7 +34,7 @@ export function linkVerdicts(input: LocateInput, found: LinkFindings, tape: Tape
     bindVerdict(input, found, tape),
     jointVerdict(input, found, tape),
     cockedVerdict(input, found),
-    bumpSteerVerdict(input, found, tape),
+    bumpSteerVerdict(input, found, cures?.steering ?? null, tape),
     ...sliderVerdicts(input, found.sliders, tape),
   ]
     .filter((v) => v !== null)
@@ -236,11 +241,16 @@ function cockedVerdict(input: LocateInput, { cocked }: LinkFindings): Verdict | 
   };
 }
 
-function bumpSteerVerdict(input: LocateInput, { steering }: LinkFindings, tape: Tape): Verdict | null {
+function bumpSteerVerdict(
+  input: LocateInput,
+  { steering }: LinkFindings,
+  remedy: SteeringRemedy | null,
+  tape: Tape,
+): Verdict | null {
   const { rig } = input;
   if (!steering) return null;
   if (!rig.steering) return axleSteerVerdict(steering);
-  const { wheels, axle, match, parts, remedy } = steering;
+  const { wheels, axle, match, parts } = steering;
   const alike = LIMITS.dragLink;
   const steers = isSteered(wheels);
   const crossed = match !== null && !match.sameSide;

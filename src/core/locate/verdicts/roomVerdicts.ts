@@ -2,7 +2,7 @@ import { LIMITS } from '@/core/materials/limits';
 import { decimalsBeside, degreesBeside, formatDegrees, sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import { whereAt, type Verdict } from '@/core/verdict/verdict';
-import type { LocateInput, LocateResult, ShaftFindings } from '../types';
+import { isTight, type LocateInput, type LocateResult, type ShaftFindings } from '../types';
 import { lineVerdicts } from './lineVerdicts';
 import { gapVerdict, roomRemedies } from './gapVerdict';
 import { sayTravel } from './words';
@@ -13,16 +13,16 @@ const NAMED = 4;
 /** Looks over the driveshaft, and the room that everything but the lateral bar has. */
 export function roomVerdicts(
   input: LocateInput,
-  { gaps, links, lines, bar }: LocateResult,
+  { gaps, links, lines, bar, cures }: LocateResult,
   tape: Tape,
 ): Verdict[] {
   const others = gaps.filter((g) => g.a !== bar?.id && g.b !== bar?.id);
-  const tight = others.filter((g) => g.distance < LIMITS.clearance.least - 1e-6).slice(0, NAMED);
+  const tight = others.filter(isTight).slice(0, NAMED);
   const said = tight.length ? tight : others.slice(0, 1);
   return [
     ...said.map((gap) => {
       const verdict = gapVerdict(input, gap, tape);
-      return verdict.state === 'ok' ? verdict : { ...verdict, remedies: roomRemedies(gap, tape) };
+      return verdict.state === 'ok' ? verdict : { ...verdict, remedies: roomRemedies(gap, cures, tape) };
     }),
     ...lineVerdicts(input, lines, tape),
     ...(links.shaft ? shaftVerdicts(input, links.shaft, tape) : []),

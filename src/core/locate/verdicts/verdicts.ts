@@ -26,7 +26,7 @@ export function locateVerdicts(input: LocateInput, result: LocateResult, tape: T
       ...(give ? [give] : []),
       ...ofBar,
     ]),
-    lengthwise: gravestFirst([...linkVerdicts(input, result.links, tape), ...ofLinks]),
+    lengthwise: gravestFirst([...linkVerdicts(input, result, tape), ...ofLinks]),
     room: gravestFirst(roomVerdicts(input, result, tape)),
   };
 }
