@@ -184,7 +184,6 @@ const AT_REST = 350;
 /** How far the results can be trusted is worked out when the hand rests. */
 const askUncertaintyAtRest = (): (() => void) =>
   onceStill(AT_REST, (job) => {
-    if (useDragged.getState().job) return;
     void askUncertainty(job);
     void askAgreement(job);
   });
@@ -194,20 +193,26 @@ const STILL = 250;
 
 const adviseAtRest = (): (() => void) => onceStill(STILL, (job) => void adviseAbout(job));
 
-/** Does something with the job on the bench once it has not changed for so long, ms; straight from the store, so that the bench is not drawn anew for it. */
+/**
+ * Does something with the job on the bench once it has not changed for so long, ms, and nothing in it is held; straight from the
+ * stores, so that the bench is not drawn anew for it.
+ */
 function onceStill(ms: number, act: (job: Job) => void): () => void {
   let timer: ReturnType<typeof setTimeout>;
   const wait = () => {
     clearTimeout(timer);
     timer = setTimeout(() => {
       const { job } = useJobStore.getState();
-      if (job) act(job);
+      if (job && !useDragged.getState().job) act(job);
     }, ms);
   };
   wait();
-  const off = useJobStore.subscribe((now, before) => now.job !== before.job && wait());
+  const off = [
+    useJobStore.subscribe((now, before) => now.job !== before.job && wait()),
+    useDragged.subscribe(({ job }) => !job && wait()),
+  ];
   return () => {
-    off();
+    off.forEach((stop) => stop());
     clearTimeout(timer);
   };
 }
