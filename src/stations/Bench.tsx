@@ -39,6 +39,7 @@ const FIGURES: Record<StationId, Figures> = {
   place: 'car',
   locate: 'mounts',
   roll: 'none',
+  prove: 'none',
   cut: 'mounts',
   weld: 'mounts',
   ride: 'gaps',

@@ -16,6 +16,7 @@ const OPEN: Record<StationId, { name: string; card: () => Promise<Opened> }> = {
     card: async () => ({ default: (await import('./locate/LocateCard')).LocateCard }),
   },
   roll: { name: 'Roll', card: async () => ({ default: (await import('./roll/RollCard')).RollCard }) },
+  prove: { name: 'Prove', card: async () => ({ default: (await import('./prove/ProveCard')).ProveCard }) },
   cut: { name: 'Cut', card: async () => ({ default: (await import('./cut/CutCard')).CutCard }) },
   weld: { name: 'Weld', card: async () => ({ default: (await import('./weld/WeldCard')).WeldCard }) },
   ride: { name: 'Ride', card: async () => ({ default: (await import('./ride/RideCard')).RideCard }) },

@@ -31,6 +31,8 @@ const preferencesSchema = z.object({
   load: z.nullable(z.string()),
   record: z.enum(RECORD_PARTS),
   roll: z.enum(['springs', 'bar', 'balance'] as const satisfies readonly RollPart[]),
+  /** the part last looked at where its strength is proved: a bar by its member, a bracket by its mount */
+  prove: z.nullable(z.string()),
   /** readings one at a time with the pad, or all on one sheet */
   sheet: z.boolean(),
   /** the reading last looked at */
@@ -66,6 +68,7 @@ export const usePreferences = create<Preferences>()(
       load: null,
       record: 'measure',
       roll: 'bar',
+      prove: null,
       sheet: false,
       readingAt: null,
       keys: 'plain',

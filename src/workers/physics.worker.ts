@@ -5,6 +5,7 @@ import { heightsAnswer, type HeightsAsked } from '@/core/locate/heights';
 import { resultUncertainty } from '@/core/locate/resultUncertainty';
 import { travelMap } from '@/core/locate/travelMap';
 import type { CurveValues, LocateInput, LocateResult } from '@/core/locate/types';
+import { proveJob } from '@/core/prove/prove';
 import { analyseRoll, type RollPart } from '@/core/roll/analyse';
 import type { RollInput } from '@/core/roll/input';
 import type { WhatIf } from '@/core/roll/levers';
@@ -26,6 +27,8 @@ const api = {
   /** Springs, sway bar and balance. */
   roll: (input: RollInput, part: RollPart, whatIf: WhatIf) =>
     outcomeOf(() => analyseRoll(input, part, whatIf)),
+  /** Whether bars and brackets hold. */
+  prove: (job: Job) => outcomeOf(() => proveJob(job)),
   /** How far the results at ride height can be trusted. */
   uncertainty: (job: Job) => outcomeOf(() => resultUncertainty(job)),
   /** The car at other heights: settled, loaded, with its frame moved. */

@@ -19,7 +19,7 @@ test('a front axle is measured, squared, centred, and its toe set; its stripe wa
   // Beside what was read before: the left wheel stands farther ahead than the right.
   await hands.type('reading/wheelbase.left', '110');
   await hands.type('reading/wheelbase.right', '109');
-  await hands.station(8, 'Centre the axle');
+  await hands.station(9, 'Centre the axle');
   await hands.type('ride/left', '6 1/2');
   await hands.type('ride/right', '6 1/4');
   await unfold('More to read');
@@ -105,6 +105,6 @@ test('held on rests as parked: the rests, and what the hold point asks, are thos
   await hands.station(4, '');
   await hands.part('Sideways');
   await hands.reads('[data-verdict="parked"]', 'is for parking');
-  await hands.station(7, 'Hold');
+  await hands.station(8, 'Hold');
   await hands.reads('.bench-card', 'Axle on its rests at the parked height');
 });

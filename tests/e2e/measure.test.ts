@@ -145,13 +145,13 @@ test('inspection: what must be mended holds the tack until it is; a photo is kep
   writeFileSync(text, 'no picture');
   await (await upload()).sendKeys(text);
   await hands.reads('.ant-notification', 'is not a picture');
-  await hands.keys('7');
+  await hands.keys('8');
   await hands.reads('[data-condition=sound]', 'Brackets welded');
   await hands.reload();
   await hands.keys('2');
   await hands.find('[data-inspect=brackets] .photos img[src^="blob:"]');
   await hands.clickOn('//li[@data-inspect="brackets"]//label[normalize-space()="mended"]');
-  await hands.station(7, 'Hold before welding');
+  await hands.station(8, 'Hold before welding');
   expect(await hands.count('[data-condition=sound]')).toBe(0);
 });
 
@@ -178,7 +178,7 @@ test('place: stands, rests and squareness; the stripe breaks when the frame is r
 });
 
 test('ride: gaps, squareness and pinion are set in one round, in order, and written down as set', async () => {
-  await hands.station(8, 'Centre the axle');
+  await hands.station(9, 'Centre the axle');
   await hands.type('ride/left', '5 1/2');
   await hands.type('ride/right', '5 1/8');
   await open('More to read');

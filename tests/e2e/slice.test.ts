@@ -101,7 +101,7 @@ test('the rocker moves the axle by keys, and the bay follows', async () => {
 });
 
 test('cut: thread and ends give the tube; too little thread stops', async () => {
-  await hands.station(6, 'Cut the bar');
+  await hands.station(7, 'Cut the bar');
   const tube = () => hands.text('[data-readout=tube]');
   const first = await tube();
   await hands.type('cut/frame/showing', '1/2');
@@ -119,7 +119,7 @@ test('cut: thread and ends give the tube; too little thread stops', async () => 
 });
 
 test('weld: held until all is measured and striped; an override needs its reason; a later change breaks the stripe', async () => {
-  await hands.station(7, 'Hold before welding');
+  await hands.station(8, 'Hold before welding');
   const condition = (id: string, what: 'stripe' | 'holds') =>
     hands.find(`[data-condition=${id}]`).then((e) => e.getAttribute(`data-${what}`));
   const stripe = async (id: string) => {
@@ -158,7 +158,7 @@ test('weld: held until all is measured and striped; an override needs its reason
 
   await hands.station(4, 'Panhard bar');
   await hands.type('panhard/chassis/2', '14 1/8');
-  await hands.station(7, 'Hold before welding');
+  await hands.station(8, 'Hold before welding');
   expect(await condition('level', 'stripe')).toBe('broken');
   await hands.reads('[data-condition=level]', 'was 13 7/8 in, is now 14 1/8 in');
   expect(await condition('centred', 'stripe')).toBe('whole');
@@ -167,7 +167,7 @@ test('weld: held until all is measured and striped; an override needs its reason
 });
 
 test('ride: two gaps give the turns and the way; the next round is centred', async () => {
-  await hands.station(8, 'Centre the axle');
+  await hands.station(9, 'Centre the axle');
   await hands.type('ride/left', '5 1/2');
   await hands.type('ride/right', '5 1/8');
   await hands.until(async () => (await hands.text('[data-readout=turns]')) === 'Lengthen: 1 1/2 turns');

@@ -21,6 +21,7 @@ type CheckedRemedy = {
   changes?: Remedy['changes'];
   roll?: Remedy['roll'];
   pinionDeg?: number;
+  parts?: Remedy['parts'];
   effect?: Effect[];
   spoils?: string[];
   trade?: Trade;
@@ -53,6 +54,7 @@ export function checkJob(job: Job): Check {
       place: judgePlace(job).map((v) => checked('place', v)),
       locate: laidOut('locate'),
       roll: laidOut('roll'),
+      prove: laidOut('prove'),
       cut: laidOut('cut'),
       weld: jobConditions(job, agreement, stopsOf(openAmong(look.said), workBar(job)?.id ?? '')).map(
         ({ id, label, holds, problem, designed }) => ({

@@ -1,10 +1,12 @@
-import { judgeCut, judgeLocate, judgeRoll } from '@/core/bench/judge';
+import { judgeCut, judgeLocate, judgeProve, judgeRoll } from '@/core/bench/judge';
 import type { Job } from '@/core/job/jobSchema';
-import { analyseLocate } from '@/core/locate/analyse';
+import { analyseLocate, findLocate } from '@/core/locate/analyse';
 import { mostSideways } from '@/core/locate/travelCurve';
 import { locateInput, type Gap } from '@/core/locate/types';
 import { LIMITS } from '@/core/materials/limits';
 import type { Corner } from '@/core/balance/steadyCorner';
+import { curesIn } from '@/core/prove/cures';
+import { proveJob } from '@/core/prove/prove';
 import { InputError, orRefusal } from '@/core/rig/read';
 import { analyseRoll, ROLL_PARTS } from '@/core/roll/analyse';
 import { cannotBeWorkedOut } from '@/core/roll/checks';
@@ -23,7 +25,7 @@ export type Numbers = {
 
 /** A car as it was looked at: what is said of what is laid out, how near its bodies come, and its numbers. */
 export type Look = {
-  said: { station: 'locate' | 'roll' | 'cut'; part?: string; verdict: Judged }[];
+  said: { station: 'locate' | 'roll' | 'prove' | 'cut'; part?: string; verdict: Judged }[];
   gaps: Gap[];
   numbers: Numbers;
 };
@@ -31,14 +33,15 @@ export type Look = {
 const AT_RIDE = { left: 0, right: 0 };
 
 /**
- * Everything that is said of what is laid out, springs and bars, and the bar on the saw: what a remedy can change. Springs and a bar that
+ * Everything that is said of what is laid out, springs and bars, their strength, and the bar on the saw: what a remedy can change, and
+ * where it is asked for, which remedies there might be. Springs and a bar that
  * cannot be worked out are said to be so, and leave what is laid out as it is.
  *
  * @throws InputError where the members cannot hold the axle or be assembled
  */
-export function lookAt(job: Job): Look {
+export function lookAt(job: Job, { cures = true } = {}): Look {
   const input = locateInput(job, AT_RIDE);
-  const result = analyseLocate(input);
+  const result = (cures ? analyseLocate : findLocate)(input);
   const { sideways, lengthwise, room } = judgeLocate(job, input, result);
   const rolling = rolled(job);
   const { ride, driven } = result;
@@ -48,6 +51,10 @@ export function lookAt(job: Job): Look {
       ...lengthwise.map(at('locate', 'links')),
       ...room.map(at('locate', 'room')),
       ...rolling.said,
+      ...judgeProve(job, proveJob(job), cures ? curesIn(job) : undefined).map((verdict) => ({
+        station: 'prove' as const,
+        verdict,
+      })),
       ...judgeCut(job).map((verdict) => ({ station: 'cut' as const, verdict })),
     ],
     gaps: result.gaps,
@@ -91,9 +98,13 @@ const pairOf = ({ a, b }: Gap): string => `clearance ${a} / ${b}`;
 /**
  * How grave each thing is that is said of a car: 0 holds, 1 wants a look, 2 stops the work. Of what comes near to what, every pair
  * counts, as only the tightest are spoken of.
+ *
+ * @param guessedParts whether the strength of parts whose sizes nobody has told counts: a mount is not left where it is for a bracket that
+ *   has yet to be made
  */
-export function gravities({ said, gaps }: Look): Map<string, number> {
+export function gravities({ said, gaps }: Look, guessedParts = false): Map<string, number> {
   const spoken = said
+    .filter(({ station, verdict }) => guessedParts || station !== 'prove' || verdict.state !== 'unknown')
     .filter(({ verdict }) => verdict.id !== 'clearance')
     .map(({ station, verdict }) => [`${station} ${aboutOf(verdict)}`, RANK[verdict.would]] as const);
   const worst = new Map<string, number>();

@@ -46,7 +46,7 @@ export const openAmong = (said: { station: StationId; part?: string; verdict: Ju
 
 /** What of a job does not hold, station by station, the gravest first; of an axle that nothing holds, that it is so. */
 export function openIn(job: Job): Open[] {
-  const look = orRefusal(() => lookAt(job));
+  const look = orRefusal(() => lookAt(job, { cures: false }));
   return openOf(job, look instanceof InputError ? [unheld(look.expected)] : openAmong(look.said));
 }
 

@@ -26,7 +26,7 @@ export function tradeOf(job: Job, before: Look, { changes = [] }: Remedy): Trade
   const row = first.axis === 2 ? job.holes[holesKey(first.member, first.end)] : undefined;
   const step = row?.pitch ?? moveStep(job.tape);
   const moved = changes.map((change) => ({ ...change, mm: coordinateNow(job.rig, change)! + step }));
-  const after = orNone(() => lookAt(withMounts(job, moved)));
+  const after = orNone(() => lookAt(withMounts(job, moved), { cures: false }));
   return (
     after && {
       step,

@@ -27,9 +27,10 @@ export function tried(
   { station, verdict }: { station: string; verdict: Judged },
   remedy: Remedy,
 ): Tried {
-  const after = orNone(() => lookAt(withRemedy(job, remedy)));
+  const after = orNone(() => lookAt(withRemedy(job, remedy), { cures: false }));
   if (!after) return { remedy, helps: false, spoils: ['the axle would not be held'], effects: [] };
-  const [was, is] = [gravities(before), gravities(after)];
+  const strength = station === 'prove';
+  const [was, is] = [gravities(before, strength), gravities(after, strength)];
   const about = `${station} ${aboutOf(verdict)}`;
   const better = (is.get(about) ?? 0) < (was.get(about) ?? 0);
   const worse = [...is].filter(([key, rank]) => rank > (was.get(key) ?? 0)).map(([key]) => key);

@@ -7,6 +7,12 @@ import type { LocateInput, LocateResult } from '@/core/locate/types';
 import { locateRestsOn } from '@/core/locate/verdicts/restsOn';
 import { locateVerdicts } from '@/core/locate/verdicts/verdicts';
 import { placeChecks } from '@/core/place/placeChecks';
+import { LINK_ENDS } from '@/core/job/parts';
+import { mountId } from '@/core/job/placed';
+import { proveRestsOn } from '@/core/prove/restsOn';
+import type { Check, Proof } from '@/core/prove/types';
+import { proveVerdicts } from '@/core/prove/verdicts';
+import { linksOf } from '@/core/rig/members/members';
 import { jointsOf } from '@/core/materials/joints';
 import type { InputId } from '@/core/provenance/inputs';
 import { approachOf } from '@/core/record/jobRecord';
@@ -17,7 +23,7 @@ import { rollVerdicts } from '@/core/roll/checks';
 import type { RollInput } from '@/core/roll/input';
 import { rollRestsOn } from '@/core/roll/restsOn';
 import type { Agreement } from '@/core/survey/agreement';
-import { gravestFirst, judged, type Judged, type Verdict } from '@/core/verdict/verdict';
+import { gravestFirst, judged, type Judged, type Remedy, type Verdict } from '@/core/verdict/verdict';
 
 /** What Locate says of a car, by what it is about. */
 export type JudgedLocate = Record<'sideways' | 'lengthwise' | 'room', Judged[]>;
@@ -45,6 +51,22 @@ export function judgeLocate(job: Job, input: LocateInput, result: LocateResult):
 export const judgeRoll = (job: Job, input: RollInput, part: RollPart, result: RollResult): Judged[] =>
   gravestFirst(
     rollVerdicts(input, part, result, job.tape).map((v) => judged(job, v, rollRestsOn(input.rig, v.id))),
+  );
+
+/** What is said of the strength of what is laid out. @param cures what would make a check hold */
+export const judgeProve = (job: Job, proof: Proof, cures?: (check: Check) => Remedy[]): Judged[] =>
+  gravestFirst(proveVerdicts(job, proof, cures).map((v) => judged(job, v, strengthRestsOn(job, v))));
+
+function strengthRestsOn(job: Job, { id, state, where = '' }: Verdict): InputId[] {
+  // A size that cannot be is wrong whatever else is known.
+  if (id === 'cannot-be-made') return [];
+  return id === 'strength' && state !== 'ok' ? proveRestsOn(job, where) : allParts(job);
+}
+
+/** What the proof of everything hangs on. */
+const allParts = (job: Job): InputId[] =>
+  linksOf(job.rig).flatMap(({ id }) =>
+    [id, ...LINK_ENDS.map((end) => mountId(id, end))].flatMap((part) => proveRestsOn(job, part)),
   );
 
 /** What is said of the bar on the saw; nothing where none holds the axle. */

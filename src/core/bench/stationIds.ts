@@ -1,3 +1,3 @@
 /** The stations that exist, in the order of the work. */
-export const STATIONS = ['job', 'record', 'place', 'locate', 'roll', 'cut', 'weld', 'ride'] as const;
+export const STATIONS = ['job', 'record', 'place', 'locate', 'roll', 'prove', 'cut', 'weld', 'ride'] as const;
 export type StationId = (typeof STATIONS)[number];

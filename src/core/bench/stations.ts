@@ -9,6 +9,10 @@ import { turnsSoFar } from '@/core/ride/turns';
 import { weldStripe } from './holdPoint';
 import type { StationId } from './stationIds';
 import { stripeState, type Basis, type StripeState } from '@/core/job/stripes';
+import { bracketId } from '@/core/job/bodyNames';
+import { barOf, bracketOf, LINK_ENDS } from '@/core/job/parts';
+import { BOLT_GRADES, METALS } from '@/core/materials/metals';
+import { linksOf } from '@/core/rig/members/members';
 import { SIDES } from '@/core/geometry/side';
 import { PANHARD } from '@/core/rig/roles';
 import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/mounts';
@@ -47,6 +51,8 @@ export function stationBasis(job: Job, station: StationId): Basis | null {
       return mountBasis(job);
     case 'roll':
       return rollBasis(job);
+    case 'prove':
+      return partsBasis(job);
     case 'cut': {
       const bar = workBar(job);
       if (!bar) return null;
@@ -153,6 +159,60 @@ function named(words: string, value: unknown, key = ''): Basis {
         : named(`${words}, ${LENGTH_WORDS[k] ?? OTHER_WORDS[k] ?? k}`, part, k),
     ),
   ) as Basis;
+}
+
+/** What of a part counts for its strength, and what a builder calls it. */
+const BRACKET_WORDS = {
+  plate: 'plate',
+  width: 'width at the hole',
+  edge: 'hole to edge',
+  depth: 'depth where it is fastened',
+  reach: 'eye out from there',
+  bolt: 'bolt',
+  hole: 'hole',
+  spacer: 'spacer',
+  leg: 'fillet',
+  wall: 'wall behind it',
+  backing: 'backing plate',
+} as const;
+
+/** Every bar and bracket as it is made, value by value. */
+function partsBasis(job: Job): Basis {
+  const links = linksOf(job.rig);
+  const bars = links.map(({ id }): Basis => {
+    const { metal, section, thread } = barOf(job, id);
+    const { shape, ...sizes } = section;
+    const name = memberName(id, job.rig.end);
+    return {
+      [`${name}, metal`]: METALS[metal].name,
+      [`${name}, section`]: shape,
+      [`${name}, thread`]: thread,
+      ...Object.fromEntries(
+        Object.entries(sizes).map(([key, mm]) => [`${name}, ${LENGTH_WORDS[key] ?? key}`, mm]),
+      ),
+    };
+  });
+  const brackets = links.flatMap((link) =>
+    LINK_ENDS.map((end): Basis => {
+      const bracket = bracketOf(job, link, end);
+      const name = memberName(bracketId(link.id, end), job.rig.end);
+      return {
+        ...Object.fromEntries(
+          Object.entries(BRACKET_WORDS).map(([key, word]) => [
+            `${name}, ${word}`,
+            bracket[key as keyof typeof BRACKET_WORDS],
+          ]),
+        ),
+        [`${name}, metal`]: METALS[bracket.metal].name,
+        [`${name}, bolt’s grade`]: BOLT_GRADES[bracket.grade].name,
+        [`${name}, boxed`]: bracket.boxed,
+        [`${name}, plates`]: String(bracket.planes),
+        [`${name}, welded`]: `${Math.round(100 * bracket.welded)} %`,
+        [`${name}, braced`]: bracket.brace !== null,
+      };
+    }),
+  );
+  return Object.assign({}, ...bars, ...brackets) as Basis;
 }
 
 const PLACES = ['ahead of the axle', 'left of the centreline', 'off the floor'];

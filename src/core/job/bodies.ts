@@ -15,6 +15,9 @@ import { brakeId, CENTRE, NOSE, stopId, TIE_ROD, TUBE } from './bodyNames';
 import { bracketsOf, joinedToBrackets } from './brackets';
 import { railId } from './frameRails';
 import type { Job } from './jobSchema';
+import { saidOfBar } from './parts';
+import { isLink } from '@/core/rig/members/members';
+import type { LinkMember } from '@/core/rig/members/link';
 import { ownObstacles, tireWidthOf } from './jobValues';
 
 /** An arm shorter than this is none, mm; and the share of the track that brackets on an axle stand apart at least. */
@@ -32,6 +35,7 @@ export function withBodies(job: Job): Job {
     return part.od === od ? part : { ...part, od };
   };
   const members = rig.members.map((m) => {
+    if (isLink(m)) return withOwnSection(job, m);
     if (m.type === 'leaf') return withLeafRates(job, thick(m, 'leaf'));
     if (m.type === 'slider-arm') return thick(m, 'arm');
     return m.type === 'rigid-arm' ? withGive(job, thick(m, 'arm')) : m;
@@ -59,6 +63,14 @@ export function withBodies(job: Job): Job {
     (Object.keys(next) as (keyof Rig)[]).every((key) => next[key] === rig[key]) &&
     rig.axleTorsion === torsion;
   return same ? job : { ...job, rig: next };
+}
+
+/** A link as thick as its own section, where it is not made like the set. */
+function withOwnSection(job: Job, link: LinkMember): LinkMember {
+  const { section } = saidOfBar(job, link.id);
+  if (!section) return link;
+  const od = section.shape === 'flat' ? Math.max(section.height, section.thickness) : section.od;
+  return link.od === od ? link : { ...link, od };
 }
 
 /** An arm that gives as it is made: by its tubes, its joint, its bracket and the frame, or as was typed. */

@@ -16,6 +16,7 @@ import {
   locateSchema,
   shaftSchema,
 } from './slices/locate';
+import { partsSchema } from './slices/parts';
 import { placeSchema } from './slices/place';
 import { readingsSchema, recordSchema } from './slices/record';
 import { rideSchema } from './slices/ride';
@@ -66,6 +67,7 @@ export const jobSchema = z.strictObject({
   cornerG: cornerSchema,
   locate: locateSchema,
   roll: rollSchema,
+  parts: partsSchema,
   cut: cutSchema,
   weld: weldSchema,
   ride: rideSchema,

@@ -3,6 +3,7 @@ import type { Tape } from '@/core/units/tape';
 import { applyReadings } from './applyReadings';
 import { JOB_VERSION, type Job } from './jobSchema';
 import { startingCut } from './slices/cut';
+import { startingParts } from './slices/parts';
 import { startingFront } from './slices/front';
 import { startingLocate } from './slices/locate';
 import { startingPlace } from './slices/place';
@@ -38,6 +39,7 @@ export function newJob(id: string, name: string, tape: Tape): Job {
     cornerG: USUAL_CASES.cornerG,
     locate: startingLocate(),
     roll: startingRoll(),
+    parts: startingParts(),
     cut: startingCut(),
     weld: startingWeld(),
     ride: startingRide(),

@@ -1,3 +1,4 @@
+import { solveStandardLoads } from '@/core/balance/standardLoads';
 import { closestApproaches, type ClosestApproach } from '@/core/clearance/closestOverTravel';
 import { assemble, type Mechanism } from '@/core/kinematics/mechanism';
 import { misalignment } from '@/core/kinematics/misalignment';
@@ -12,7 +13,6 @@ import { leafGive } from './leafGive';
 import { lineFindings } from './lines';
 import { madeBars } from './made/standWith';
 import { findLinks } from './linkFindings';
-import { solveStandardLoads } from './loads';
 import { compareSchools } from './schools';
 import { curvePoint } from './travelCurve';
 import {
@@ -72,7 +72,7 @@ export function findLocate(input: LocateInput): LocateResult & { cures: null } {
     cures: null,
     lines: lineFindings(input.lines, rig, everywhere, input.lock),
     leafGive: leafGive(input),
-    loads: solveStandardLoads(input, mechanism),
+    loads: solveStandardLoads(mechanism, { use: input.use, ...input.loads }),
     made: madeBars(rig, input),
   };
 }

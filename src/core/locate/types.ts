@@ -1,3 +1,4 @@
+import type { SolvedLoad } from '@/core/balance/standardLoads';
 import type { ClearUntil, ClosestApproach } from '@/core/clearance/closestOverTravel';
 import type { Job } from '@/core/job/jobSchema';
 import { drivenTravel, lockOf, tireWidthOf, travelOf } from '@/core/job/jobValues';
@@ -8,7 +9,6 @@ import type { Use } from '@/core/materials/uses';
 import type { LateralBar, LevelSchool } from '@/core/rig/lateralBar';
 import { linksOf } from '@/core/rig/members/members';
 import type { Rig, Travel } from '@/core/rig/schema';
-import type { LoadAnswer, LoadCase } from '@/core/statics/equilibrium';
 import type { Tape } from '@/core/units/tape';
 import type { BumpSteerParts } from './steering/bumpSteerParts';
 import type { DragLinkMatch } from './steering/dragLinkMatch';
@@ -238,7 +238,7 @@ export type LocateResult = {
   lines: LineFinding[];
   /** what leaf springs give sideways, with a bar and without */
   leafGive: LeafGive | null;
-  loads: { load: LoadCase; answer: LoadAnswer | null }[];
+  loads: SolvedLoad[];
   /** where bars that are there already put the axle; null where none is said to be */
   made: MadeBars | null;
 };

@@ -87,6 +87,16 @@ export const LIMITS = {
   /** an axle on its rests, mm: height, fore and aft, level of the frame, and the least that is a rest at all */
   rests: { height: 1.6, foreAft: 3.2, frameLevel: 3.2, least: 50 },
 
+  /**
+   * how many times over a part is to hold what the standard cases ask, before it yields, by use; so much more where it is the only one that holds
+   * the axle that way, and where it breaks without bending first
+   */
+  strength: {
+    wanted: { street: 1.5, autocross: 1.5, drag: 1.5, offroad: 2, tow: 1.75 } satisfies Record<Use, number>,
+    alone: 1.25,
+    breaks: 1.25,
+  },
+
   /** before a weld, mm: bar level, eye to eye, and the nearest anything */
   weld: { level: 3.2, eyeToEye: 3.2, clearance: 12.7 },
 

@@ -24,3 +24,25 @@ export const STOCK: { od: number; wall: number | null }[] = [
     ] as const
   ).map(([od, wall]) => ({ od: od * MM_PER_INCH, wall: wall * MM_PER_INCH })),
 ];
+
+const inches = (sizes: number[]): number[] => sizes.map((n) => n * MM_PER_INCH);
+
+/** Round tubes that bars are made of, mm, the lightest first. */
+export const TUBES: { od: number; wall: number }[] = STOCK.filter(
+  (s): s is { od: number; wall: number } => s.wall !== null,
+).sort((a, b) => (a.od - a.wall) * a.wall - (b.od - b.wall) * b.wall);
+
+/** Thicknesses that plate is sold in, mm. Standard sizes, from memory. */
+export const PLATES = {
+  inch: inches([1 / 8, 3 / 16, 1 / 4, 5 / 16, 3 / 8, 1 / 2]),
+  mm: [3, 4, 5, 6, 8, 10, 12],
+};
+
+/** Diameters of bolts, mm. Standard sizes, from memory. */
+export const BOLTS = {
+  inch: inches([3 / 8, 7 / 16, 1 / 2, 9 / 16, 5 / 8, 3 / 4, 7 / 8, 1]),
+  mm: [10, 12, 14, 16, 18, 20, 22, 24],
+};
+
+/** Legs of fillet welds, mm (common practice, no published source). */
+export const FILLETS = { inch: inches([1 / 8, 3 / 16, 1 / 4, 5 / 16, 3 / 8]), mm: [3, 4, 5, 6, 8, 10] };

@@ -3,7 +3,7 @@ import { marked, withPlaced } from '@/core/job/placed';
 import type { Input, InputId } from './inputs';
 
 /** What a builder can say is right as it stands. What must be read, weighed or looked up is not settled by saying so. */
-const ACCEPTABLE = /^(mount|size|joints|lock|tube|barEnds|shiftLimit)\b/;
+const ACCEPTABLE = /^(mount|size|joints|lock|tube|barEnds|bar|bracket|shiftLimit)\b/;
 
 export const isAcceptable = ({ id }: Pick<Input, 'id'>): boolean => ACCEPTABLE.test(id);
 

@@ -6,8 +6,13 @@ import type { Job } from '@/core/job/jobSchema';
 import { drawnHeight, isTyped } from '@/core/job/jobValues';
 import { isPlaced, mountId } from '@/core/job/placed';
 import { startingCut } from '@/core/job/slices/cut';
+import { bracketId } from '@/core/job/bodyNames';
+import { isParted, mirrorOf } from '@/core/job/edits/parts';
+import { saidOfBar, saidOfBracket } from '@/core/job/parts';
 import { LIMITS } from '@/core/materials/limits';
-import { capital, memberName } from '@/core/rig/names';
+import { capital, groupName, memberName } from '@/core/rig/names';
+import { pairOf } from '@/core/rig/roles';
+import type { MountKey } from '@/core/rig/members/kind';
 import { mountsOf } from '@/core/rig/mounts';
 import type { Rig } from '@/core/rig/schema';
 import { usualOtherEnd } from '@/core/balance/otherEnd';
@@ -26,7 +31,11 @@ type Provenance = 'measured' | 'typed' | 'drawn' | 'pattern' | 'usual';
 export type InputId = string;
 
 /** Where an input is settled: the station, what of it is open there, and the reading. */
-export type Settle = { station: 'record' | 'locate' | 'roll' | 'cut'; part?: string; reading?: string };
+export type Settle = {
+  station: 'record' | 'locate' | 'roll' | 'prove' | 'cut';
+  part?: string;
+  reading?: string;
+};
 
 /** An input by the words of the trade, what it is of, where it comes from, and where the builder settles it. */
 export type Input = { id: InputId; name: string; of?: string; from: Provenance; settle: Settle };
@@ -37,6 +46,7 @@ export const spokenOf = ({ of, name }: Pick<Input, 'of' | 'name'>): string => of
 export const isGuess = ({ from }: Pick<Input, 'from'>): boolean => from === 'pattern' || from === 'usual';
 
 type Told = Omit<Input, 'id'>;
+/** What each kind of input is in a job, by the first word of its id. */
 const kinds: Record<string, (job: Job, of: string) => Told> = {
   read: (job, key) => reading(job, key as QuantityKey),
   mount: (job, of) => mount(job, of),
@@ -96,6 +106,19 @@ const kinds: Record<string, (job: Job, of: string) => Told> = {
   },
   barEnds: ({ cut }) =>
     typedOr(!dequal(cut.ends, startingCut().ends), 'Rod ends and bungs of the bar', { station: 'cut' }),
+  bar: (job, member) => {
+    const { metal, section } = saidOfBar(job, member);
+    const known = metal !== undefined && (section !== undefined || inputOf(job, 'tube').from === 'typed');
+    return typedOr(known, `Section and metal of the ${partName(job, member)}`, {
+      station: 'prove',
+      part: member,
+    });
+  },
+  bracket: (job, mount) => {
+    const said = saidOfBracket(job, mount);
+    const known = BRACKET_SIZES.every((key) => said[key] !== undefined);
+    return typedOr(known, `Sizes of the ${partName(job, mount)}`, { station: 'prove', part: mount });
+  },
   shiftLimit: (job) => ({
     name: 'How far the axle may move sideways',
     from:
@@ -103,6 +126,30 @@ const kinds: Record<string, (job: Job, of: string) => Told> = {
     settle: { station: 'locate', part: 'bar' },
   }),
 };
+
+/** What of a bracket has to be said for it to be known. */
+const BRACKET_SIZES = ['plate', 'width', 'edge', 'depth', 'bolt', 'leg'] as const;
+
+/** A bar by its member or a bracket by its mount, left and right as one where they are alike. */
+export function partName(job: Job, part: string): string {
+  const [member = '', end] = part.split('/');
+  const { end: axle } = job.rig;
+  const both = isParted(job, part) ? null : groupName(pairOf(member), axle);
+  if (end === undefined) return both ?? memberName(member, axle);
+  const bracket = end === 'chassis' ? 'frame bracket' : 'axle bracket';
+  const pair = both && pairOf(member).length === 2;
+  return pair ? `${both}’ ${bracket}s` : memberName(bracketId(member, end as MountKey), axle);
+}
+
+/** The part that a pair that is alike is spoken of by; a part that stands alone, or is parted, is its own. */
+export function spokenPart(job: Job, part: string): string {
+  const mirrored = mirrorOf(part);
+  return mirrored === null || isParted(job, part) ? part : [part, mirrored].sort()[0]!;
+}
+
+/** The input that a part's sizes are: one for both of a pair that is alike. */
+export const partInput = (job: Job, part: string): InputId =>
+  `${part.includes('/') ? 'bracket' : 'bar'}.${spokenPart(job, part)}`;
 
 /** A guessed centre of gravity went up and down with the frame, by the share of the car that stands on springs. */
 function isUsualCg(job: Job): boolean {

@@ -1,3 +1,4 @@
+import type { PartsChange } from '@/core/job/edits/parts';
 import type { RollDesign } from '@/core/job/slices/roll';
 import type { Job } from '@/core/job/jobSchema';
 import { guessesAmong, type Input, type InputId } from '@/core/provenance/inputs';
@@ -8,13 +9,14 @@ export type State = 'ok' | 'look' | 'stop' | 'unknown';
 /** What a check says of the values it was given. */
 export type Finding = Exclude<State, 'unknown'>;
 
-/** A remedy the builder can take with one touch, by moving mounts or changing springs and bar, or only read. */
+/** A remedy the builder can take with one touch, by moving mounts changing springs and bar or the parts it is made of, or only read. */
 export type Remedy = {
   text: string;
   changes?: MountChange[];
   roll?: Partial<RollDesign>;
   /** the pinion turned so many degrees nose down */
   pinionDeg?: number;
+  parts?: PartsChange;
 };
 
 /**

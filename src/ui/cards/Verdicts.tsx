@@ -23,7 +23,13 @@ const WOULD: Record<Finding, string> = {
 };
 
 /** @param tried the station whose remedies are tried before they are offered; without it they are as they were said */
-export function Verdicts({ verdicts, tried }: { verdicts: Judged[]; tried?: 'locate' | 'roll' | 'cut' }) {
+export function Verdicts({
+  verdicts,
+  tried,
+}: {
+  verdicts: Judged[];
+  tried?: 'locate' | 'roll' | 'prove' | 'cut';
+}) {
   useEffect(() => flag(verdicts), [verdicts]);
   useEffect(() => strikeFlags, []);
   return (

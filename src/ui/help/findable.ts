@@ -30,6 +30,8 @@ const FIELDS: [name: string, station: StationId, field: string][] = [
   ['Tube diameter of the bar', 'cut', 'field-cut/od'],
   ['Thread showing, frame end', 'cut', 'field-cut/frame/showing'],
   ['Thread showing, axle end', 'cut', 'field-cut/axle/showing'],
+  ['Strength of a bar: tube, metal, thread', 'prove', 'prove-parts'],
+  ['Strength of a bracket: plate, hole, bolt, weld', 'prove', 'prove-parts'],
   ['Frame on its stands, left', 'place', 'field-place/held.left'],
   ['Frame on its stands, right', 'place', 'field-place/held.right'],
   ['Ride height to build for', 'place', 'field-place/rideHeight'],

@@ -13,5 +13,6 @@ export function settleAt(
     setPreferences({ record: part as RecordPart, ...(reading && { readingAt: reading }) });
   if (station === 'locate') setPreferences({ focus: part as LocatePart });
   if (station === 'roll') setPreferences({ roll: part as RollPart });
+  if (station === 'prove' && part) setPreferences({ prove: part });
   goTo(jobId, station);
 }

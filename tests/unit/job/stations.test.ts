@@ -2,6 +2,7 @@ import { STATIONS, type StationId } from '@/core/bench/stationIds';
 import { stationBasis, stationStripe, stationStripeKey } from '@/core/bench/stations';
 import { withReadingsAt } from '@/core/job/edits/readings';
 import { withMounts } from '@/core/job/edits/mounts';
+import { withParts } from '@/core/job/edits/parts';
 import { withRoll } from '@/core/job/edits/roll';
 import type { Job } from '@/core/job/jobSchema';
 import { workBar } from '@/core/job/jobValues';
@@ -26,6 +27,10 @@ const CHANGES: Record<Striped, [change: (job: Job) => Job, told: RegExp]> = {
     /off the floor/,
   ],
   roll: [(job) => withRoll(job, { stop: { out: 333, gap: 44, rate: 55, height: 66 } }), /stop/],
+  prove: [
+    (job) => withParts(job, { brackets: { [`${workBar(job)!.id}/axle`]: { plate: 9 } } }),
+    /axle bracket, plate/,
+  ],
   cut: [(job) => ({ ...job, cut: { ...job.cut, tube: { ...job.cut.tube, od: 47 } } }), /tube/],
   ride: [(job) => ({ ...job, ride: { ...job.ride, gaps: { left: 171, right: 133 } } }), /gap left/],
 };

@@ -2,13 +2,7 @@ import * as z from 'zod/mini';
 import { THREAD_NAMES } from '@/core/materials/threads';
 import { MM_PER_INCH } from '@/core/units/tape';
 import { BRACKETS, mm, notNegative, text } from './fields';
-
-const barEndSchema = z.strictObject({
-  toShoulder: notNegative,
-  showing: notNegative,
-  shank: notNegative,
-  bung: notNegative,
-});
+import { barEndSchema } from './parts';
 
 export const cutSchema = z.strictObject({
   /** the bar on the saw; without it, the one across the car */

@@ -1,0 +1,76 @@
+import type { Job } from '@/core/job/jobSchema';
+import type { BarPart, Brace, BracketPart } from '@/core/job/slices/parts';
+import { saidOfBar, saidOfBracket, type Bracket } from '@/core/job/parts';
+import type { LinkMember } from '@/core/rig/members/link';
+import { MM_PER_INCH } from '@/core/units/tape';
+import { partnerOf } from '@/core/rig/roles';
+import { withBodies } from '../bodies';
+import { without } from './omit';
+
+/** What is changed of parts: of bars by member, of brackets by mount; only what is named changes. */
+export type PartsChange = {
+  bars?: Record<string, BarPart>;
+  brackets?: Record<string, BracketPart>;
+};
+
+/** The job with parts changed; of a pair both, unless its other one is parted. */
+export function withParts(job: Job, { bars = {}, brackets = {} }: PartsChange): Job {
+  const next = { ...job.parts, bars: { ...job.parts.bars }, brackets: { ...job.parts.brackets } };
+  for (const [id, part] of Object.entries(bars))
+    next.bars[keptAs(next.bars, id)] = { ...saidOfBar(job, id), ...part };
+  for (const [id, part] of Object.entries(brackets))
+    next.brackets[keptAs(next.brackets, id)] = { ...saidOfBracket(job, id), ...part };
+  return withBodies({ ...job, parts: next });
+}
+
+/** The name that something is said under: that of its mirror image where only of that something is said. */
+function keptAs(kept: Record<string, unknown>, id: string): string {
+  if (kept[id] !== undefined) return id;
+  const mirrored = mirrorOf(id);
+  return mirrored !== null && kept[mirrored] !== undefined ? mirrored : id;
+}
+
+/** The part that mirrors another, by id; null of one that stands alone. */
+export function mirrorOf(id: string): string | null {
+  const [member = '', end] = id.split('/');
+  const partner = partnerOf(member);
+  return partner && (end === undefined ? partner : `${partner}/${end}`);
+}
+
+/** Whether left and right are each said for themselves. */
+export const isParted = ({ parts }: Pick<Job, 'parts'>, id: string): boolean => {
+  const mirrored = mirrorOf(id);
+  const kept = id.includes('/') ? parts.brackets : parts.bars;
+  return mirrored !== null && kept[id] !== undefined && kept[mirrored] !== undefined;
+};
+
+/** The job with left and right of a part each said for itself, or alike again, as the one named is. */
+export function withParted(job: Job, id: string, parted: boolean): Job {
+  const mirrored = mirrorOf(id);
+  if (mirrored === null) return job;
+  const { bars, brackets } = job.parts;
+  if (id.includes('/')) {
+    const said = saidOfBracket(job, id);
+    const kept = parted
+      ? { ...brackets, [id]: said, [mirrored]: said }
+      : without({ ...brackets, [id]: said }, mirrored);
+    return { ...job, parts: { ...job.parts, brackets: kept } };
+  }
+  const said = saidOfBar(job, id);
+  const kept = parted
+    ? { ...bars, [id]: said, [mirrored]: said }
+    : without({ ...bars, [id]: said }, mirrored);
+  return { ...job, parts: { ...job.parts, bars: kept } };
+}
+
+/** A brace as it is usually made (common practice, no published source): a tube from the bracket’s eye across to the other rail. */
+export const usualBrace = (
+  { chassis }: Pick<LinkMember, 'chassis'>,
+  { reach }: Pick<Bracket, 'reach'>,
+  track: number,
+): Brace => ({
+  od: MM_PER_INCH,
+  wall: 0.12 * MM_PER_INCH,
+  length: Math.abs(chassis[1]) + track / 4,
+  at: Math.max(1, reach),
+});

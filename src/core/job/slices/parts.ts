@@ -1,0 +1,80 @@
+import * as z from 'zod/mini';
+import { within } from '@/core/rig/fields';
+import { BOLT_GRADE_NAMES, ELECTRODE_NAMES, METAL_NAMES } from '@/core/materials/metals';
+import { THREAD_NAMES } from '@/core/materials/threads';
+import { mm, notNegative, text } from './fields';
+
+const size = mm.check(z.positive());
+
+export const barEndSchema = z.strictObject({
+  toShoulder: notNegative,
+  showing: notNegative,
+  shank: notNegative,
+  bung: notNegative,
+});
+
+const sectionSchema = z.discriminatedUnion('shape', [
+  z.strictObject({ shape: z.literal('tube'), od: size, wall: size }),
+  z.strictObject({ shape: z.literal('solid'), od: size }),
+  z.strictObject({ shape: z.literal('flat'), height: size, thickness: size }),
+]);
+
+/** A bar as it is made, as far as it is not like the set at Cut; N for what its rod ends are rated at by their maker. */
+const barPartSchema = z.strictObject({
+  metal: z.optional(z.enum(METAL_NAMES)),
+  section: z.optional(sectionSchema),
+  thread: z.optional(z.enum(THREAD_NAMES)),
+  ends: z.optional(z.strictObject({ frame: barEndSchema, axle: barEndSchema })),
+  rated: z.optional(within(1, 10_000_000)),
+});
+export type BarPart = z.infer<typeof barPartSchema>;
+
+/** A bracket as it is made, as far as it was said; lengths in mm. */
+const bracketPartSchema = z.strictObject({
+  metal: z.optional(z.enum(METAL_NAMES)),
+  /** of each plate: thickness, width at the hole, from the hole's middle to the edge the load pulls at, depth where it is fastened */
+  plate: z.optional(size),
+  width: z.optional(size),
+  edge: z.optional(size),
+  depth: z.optional(size),
+  /** from what it is fastened to, to the eye */
+  reach: z.optional(notNegative),
+  /** a web or gusset boxes the two plates */
+  boxed: z.optional(z.boolean()),
+  /** one plate and a stud, or two and a bolt through both */
+  planes: z.optional(z.union([z.literal(1), z.literal(2)])),
+  hole: z.optional(size),
+  bolt: z.optional(size),
+  grade: z.optional(z.enum(BOLT_GRADE_NAMES)),
+  /** the bolt's thread lies in a shear plane */
+  threaded: z.optional(z.boolean()),
+  /** the ball or sleeve between the plates, and a spacer on each side of it */
+  middle: z.optional(size),
+  spacer: z.optional(notNegative),
+  /** fillets all round both plates: leg, wire, and the share of their length that is welded */
+  leg: z.optional(size),
+  electrode: z.optional(z.enum(ELECTRODE_NAMES)),
+  welded: z.optional(within(0.05, 1)),
+  /** the wall of what it is fastened to, and a backing plate on it */
+  wall: z.optional(size),
+  backing: z.optional(notNegative),
+  /** a brace from the frame bracket to the other rail: its tube, its length, and how far from the rail it meets the bracket */
+  brace: z.optional(z.strictObject({ od: size, wall: size, length: size, at: size })),
+});
+export type BracketPart = z.infer<typeof bracketPartSchema>;
+export type Brace = NonNullable<BracketPart['brace']>;
+
+/**
+ * What the job is made of: bars by member, brackets by mount (`panhard/chassis`). What is said of one of a pair holds for both until the
+ * other has an entry of its own. `wanted`: how many times over what locates the axle is to hold.
+ */
+export const partsSchema = z._default(
+  z.strictObject({
+    bars: z.record(text(60), barPartSchema),
+    brackets: z.record(text(80), bracketPartSchema),
+    wanted: z.optional(within(1, 20)),
+  }),
+  { bars: {}, brackets: {} },
+);
+export const startingParts = (): Parts => ({ bars: {}, brackets: {} });
+export type Parts = z.infer<typeof partsSchema>;

@@ -1,0 +1,145 @@
+import { leastEngagement, makeBar } from '@/core/fabricate/adjustableBar';
+import { distance, dot, minus, unit, type Point } from '@/core/geometry/vector';
+import type { Job } from '@/core/job/jobSchema';
+import { barOf, type Bar } from '@/core/job/parts';
+import { METALS, SHANK } from '@/core/materials/metals';
+import { THREADS } from '@/core/materials/threads';
+import type { LinkMember } from '@/core/rig/members/link';
+import { bentBarStress, columnOf, eulerInPlane, modulusInPlane, sectionValues } from '@/core/strength/bar';
+import { stressArea, strippingLoad } from '@/core/strength/thread';
+import type { Trial } from './governing';
+import type { Inputs } from './types';
+
+/** A bar bent less than this is straight, mm. */
+const STRAIGHT = 0.5;
+
+/** Everything that a bar and the threads at its ends are proved by. */
+export function barTrials(job: Job, link: LinkMember): Trial[] {
+  const bar = barOf(job, link.id);
+  const offset = offsetOf(link);
+  return [
+    ...bodyTrials(bar, distance(link.chassis, link.axle), offset > STRAIGHT ? offset : 0),
+    ...(['frame', 'axle'] as const).flatMap((end) => threadTrials(job, link, bar, end)),
+    ...(bar.rated === null ? [] : [rodEndTrial(bar.rated)]),
+  ];
+}
+
+/** How far a bar's middle line goes from the line through its eyes at most, mm. */
+export function offsetOf({ chassis, axle, path }: LinkMember): number {
+  const way = unit(minus(axle, chassis));
+  const away = (p: Point): number => {
+    const from = minus(p, chassis);
+    const along = dot(from, way);
+    return Math.hypot(...from.map((v, k) => v - along * way[k]!));
+  };
+  return Math.max(0, ...(path?.chassis ?? []).map(away));
+}
+
+const pulled = (force: number): number => Math.max(0, force);
+const pushed = (force: number): number => Math.max(0, -force);
+
+function bodyTrials(bar: Bar, length: number, offset: number): Trial[] {
+  const metal = METALS[bar.metal];
+  const { A, I, Z, r } = sectionValues(bar.section);
+  const section: Inputs = { ...sizesOf(bar.section), metal: metal.name, A };
+  const { yield: Sy, welded, E, fails } = metal;
+  const column = columnOf(bar.section, length, metal);
+  const straight: Trial[] = [
+    {
+      check: 'tension',
+      unit: 'N',
+      fails,
+      formula: 'A · S_y',
+      source: 'Shigley, from memory',
+      asks: (force) => ({ demand: pulled(force), capacity: A * Sy }),
+      inputs: () => ({ ...section, S_y: Sy }),
+    },
+    {
+      check: 'column',
+      unit: 'N',
+      fails: 'buckles',
+      formula:
+        column.by === 'Euler'
+          ? 'A · π² · E / λ², λ = L / r'
+          : 'A · S_y · (1 − S_y · λ² / (4 · π² · E)), λ = L / r',
+      source: `${column.by === 'Euler' ? 'Euler' : 'J. B. Johnson'}, pinned at both ends (Shigley, from memory)`,
+      asks: (force) => ({ demand: pushed(force), capacity: column.load }),
+      inputs: () => ({ ...section, S_y: Sy, E, I, r, L: length, λ: column.slenderness, λ_1: column.meets }),
+    },
+  ];
+  const Zb = modulusInPlane(bar.section);
+  const critical = eulerInPlane(bar.section, length, E);
+  const bent: Trial = {
+    check: 'bent',
+    unit: 'N/mm²',
+    fails,
+    formula: 'P / A + P · e / Z · 1 / (1 − P / P_E), the last when pushed',
+    source: 'Roark’s, from memory',
+    asks: (force) => {
+      const demand = bentBarStress(bar.section, force, { length, offset }, metal);
+      return { demand, capacity: Sy };
+    },
+    inputs: () => ({ ...section, Z: Zb, S_y: Sy, e: offset, L: length, P_E: critical }),
+  };
+  const besideWelds: Trial = {
+    check: 'weld-zone',
+    unit: 'N',
+    fails,
+    formula: 'A · S_y as welded, within an inch of a weld',
+    source: 'common practice, no published source',
+    asks: (force) => ({ demand: Math.abs(force), capacity: A * welded }),
+    inputs: () => ({ ...section, S_y: welded, Z }),
+  };
+  return [...straight, ...(offset > 0 ? [bent] : []), besideWelds];
+}
+
+const sizesOf = ({ shape, ...sizes }: Bar['section']): Inputs => ({ shape, ...sizes });
+
+function threadTrials(job: Job, link: LinkMember, bar: Bar, end: 'frame' | 'axle'): Trial[] {
+  const thread = THREADS[bar.thread];
+  const made = makeBar(distance(link.chassis, link.axle), {
+    thread: bar.thread,
+    ends: bar.ends,
+    engagementRule: job.cut.engagementRule,
+    tube: job.cut.tube,
+  });
+  const { engagement } = made.ends[end];
+  const At = stressArea(thread);
+  const softer = Math.min(SHANK.yield, SHANK.bung);
+  const sizes = { thread: bar.thread, d: thread.diameter, p: thread.pitch };
+  return [
+    {
+      check: `thread-${end}`,
+      unit: 'N',
+      fails: 'breaks',
+      formula: 'A_t · S_y, A_t = π / 4 · (d − 0.9743 · p)²',
+      source: 'ASME B1.1, from memory',
+      asks: (force) => ({ demand: Math.abs(force), capacity: At * SHANK.yield }),
+      inputs: () => ({ ...sizes, A_t: At, S_y: SHANK.yield }),
+    },
+    {
+      check: `strip-${end}`,
+      unit: 'N',
+      fails: 'strips',
+      formula: '0.5 · π · (d − 0.6495 · p) · engagement · 0.577 · S_y of the softer',
+      source: 'common handbook formula, from memory',
+      asks: (force) => ({ demand: Math.abs(force), capacity: strippingLoad(thread, engagement, softer) }),
+      inputs: () => ({
+        ...sizes,
+        engagement,
+        wanted: leastEngagement(bar.thread, job.cut.engagementRule),
+        S_y: softer,
+      }),
+    },
+  ];
+}
+
+const rodEndTrial = (rated: number): Trial => ({
+  check: 'rod-end',
+  unit: 'N',
+  fails: 'breaks',
+  formula: 'what its maker rates it at, across its bore',
+  source: 'as typed, from its maker',
+  asks: (force) => ({ demand: Math.abs(force), capacity: rated }),
+  inputs: () => ({ rated }),
+});

@@ -1,0 +1,257 @@
+import { minus, unit, type Point } from '@/core/geometry/vector';
+import type { Job } from '@/core/job/jobSchema';
+import { bracketAxes, bracketOf, fastenedTo, type Bracket, type LinkEnd } from '@/core/job/parts';
+import { sizeOf } from '@/core/job/bodySizes';
+import { BOLT_GRADES, ELECTRODES, METALS } from '@/core/materials/metals';
+import { coarsePitch } from '@/core/materials/threads';
+import type { LinkMember } from '@/core/rig/members/link';
+import { columnOf, sectionValues } from '@/core/strength/bar';
+import { boltBending, boltShearLoad } from '@/core/strength/bolt';
+import { braceShare, rootLoads, rootSection, wallBending, type BracketAxes } from '@/core/strength/bracket';
+import { stressArea } from '@/core/strength/thread';
+import { tabLoads } from '@/core/strength/tab';
+import { allowedOnThroat, throatOf, weldLineForce, type WeldLine } from '@/core/strength/weldGroup';
+import type { Trial } from './governing';
+import type { Inputs } from './types';
+
+/** Past this a bracket is pushed along the rail rather than across it. */
+const SLANTED = Math.SQRT1_2;
+
+const SHIGLEY = 'Shigley, from memory';
+
+/** Everything that the bracket of one end of a link is proved by, with its bolt, its weld and what it is welded to. */
+export function bracketTrials(job: Job, link: LinkMember, end: LinkEnd): Trial[] {
+  const bracket = bracketOf(job, link, end);
+  const axes = bracketAxes(job, link, end);
+  // A bar that is pulled draws its brackets towards each other.
+  const [here, there] = end === 'chassis' ? [link.chassis, link.axle] : [link.axle, link.chassis];
+  const way = unit(minus(there, here));
+  const onEye = (force: number): Point => way.map((v) => v * force) as Point;
+  return [
+    ...boltTrials(bracket),
+    ...tabTrials(bracket),
+    ...rootTrials(bracket, axes, onEye),
+    ...(fastenedTo(job, link, end) === 'rail' ? wallTrials(job, bracket, axes, onEye) : []),
+  ];
+}
+
+function boltTrials({ bolt, grade, threaded, planes, plate, spacer, middle }: Bracket): Trial[] {
+  const { name, ...strength } = BOLT_GRADES[grade];
+  const area = threaded
+    ? stressArea({ diameter: bolt, pitch: coarsePitch(bolt) })
+    : (Math.PI / 4) * bolt ** 2;
+  const shear = boltShearLoad({ diameter: bolt, ...strength }, planes, area);
+  const stack = { tab: plate, gap: spacer, middle };
+  return [
+    {
+      check: 'bolt-shear',
+      unit: 'N',
+      fails: 'breaks',
+      formula: 'planes · A · 0.6 · S_u',
+      source: `SAE J429, ${SHIGLEY}`,
+      asks: (force) => ({ demand: Math.abs(force), capacity: shear }),
+      inputs: () => ({ d: bolt, grade: name, planes, A: area, S_u: strength.ultimate }),
+    },
+    {
+      check: 'bolt-bending',
+      unit: 'N/mm²',
+      fails: 'bends',
+      formula:
+        planes === 2
+          ? '32 · M / (π · d³), M = P / 2 · (t_1 / 2 + g + t_2 / 4)'
+          : '32 · M / (π · d³), M = P · (t_1 / 2 + g + t_2 / 2)',
+      source: SHIGLEY,
+      asks: (force) => ({
+        demand: boltBending(Math.abs(force), bolt, planes, stack),
+        capacity: strength.yield,
+      }),
+      inputs: () => ({ d: bolt, grade: name, t_1: plate, g: spacer, t_2: middle, S_y: strength.yield }),
+    },
+  ];
+}
+
+function tabTrials({ metal: name, plate, width, edge, hole, bolt, planes }: Bracket): Trial[] {
+  const metal = METALS[name];
+  const loads = tabLoads({ thickness: plate, width, edge, hole, bolt }, metal);
+  const asks = (capacity: number) => (force: number) => ({ demand: Math.abs(force) / planes, capacity });
+  const { ultimate: S_u, yield: S_y } = metal;
+  const of = { metal: metal.name, t: plate, tabs: planes };
+  const trial = (
+    check: Trial['check'],
+    fails: Trial['fails'],
+    formula: string,
+    capacity: number,
+    inputs: Inputs,
+  ): Trial => ({
+    check,
+    unit: 'N',
+    fails,
+    formula: `${formula}, of one tab`,
+    source: 'AISC 360 J3.10 and D2, from memory',
+    asks: asks(capacity),
+    inputs: () => ({ ...of, ...inputs }),
+  });
+  return [
+    trial('tear-out', 'breaks', '1.2 · l_c · t · S_u', loads.tearOut, {
+      l_c: edge - hole / 2,
+      edge,
+      hole,
+      S_u,
+    }),
+    trial('bearing', 'bends', '2.4 · d · t · S_u', loads.bearing, { d: bolt, S_u }),
+    trial('net-section', 'breaks', '(w − h) · t · S_u', loads.net, { w: width, h: hole, S_u }),
+    trial('gross-section', 'bends', 'w · t · S_y', loads.gross, { w: width, S_y }),
+  ];
+}
+
+/** A pair of plates, or one, as it stands on its root. */
+const plates = ({ plate, depth, middle, spacer, boxed, planes }: Bracket) => ({
+  thickness: planes === 2 ? plate : plate / 2,
+  depth,
+  apart: planes === 2 ? middle + 2 * spacer : 0,
+  boxed: boxed && planes === 2,
+});
+
+function rootTrials(bracket: Bracket, axes: BracketAxes, onEye: (force: number) => Point): Trial[] {
+  const metal = METALS[bracket.metal];
+  const section = rootSection(plates(bracket));
+  const { reach } = bracket;
+  const sizes: Inputs = {
+    metal: metal.name,
+    t: bracket.plate,
+    depth: bracket.depth,
+    reach,
+    A: section.A,
+    S_y: metal.welded,
+  };
+  const loads = (force: number) => rootLoads(bracedForce(bracket, axes, onEye(force)), axes, reach);
+  const lines = weldLines(bracket, axes);
+  const throat = throatOf(bracket.leg);
+  const wire = ELECTRODES[bracket.electrode];
+  const trials: Trial[] = [
+    {
+      check: 'root-bending',
+      unit: 'N/mm²',
+      fails: metal.fails,
+      formula: 'M / Z + N / A, M = P · reach, Z = 2 · t · depth² / 6',
+      source: `a cantilever of two plates, ${SHIGLEY}; yield as welded`,
+      asks: (force) => {
+        const { inPlane, pull } = loads(force);
+        return { demand: inPlane / section.inPlane + Math.abs(pull) / section.A, capacity: metal.welded };
+      },
+      inputs: (force) => ({ ...sizes, M: loads(force).inPlane, N: loads(force).pull, Z: section.inPlane }),
+    },
+    {
+      check: 'root-across',
+      unit: 'N/mm²',
+      fails: metal.fails,
+      formula: bracket.boxed ? 'M / Z, of the box that the plates make' : 'M / Z, Z = 2 · depth · t² / 6',
+      source: `a cantilever, ${SHIGLEY}; yield as welded`,
+      asks: (force) => ({ demand: loads(force).across / section.across, capacity: metal.welded }),
+      inputs: (force) => ({ ...sizes, M: loads(force).across, Z: section.across }),
+    },
+    {
+      check: 'weld',
+      unit: 'N/mm²',
+      fails: 'breaks',
+      formula: 'greatest force on a millimetre of weld / (0.707 · leg · share welded), against 0.3 · F_EXX',
+      source: 'AWS D1.1 and the elastic vector method, from memory',
+      asks: (force) => {
+        const eye = axes.out.map((v) => v * reach) as Point;
+        const line = weldLineForce(lines, bracedForce(bracket, axes, onEye(force)), eye);
+        return { demand: line / (throat * bracket.welded), capacity: allowedOnThroat(wire.ultimate) };
+      },
+      inputs: () => ({
+        leg: bracket.leg,
+        throat,
+        share: bracket.welded,
+        length: lines.reduce((sum, [a, b]) => sum + Math.hypot(...minus(b, a)), 0),
+        F_EXX: wire.ultimate,
+        reach,
+      }),
+    },
+  ];
+  return trials.filter(({ check }) => check !== 'root-across' || loads(1).across > 1e-3 * reach);
+}
+
+/** Fillets down both faces of each plate and round its ends, mm, about the middle of the root. */
+function weldLines(
+  { plate, depth, middle, spacer, planes }: Bracket,
+  { bolt, along }: BracketAxes,
+): WeldLine[] {
+  const stand = planes === 2 ? [-1, 1].map((s) => (s * (middle + 2 * spacer + plate)) / 2) : [0];
+  const at = (across: number, down: number): Point =>
+    bolt.map((v, k) => v * across + along[k]! * down) as Point;
+  const [t, h] = [plate / 2, depth / 2];
+  return stand.flatMap((b): WeldLine[] => [
+    [at(b - t, -h), at(b - t, h)],
+    [at(b + t, -h), at(b + t, h)],
+    [at(b - t, -h), at(b + t, -h)],
+    [at(b - t, h), at(b + t, h)],
+  ]);
+}
+
+/** What is left of the force on an eye for the bracket's root, N, where a brace takes its share of what goes across the car. */
+function bracedForce(bracket: Bracket, axes: BracketAxes, force: Point): Point {
+  const taken = takenByBrace(bracket, axes, force);
+  return [force[0], force[1] - taken, force[2]];
+}
+
+/** What a brace takes, N, along the car's y, as if it met the bracket at the eye: its moment at the root is what it spares it. */
+function takenByBrace(bracket: Bracket, { along }: BracketAxes, force: Point): number {
+  const { brace, reach } = bracket;
+  if (!brace || reach <= 0) return 0;
+  const at = Math.min(brace.at, reach);
+  const { E } = METALS[bracket.metal];
+  const EI = E * rootSection(plates(bracket)).inPlane * (bracket.depth / 2);
+  const { A } = sectionValues({ shape: 'tube', od: brace.od, wall: brace.wall });
+  const across = force[1] * Math.abs(along[1]);
+  const prop = braceShare(across, reach, at, EI, (METALS.dom.E * A) / brace.length);
+  return (prop * at) / reach;
+}
+
+function wallTrials(job: Job, bracket: Bracket, axes: BracketAxes, onEye: (force: number) => Point): Trial[] {
+  const { brace, reach, depth, backing } = bracket;
+  const { thickness, apart } = plates(bracket);
+  const on = { depth, apart: apart + thickness, thickness, along: Math.abs(axes.along[0]) > SLANTED };
+  // What the bracket hangs under is bent over its width, what it stands beside over its height.
+  const under = Math.abs(axes.out[2]) > Math.abs(axes.out[1]);
+  const wall = { span: sizeOf(job, under ? 'railWidth' : 'railHeight'), thickness: bracket.wall + backing };
+  const metal = METALS.plate;
+  const moment = (force: number) => rootLoads(bracedForce(bracket, axes, onEye(force)), axes, reach).inPlane;
+  const wallTrial: Trial = {
+    check: 'rail-wall',
+    unit: 'N/mm²',
+    fails: 'bends',
+    formula: on.along
+      ? '6 · R / 2 · a · (1 − a / b) / (strip · wall²), R = M / depth, a = (b − apart) / 2'
+      : '6 · R · a · (L − a) · (2 · L − a) / (2 · L²) / (strip · wall²), R = M / depth, L = b / 2, a = (b − depth) / 2',
+    source: 'a strip held at both edges, Roark’s, from memory',
+    asks: (force) => ({ demand: wallBending(moment(force), on, wall), capacity: metal.yield }),
+    inputs: (force) => ({
+      M: moment(force),
+      depth,
+      apart: on.apart,
+      b: wall.span,
+      strip: (on.along ? depth / 3 : on.apart + thickness) + wall.span,
+      wall: wall.thickness,
+      S_y: metal.yield,
+    }),
+  };
+  if (!brace) return [wallTrial];
+  const section = { shape: 'tube', od: brace.od, wall: brace.wall } as const;
+  const column = columnOf(section, brace.length, METALS.dom);
+  const strut: Trial = {
+    check: 'brace',
+    unit: 'N',
+    fails: 'buckles',
+    formula: 'what props the bracket, against the brace as a column',
+    source: `a cantilever with a spring prop, Roark’s; ${column.by}, from memory`,
+    asks: (force) => ({
+      demand: (Math.abs(takenByBrace(bracket, axes, onEye(force))) * reach) / Math.min(brace.at, reach),
+      capacity: column.load,
+    }),
+    inputs: () => ({ ...section, L: brace.length, λ: column.slenderness, S_y: METALS.dom.yield }),
+  };
+  return [wallTrial, strut];
+}

@@ -1,0 +1,55 @@
+/** What happens to a part past what it holds: it bends and shows it, folds up as a column, is torn or sheared through, or strips its thread. */
+export type Failure = 'bends' | 'buckles' | 'breaks' | 'strips';
+
+/** The checks of a bar, of its thread at either end, and of a bracket with its bolt and weld. */
+export const CHECKS = {
+  tension: 'Pulled',
+  'weld-zone': 'Beside its welds',
+  column: 'Pushed, as a column',
+  bent: 'Bent bar, bending',
+  'thread-frame': 'Shank at the frame end',
+  'thread-axle': 'Shank at the axle end',
+  'strip-frame': 'Thread at the frame end',
+  'strip-axle': 'Thread at the axle end',
+  'rod-end': 'Rod ends',
+  'bolt-shear': 'Bolt, sheared',
+  'bolt-bending': 'Bolt, bent',
+  'tear-out': 'Hole, torn out',
+  bearing: 'Hole, crushed',
+  'net-section': 'Tab through its hole',
+  'gross-section': 'Tab beside its hole',
+  'root-bending': 'Plates, bent at the root',
+  'root-across': 'Plates, bent aside',
+  weld: 'Weld',
+  'rail-wall': 'Wall behind it',
+  brace: 'Brace, as a column',
+} as const;
+export type CheckName = keyof typeof CHECKS;
+
+/** Named values of a check: mm, mm², mm³, N or N/mm² by its key; and words. */
+export type Inputs = Record<string, number | string>;
+
+/**
+ * One check of one part in the case that governs it: `demand` against `capacity`, both in `unit`; `factor` is the one over the other,
+ * infinite where nothing asks anything of it; `wanted` is what it should be.
+ */
+export type Check = {
+  /** the bar by its member, the bracket by its mount: `panhard`, `panhard/chassis` */
+  part: string;
+  check: CheckName;
+  case: string;
+  demand: number;
+  capacity: number;
+  unit: 'N' | 'N/mm²';
+  factor: number;
+  wanted: number;
+  fails: Failure;
+  formula: string;
+  inputs: Inputs;
+  source: string;
+};
+
+/** What a part of the job could not be proved by, and why. */
+export type Unproved = { part: string; why: string };
+
+export type Proof = { checks: Check[]; unproved: Unproved[] };

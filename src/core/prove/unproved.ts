@@ -1,0 +1,44 @@
+import type { Job } from '@/core/job/jobSchema';
+import { bracketId } from '@/core/job/bodyNames';
+import { barOf, fastenedTo } from '@/core/job/parts';
+import { isLink, linksOf } from '@/core/rig/members/members';
+import { capital, memberName } from '@/core/rig/names';
+import type { CaseForces } from './cases';
+import type { Unproved } from './types';
+
+/** What of a job is not proved, in words: nothing is said to hold that was not looked at. */
+export function unprovedOf(job: Job, cases: CaseForces[]): Unproved[] {
+  const { rig } = job;
+  if (cases.length === 0)
+    return [
+      {
+        part: 'the whole car',
+        why: 'nothing is known of what it weighs, of its wheelbase or of the height of its centre of gravity',
+      },
+    ];
+  const others = rig.members.filter((m) => !isLink(m));
+  const undrawn = linksOf(rig).filter((link) => fastenedTo(job, link, 'chassis') === 'undrawn');
+  const unrated = linksOf(rig).filter(({ id }) => barOf(job, id).rated === null);
+  return [
+    ...others.map(({ id }) => ({
+      part: capital(memberName(id, rig.end)),
+      why: 'its own strength and its brackets are not reckoned',
+    })),
+    ...(unrated.length
+      ? [
+          {
+            part: unrated.length === linksOf(rig).length ? 'All rod ends' : 'Rod ends of some bars',
+            why: 'what their maker rates them at, across the bore, was not typed',
+          },
+        ]
+      : []),
+    ...(rig.swayBars
+      ? [{ part: 'Sway bar’s brackets and end links', why: 'only the bar itself is, at Roll' }]
+      : []),
+    ...undrawn.map(({ id }) => ({
+      part: `What the ${memberName(bracketId(id, 'chassis'), rig.end)} hangs on`,
+      why: 'no frame rail is near it, and nothing else is drawn; type how far the eye stands out from it',
+    })),
+    { part: 'Frame, axle housing and crossmembers', why: 'only the wall behind a frame bracket is' },
+  ];
+}

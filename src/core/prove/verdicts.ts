@@ -1,0 +1,140 @@
+import type { Job } from '@/core/job/jobSchema';
+import { FORCE, STRESS } from '@/core/units/unit';
+import type { Tape } from '@/core/units/tape';
+import { partName, spokenPart } from '@/core/provenance/inputs';
+import { capital } from '@/core/rig/names';
+import type { Finding, Remedy, Verdict } from '@/core/verdict/verdict';
+import { partFaults } from './faults';
+import { margin } from './prove';
+import { CHECKS, type Check, type CheckName, type Failure, type Proof } from './types';
+
+/** What of a part gives way, as the subject of a sentence, and in how many. */
+const SUBJECT: Record<CheckName, string> = {
+  tension: 'its tube, pulled,',
+  'weld-zone': 'the steel beside its welds',
+  column: 'its tube, pushed,',
+  bent: 'its bend',
+  'thread-frame': 'its shank at the frame end',
+  'thread-axle': 'its shank at the axle end',
+  'strip-frame': 'its thread at the frame end',
+  'strip-axle': 'its thread at the axle end',
+  'rod-end': 'its rod end',
+  'bolt-shear': 'the bolt, sheared,',
+  'bolt-bending': 'the bolt, bent,',
+  'tear-out': 'the hole’s edge',
+  bearing: 'the hole’s wall',
+  'net-section': 'the tab at its hole',
+  'gross-section': 'the tab beside its hole',
+  'root-bending': 'the root of its plates',
+  'root-across': 'its plates, bent aside,',
+  weld: 'the weld',
+  'rail-wall': 'the rail’s wall',
+  brace: 'its brace',
+};
+
+const GOES: Record<Failure, string> = {
+  bends: 'It bends first, and shows it.',
+  buckles: 'It folds up.',
+  breaks: 'It breaks with little warning.',
+  strips: 'The thread strips, and the end comes out.',
+};
+
+/** A factor, with as many places as tell it from what is wanted. */
+export function sayFactor(factor: number, wanted = Infinity): string {
+  if (!Number.isFinite(factor)) return 'without end';
+  const places = Math.abs(factor - wanted) < 0.05 ? 2 : 1;
+  // Too little is never rounded up to enough.
+  const scale = 10 ** places;
+  return (factor < wanted ? Math.floor(factor * scale) / scale : factor).toFixed(places);
+}
+
+export const sayAmount = (value: number, unit: Check['unit'], tape: Tape): string =>
+  unit === 'N' ? FORCE.say(value, tape) : STRESS.say(value, tape);
+
+/**
+ * What is said of what was proved: each part that is too weak by its weakest check; and of what holds for now, what would go
+ * first.
+ *
+ * @param cures what would make a check hold; without it, that is not looked for
+ */
+export function proveVerdicts(
+  job: Job,
+  { checks }: Proof,
+  cures: (check: Check) => Remedy[] = () => [],
+): Verdict[] {
+  if (checks.length === 0) return [];
+  const weakest = weakestOfParts(job, checks);
+  const weak = weakest.filter((check) => margin(check) < 1 - 1e-9);
+  return [
+    ...partFaults(job),
+    ...weak.map((check): Verdict => ({ ...weakVerdict(job, check), remedies: cures(check) })),
+    ...(weak.length ? [] : [allHold(job, weakest)]),
+    ...(checks.some(({ factor }) => factor < 1) ? [] : [firstToGo(job, checks)]),
+  ];
+}
+
+/** The weakest check of each part; of a pair that is alike, of the worse of the two. */
+function weakestOfParts(job: Job, checks: Check[]): Check[] {
+  const first = new Map<string, Check>();
+  for (const check of checks) {
+    const key = spokenPart(job, check.part);
+    const known = first.get(key);
+    if (!known || margin(check) < margin(known)) first.set(key, check);
+  }
+  return [...first.values()].sort((a, b) => margin(a) - margin(b));
+}
+
+function weakVerdict(job: Job, check: Check): Omit<Verdict, 'remedies'> {
+  const { part, factor, wanted, demand, capacity, unit } = check;
+  const state: Finding = factor < 1 ? 'stop' : 'look';
+  const name = capital(partName(job, part));
+  const say = (value: number) =>
+    Number.isFinite(value) ? sayAmount(value, unit, job.tape) : 'more than there is';
+  return {
+    id: 'strength',
+    where: spokenPart(job, part),
+    state,
+    title: `${name}: ${SUBJECT[check.check]} ${state === 'stop' ? 'does not hold' : 'is weaker than wanted'}.`,
+    reason: `“${check.case}” asks ${say(demand)} of it; it has ${say(capacity)}: ${sayFactor(factor, wanted)} times, ${sayFactor(wanted)} wanted. ${GOES[check.fails]}`,
+  };
+}
+
+function allHold(job: Job, weakest: Check[]): Verdict {
+  const [least] = weakest;
+  const { part, factor, wanted, check, case: name } = least!;
+  return {
+    id: 'strength',
+    where: spokenPart(job, part),
+    state: 'ok',
+    title: 'Every bar and bracket holds as often as is wanted.',
+    reason: `Nearest to it: the ${partName(job, part)}, ${SUBJECT[check].replace(/,$/, '')}, ${sayFactor(factor, wanted)} times in “${name}”, ${sayFactor(wanted)} wanted.`,
+    remedies: [],
+  };
+}
+
+/** What a weld breaks at is so much more than what it is allowed: 0.577 of the wire’s strength in shear against 0.3. */
+const WELD_BREAKS = 0.577 / 0.3;
+/** How many times the load a check’s part really goes at. */
+const goesAt = ({ check, factor }: Check): number => (check === 'weld' ? factor * WELD_BREAKS : factor);
+
+/** What of the whole goes first when it is asked too much, which had better be something that bends. */
+function firstToGo(job: Job, checks: Check[]): Verdict {
+  const order = [...checks].sort((a, b) => goesAt(a) - goesAt(b));
+  const first = order[0]!;
+  const bends = order.find(({ fails }) => fails === 'bends' || fails === 'buckles');
+  const sudden = first.fails === 'breaks' || first.fails === 'strips';
+  return {
+    id: 'first-to-go',
+    where: spokenPart(job, first.part),
+    state: sudden ? 'look' : 'ok',
+    title: sudden
+      ? 'Asked too much, it breaks before anything bends.'
+      : 'Asked too much, it bends before anything breaks.',
+    reason: `First the ${partName(job, first.part)}: ${CHECKS[first.check].toLowerCase()}, at ${sayFactor(goesAt(first))} times “${first.case}”.${
+      sudden && bends
+        ? ` What bends, the ${partName(job, bends.part)}, does so at ${sayFactor(goesAt(bends))} times only. A part that bends is found at the next look; one that breaks lets the axle go.`
+        : ''
+    }`,
+    remedies: [],
+  };
+}

@@ -1,0 +1,76 @@
+'use client';
+import { Checkbox, Select } from 'antd';
+import { isParted, mirrorOf, withParted } from '@/core/job/edits/parts';
+import type { Job } from '@/core/job/jobSchema';
+import { partName, spokenPart } from '@/core/provenance/inputs';
+import { margin } from '@/core/prove/prove';
+import type { Check } from '@/core/prove/types';
+import { sayFactor } from '@/core/prove/verdicts';
+import { linksOf } from '@/core/rig/members/members';
+import { capital } from '@/core/rig/names';
+import { edit, useJob } from '@/store/jobStore';
+import { setPreferences, usePreferences } from '@/store/preferences';
+import { BarFields } from './BarFields';
+import { BracketFields } from './BracketFields';
+import { Checks } from './Checks';
+import { Metals } from './Metals';
+
+/** One part at a time: what it is made of, and every check of it. */
+export function PartPanel({ checks }: { checks: Check[] }) {
+  const job = useJob();
+  const picked = usePreferences((s) => s.prove);
+  const parts = partsOf(job, checks);
+  const wanted = picked && spokenPart(job, picked);
+  const part = parts.find((p) => spokenPart(job, p) === wanted) ?? parts[0]!;
+  const own = checks.filter((check) => check.part === part);
+  const [member = '', end] = part.split('/');
+  const link = linksOf(job.rig).find(({ id }) => id === member);
+  if (!link) return null;
+  const spoken = spokenPart(job, part);
+  return (
+    <section className="section" id="prove-parts">
+      <h2>Part by part</h2>
+      <Select
+        className="which-part"
+        aria-label="Which part"
+        value={part}
+        onChange={(id) => setPreferences({ prove: id })}
+        options={parts.map((id) => ({
+          value: id,
+          label: `${capital(partName(job, id))} · ${least(checks, id)}`,
+        }))}
+      />
+      {mirrorOf(part) !== null && (
+        <Checkbox
+          checked={!isParted(job, part)}
+          onChange={(e) => edit((j) => withParted(j, part, !e.target.checked))}
+        >
+          left and right alike
+        </Checkbox>
+      )}
+      {end === undefined ? (
+        <BarFields key={spoken} part={spoken} />
+      ) : (
+        <BracketFields key={spoken} part={spoken} link={link} end={end === 'axle' ? 'axle' : 'chassis'} />
+      )}
+      <Checks checks={own} />
+      {end === undefined && <Metals link={link} checks={own} />}
+    </section>
+  );
+}
+
+/** The parts that were checked, the weakest first; of a pair that is alike, the worse of the two. */
+function partsOf(job: Job, checks: Check[]): string[] {
+  const worst = new Map<string, string>();
+  for (const { part } of [...checks].sort((a, b) => margin(a) - margin(b))) {
+    const spoken = spokenPart(job, part);
+    if (!worst.has(spoken)) worst.set(spoken, part);
+  }
+  return [...worst.values()];
+}
+
+/** `1.3 times of 1.9`, of the check that has least of what is wanted. */
+function least(checks: Check[], part: string): string {
+  const [worst] = checks.filter((check) => check.part === part).sort((a, b) => margin(a) - margin(b));
+  return `${sayFactor(worst!.factor, worst!.wanted)} of ${sayFactor(worst!.wanted)}`;
+}
