@@ -6,11 +6,6 @@ const unfold = async (text: string) => hands.clickOn(`//summary[contains(., "${t
 /** Picks one of a row of short names. */
 const pill = async (legend: string, name: string) =>
   hands.clickOn(`//fieldset[contains(., "${legend}")]//label[normalize-space(.)="${name}"]`);
-/** Picks from a list that drops down. */
-async function choose(label: string, option: string): Promise<void> {
-  await hands.clickOn(`//*[@aria-label="${label}"]/ancestor::*[contains(@class, "ant-select")][1]`);
-  await hands.clickOn(`//*[contains(@class, "ant-select-item-option")][contains(., "${option}")]`);
-}
 
 test('a front axle is measured, squared, centred, and its toe set; its stripe waits for the toe', async () => {
   await hands.go('tinker', 'record');
@@ -50,7 +45,7 @@ test('a front axle is measured, squared, centred, and its toe set; its stripe wa
   // 3/8 of toe over a tyre of 34 1/8, by arms of 5 1/2: about a sixteenth.
   await hands.reads('[data-readout=turns-tie-rod]', 'Tie rod: 1/16 in longer');
   await unfold('How the tie rod is adjusted');
-  await choose('How the tie rod is adjusted', 'tube between two hands of thread');
+  await hands.choose('How the tie rod is adjusted', 'tube between two hands of thread');
   await hands.reads('[data-readout=turns-tie-rod]', /turn longer/);
   expect(await (await stripe()).isEnabled()).toBe(false);
   await hands.type('ride/toe.front', '60 3/8');

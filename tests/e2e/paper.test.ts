@@ -13,6 +13,7 @@ const SHEETS: [car: string, station: string, part: string | null, words: string[
   ['copperline', 'roll', 'Springs', ['26 N/mm, 427 mm long unloaded', 'Runs'], 1],
   ['cinder', 'roll', 'Balance', ['What a step does', 'hole 1 of 3 from the tip', 'looser'], 1],
   ['copperline', 'roll', 'Sway bar', ['Bends, radius', 'end hole to end hole along it'], 2],
+  ['marigold', 'prove', null, ['Will it hold', 'Hard launch', 'Not proved'], 2],
   ['marigold', 'cut', null, ['Cut list: panhard bar', 'left-hand'], 1],
   ['cinder', 'cut', null, ['Guessed, not read or said: Mounts of the panhard bar'], 1],
   ['cinder', 'locate', 'Lengthwise', ['* Guessed: it stands where the pattern'], 1],

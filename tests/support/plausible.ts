@@ -3,6 +3,10 @@ import type { Point } from '@/core/geometry/vector';
 import { applyReadings, USUAL_MASSES } from '@/core/job/applyReadings';
 import { withLayout } from '@/core/job/edits/layout';
 import { withMounts } from '@/core/job/edits/mounts';
+import { withParts, type PartsChange } from '@/core/job/edits/parts';
+import { LINK_ENDS } from '@/core/job/parts';
+import { BOLT_GRADE_NAMES } from '@/core/materials/metals';
+import { linksOf } from '@/core/rig/members/members';
 import { withRoll } from '@/core/job/edits/roll';
 import type { Job } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';
@@ -44,6 +48,41 @@ export const readingsOf = (sizes: Partial<CarSizes>) =>
     ),
   );
 
+/** Bars and brackets as somebody may have made them: some of them weak. */
+const plausibleParts = fc.record({
+  bar: fc.record({
+    metal: fc.constantFrom('erw' as const, 'dom' as const, 'chromoly' as const),
+    section: fc.record({ shape: fc.constant('tube' as const), od: between(19, 45), wall: between(1.5, 6) }),
+  }),
+  bracket: fc.record({
+    plate: between(2.5, 10),
+    width: between(35, 70),
+    edge: between(14, 35),
+    depth: between(40, 130),
+    bolt: fc.constantFrom(9.525, 12.7, 15.875, 19.05),
+    grade: fc.constantFrom(...BOLT_GRADE_NAMES),
+    threaded: fc.boolean(),
+    boxed: fc.boolean(),
+    leg: between(2.5, 8),
+    welded: between(0.4, 1),
+    wall: between(2, 6),
+  }),
+});
+type PlausibleParts = typeof plausibleParts extends fc.Arbitrary<infer T> ? T : never;
+
+/** Every bar and bracket of a car made alike. */
+const partsOf = ({ rig }: Job, { bar, bracket }: PlausibleParts): PartsChange => {
+  const links = linksOf(rig).map(({ id }) => id);
+  return {
+    bars: Object.fromEntries(links.map((id) => [id, bar])),
+    brackets: Object.fromEntries(
+      links.flatMap((id) =>
+        LINK_ENDS.map((end) => [`${id}/${end}`, { ...bracket, leg: Math.min(bracket.leg, bracket.plate) }]),
+      ),
+    ),
+  };
+};
+
 /**
  * Plausible cars of every layout and use: measured, weighed, on springs, some with a sway bar; mounts where a builder may have put
  * them, not where they should be.
@@ -60,8 +99,9 @@ export const plausibleCar: fc.Arbitrary<Job> = fc
     off: fc.array(between(-45, 45), { minLength: 9, maxLength: 9 }),
     spring: fc.constantFrom('coil' as const, 'air' as const, null),
     bar: fc.boolean(),
+    parts: fc.option(plausibleParts),
   })
-  .map(({ layout, use, tape, sizes, total, frontFraction, cgHeight, off, spring, bar }) => {
+  .map(({ layout, use, tape, sizes, total, frontFraction, cgHeight, off, spring, bar, parts }) => {
     const fresh = withLayout(newJob('car', 'Car', tape), layout);
     const measured = applyReadings({ ...fresh, use, readings: readingsOf(sizes) });
     const rig = {
@@ -71,7 +111,8 @@ export const plausibleCar: fc.Arbitrary<Job> = fc
       otherEnd: usualOtherEnd(measured.rig),
     };
     const placed = withMounts({ ...measured, rig }, shifts(measured, off));
-    return withRoll(placed, {
+    const made = parts ? withParts(placed, partsOf(placed, parts)) : placed;
+    return withRoll(made, {
       springs: spring && usualSprings(placed.rig, spring),
       shock: spring && usualShock,
       bar: bar ? usualBar(placed.rig) : null,

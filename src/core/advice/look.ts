@@ -95,6 +95,10 @@ const gapRank = ({ distance }: Gap): number =>
   distance <= 0 ? RANK.stop : distance < LIMITS.clearance.least - 1e-6 ? RANK.look : RANK.ok;
 const pairOf = ({ a, b }: Gap): string => `clearance ${a} / ${b}`;
 
+/** What goes first is told, and no reason to leave a weak part as it is. */
+const countsAsStrength = ({ id, state }: Judged, guessedParts: boolean): boolean =>
+  id !== 'first-to-go' && (guessedParts || state !== 'unknown');
+
 /**
  * How grave each thing is that is said of a car: 0 holds, 1 wants a look, 2 stops the work. Of what comes near to what, every pair
  * counts, as only the tightest are spoken of.
@@ -104,7 +108,7 @@ const pairOf = ({ a, b }: Gap): string => `clearance ${a} / ${b}`;
  */
 export function gravities({ said, gaps }: Look, guessedParts = false): Map<string, number> {
   const spoken = said
-    .filter(({ station, verdict }) => guessedParts || station !== 'prove' || verdict.state !== 'unknown')
+    .filter(({ station, verdict }) => station !== 'prove' || countsAsStrength(verdict, guessedParts))
     .filter(({ verdict }) => verdict.id !== 'clearance')
     .map(({ station, verdict }) => [`${station} ${aboutOf(verdict)}`, RANK[verdict.would]] as const);
   const worst = new Map<string, number>();

@@ -9,6 +9,7 @@ import { locateVerdicts } from '@/core/locate/verdicts/verdicts';
 import { placeChecks } from '@/core/place/placeChecks';
 import { LINK_ENDS } from '@/core/job/parts';
 import { mountId } from '@/core/job/placed';
+import { faultRestsOn, isFault } from '@/core/prove/faults';
 import { proveRestsOn } from '@/core/prove/restsOn';
 import type { Check, Proof } from '@/core/prove/types';
 import { proveVerdicts } from '@/core/prove/verdicts';
@@ -57,9 +58,9 @@ export const judgeRoll = (job: Job, input: RollInput, part: RollPart, result: Ro
 export const judgeProve = (job: Job, proof: Proof, cures?: (check: Check) => Remedy[]): Judged[] =>
   gravestFirst(proveVerdicts(job, proof, cures).map((v) => judged(job, v, strengthRestsOn(job, v))));
 
-function strengthRestsOn(job: Job, { id, state, where = '' }: Verdict): InputId[] {
-  // A size that cannot be is wrong whatever else is known.
-  if (id === 'cannot-be-made') return [];
+function strengthRestsOn(job: Job, verdict: Verdict): InputId[] {
+  const { id, state, where = '' } = verdict;
+  if (isFault(verdict)) return faultRestsOn(job, verdict);
   return id === 'strength' && state !== 'ok' ? proveRestsOn(job, where) : allParts(job);
 }
 

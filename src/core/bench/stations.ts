@@ -176,7 +176,7 @@ const BRACKET_WORDS = {
   backing: 'backing plate',
 } as const;
 
-/** Every bar and bracket as it is made, value by value. */
+/** Where everything is mounted, and every bar and bracket as it is made, value by value. */
 function partsBasis(job: Job): Basis {
   const links = linksOf(job.rig);
   const bars = links.map(({ id }): Basis => {
@@ -212,7 +212,7 @@ function partsBasis(job: Job): Basis {
       };
     }),
   );
-  return Object.assign({}, ...bars, ...brackets) as Basis;
+  return Object.assign({}, mountBasis(job), ...bars, ...brackets) as Basis;
 }
 
 const PLACES = ['ahead of the axle', 'left of the centreline', 'off the floor'];

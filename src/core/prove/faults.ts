@@ -1,20 +1,67 @@
 import type { Job } from '@/core/job/jobSchema';
-import { barOf, bracketOf, LINK_ENDS } from '@/core/job/parts';
+import { barOf, bracketOf, LINK_ENDS, saidOfBracket, type Bracket } from '@/core/job/parts';
 import { mountId } from '@/core/job/placed';
-import { partName, spokenPart } from '@/core/provenance/inputs';
+import { partInput, partName, spokenPart, type InputId } from '@/core/provenance/inputs';
 import { linksOf } from '@/core/rig/members/members';
 import { capital } from '@/core/rig/names';
 import { sayLength } from '@/core/units/length';
 import type { Verdict } from '@/core/verdict/verdict';
 
-/** Sizes closer than this are alike, mm. */
+/** Sizes closer than this are alike, mm; and how much larger than its bolt a hole may be drilled. */
 const SAME = 0.05;
+const LOOSE = 2;
 
-/** Parts that cannot be made as they were said, each with the size that is wrong. */
+type Say = (mm: number) => string;
+/** A way in which a bracket cannot be made: the two sizes that do not go together, whether they do not, and what is said. */
+type Fault = {
+  sizes: (keyof Bracket)[];
+  is: (bracket: Bracket) => boolean;
+  title: string;
+  reason: (bracket: Bracket, say: Say) => string;
+};
+
+const FAULTS: Record<string, Fault> = {
+  'hole-at-edge': {
+    sizes: ['edge', 'hole'],
+    is: ({ edge, hole }) => edge <= hole / 2 + SAME,
+    title: 'the hole runs out of the edge',
+    reason: ({ edge, hole }, say) =>
+      `A hole of ${say(hole)} whose middle is ${say(edge)} from the edge leaves no steel there. Put it farther in.`,
+  },
+  'hole-in-width': {
+    sizes: ['width', 'hole'],
+    is: ({ width, hole }) => width <= hole + SAME,
+    title: 'the hole is as wide as the tab',
+    reason: ({ width, hole }, say) => `Hole ${say(hole)}, tab ${say(width)}. Make the tab wider.`,
+  },
+  'bolt-in-hole': {
+    sizes: ['bolt', 'hole'],
+    is: ({ bolt, hole }) => hole < bolt - SAME,
+    title: 'the bolt does not go into its hole',
+    reason: ({ bolt, hole }, say) => `Bolt ${say(bolt)}, hole ${say(hole)}.`,
+  },
+  'loose-hole': {
+    sizes: ['bolt', 'hole'],
+    is: ({ bolt, hole }) => hole > bolt + LOOSE,
+    title: 'the hole is too large for its bolt',
+    reason: ({ bolt, hole }, say) =>
+      `Bolt ${say(bolt)}, hole ${say(hole)}: the bolt hammers in it. Sleeve it, or weld on a washer with the right hole.`,
+  },
+  'tall-fillet': {
+    sizes: ['leg', 'plate'],
+    is: ({ leg, plate }) => leg > plate + SAME,
+    title: 'the fillet is taller than its plate is thick',
+    reason: ({ leg, plate }, say) => `Leg ${say(leg)}, plate ${say(plate)}: the edge melts away before that.`,
+  },
+};
+
+const THICK_WALL = 'thick-wall';
+
+/** Parts that cannot be made as they were said, each with the sizes that do not go together. */
 export function partFaults(job: Job): Verdict[] {
-  const say = (mm: number) => sayLength(mm, job.tape);
-  const fault = (part: string, title: string, reason: string): Verdict => ({
-    id: 'cannot-be-made',
+  const say: Say = (mm) => sayLength(mm, job.tape);
+  const verdict = (id: string, part: string, title: string, reason: string): Verdict => ({
+    id,
     where: spokenPart(job, part),
     state: 'stop',
     title: `${capital(partName(job, part))}: ${title}.`,
@@ -23,62 +70,34 @@ export function partFaults(job: Job): Verdict[] {
   });
   const all = linksOf(job.rig).flatMap((link) => {
     const { section } = barOf(job, link.id);
-    const bar =
-      section.shape === 'tube' && section.wall > section.od / 2 + SAME
+    const thick = section.shape === 'tube' && section.wall > section.od / 2 + SAME;
+    return [
+      ...(thick
         ? [
-            fault(
+            verdict(
+              THICK_WALL,
               link.id,
-              'its wall is thicker than half of its tube',
+              'its wall is thicker than half of the tube',
               `Wall ${say(section.wall)}, tube ${say(section.od)}.`,
             ),
           ]
-        : [];
-    const brackets = LINK_ENDS.flatMap((end) => {
-      const { edge, hole, bolt, width, leg, plate } = bracketOf(job, link, end);
-      const part = mountId(link.id, end);
-      return [
-        ...(edge <= hole / 2 + SAME
-          ? [
-              fault(
-                part,
-                'the hole runs out of the edge',
-                `A hole of ${say(hole)} whose middle is ${say(edge)} from the edge leaves no steel there. Put it farther in.`,
-              ),
-            ]
-          : []),
-        ...(width <= hole + SAME
-          ? [
-              fault(
-                part,
-                'the hole is as wide as the tab',
-                `Hole ${say(hole)}, tab ${say(width)}. Make the tab wider.`,
-              ),
-            ]
-          : []),
-        ...(hole < bolt - SAME
-          ? [fault(part, 'the bolt does not go into its hole', `Bolt ${say(bolt)}, hole ${say(hole)}.`)]
-          : []),
-        ...(hole > bolt + 2
-          ? [
-              fault(
-                part,
-                'the hole is drilled too large for its bolt',
-                `Bolt ${say(bolt)}, hole ${say(hole)}: the bolt hammers in it. Sleeve it, or weld a washer on with the right hole.`,
-              ),
-            ]
-          : []),
-        ...(leg > plate + SAME
-          ? [
-              fault(
-                part,
-                'the fillet is taller than its plate is thick',
-                `Leg ${say(leg)}, plate ${say(plate)}: its edge melts away before that.`,
-              ),
-            ]
-          : []),
-      ];
-    });
-    return [...bar, ...brackets];
+        : []),
+      ...LINK_ENDS.flatMap((end) => {
+        const bracket = bracketOf(job, link, end);
+        return Object.entries(FAULTS).flatMap(([id, { is, title, reason }]) =>
+          is(bracket) ? [verdict(id, mountId(link.id, end), title, reason(bracket, say))] : [],
+        );
+      }),
+    ];
   });
-  return [...new Map(all.map((v) => [v.title, v])).values()];
+  return [...new Map(all.map((v) => [`${v.id} ${v.where}`, v])).values()];
+}
+
+export const isFault = ({ id }: Pick<Verdict, 'id'>): boolean => id === THICK_WALL || id in FAULTS;
+
+/** What a fault hangs on: nothing where both of its sizes were said, else that the part is as is usual. */
+export function faultRestsOn(job: Job, { id, where = '' }: Verdict): InputId[] {
+  const said = saidOfBracket(job, where);
+  const told = FAULTS[id]?.sizes.every((key) => said[key as keyof typeof said] !== undefined);
+  return told ? [] : [partInput(job, where)];
 }

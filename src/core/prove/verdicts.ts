@@ -40,13 +40,15 @@ const GOES: Record<Failure, string> = {
 };
 
 /** A factor, with as many places as tell it from what is wanted. */
-export function sayFactor(factor: number, wanted = Infinity): string {
+export function sayFactor(factor: number, wanted: number): string {
   if (!Number.isFinite(factor)) return 'without end';
-  const places = Math.abs(factor - wanted) < 0.05 ? 2 : 1;
+  const scale = Math.abs(factor - wanted) < 0.1 ? 100 : 10;
   // Too little is never rounded up to enough.
-  const scale = 10 ** places;
-  return (factor < wanted ? Math.floor(factor * scale) / scale : factor).toFixed(places);
+  return (Math.floor(factor * scale + 1e-9) / scale).toString();
 }
+
+/** What is wanted is never rounded down to what there is. */
+export const sayWanted = (wanted: number): string => (Math.ceil(wanted * 10 - 1e-9) / 10).toFixed(1);
 
 export const sayAmount = (value: number, unit: Check['unit'], tape: Tape): string =>
   unit === 'N' ? FORCE.say(value, tape) : STRESS.say(value, tape);
@@ -95,7 +97,7 @@ function weakVerdict(job: Job, check: Check): Omit<Verdict, 'remedies'> {
     where: spokenPart(job, part),
     state,
     title: `${name}: ${SUBJECT[check.check]} ${state === 'stop' ? 'does not hold' : 'is weaker than wanted'}.`,
-    reason: `“${check.case}” asks ${say(demand)} of it; it has ${say(capacity)}: ${sayFactor(factor, wanted)} times, ${sayFactor(wanted)} wanted. ${GOES[check.fails]}`,
+    reason: `“${check.case}” asks ${say(demand)} of it; it has ${say(capacity)}: ${sayFactor(factor, wanted)} times, ${sayWanted(wanted)} wanted. ${GOES[check.fails]}`,
   };
 }
 
@@ -107,7 +109,7 @@ function allHold(job: Job, weakest: Check[]): Verdict {
     where: spokenPart(job, part),
     state: 'ok',
     title: 'Every bar and bracket holds as often as is wanted.',
-    reason: `Nearest to it: the ${partName(job, part)}, ${SUBJECT[check].replace(/,$/, '')}, ${sayFactor(factor, wanted)} times in “${name}”, ${sayFactor(wanted)} wanted.`,
+    reason: `Nearest to it: the ${partName(job, part)}, ${SUBJECT[check].replace(/,$/, '')}, ${sayFactor(factor, wanted)} times in “${name}”, ${sayWanted(wanted)} wanted.`,
     remedies: [],
   };
 }
@@ -130,9 +132,9 @@ function firstToGo(job: Job, checks: Check[]): Verdict {
     title: sudden
       ? 'Asked too much, it breaks before anything bends.'
       : 'Asked too much, it bends before anything breaks.',
-    reason: `First the ${partName(job, first.part)}: ${CHECKS[first.check].toLowerCase()}, at ${sayFactor(goesAt(first))} times “${first.case}”.${
+    reason: `First the ${partName(job, first.part)}: ${CHECKS[first.check].toLowerCase()}, at ${sayFactor(goesAt(first), Infinity)} times “${first.case}”.${
       sudden && bends
-        ? ` What bends, the ${partName(job, bends.part)}, does so at ${sayFactor(goesAt(bends))} times only. A part that bends is found at the next look; one that breaks lets the axle go.`
+        ? ` What bends, the ${partName(job, bends.part)}, does so at ${sayFactor(goesAt(bends), Infinity)} times only. A part that bends is found at the next look; one that breaks lets the axle go.`
         : ''
     }`,
     remedies: [],

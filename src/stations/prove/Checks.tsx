@@ -1,7 +1,7 @@
 'use client';
 import { margin } from '@/core/prove/prove';
 import { CHECKS, type Check } from '@/core/prove/types';
-import { sayAmount, sayFactor } from '@/core/prove/verdicts';
+import { sayAmount, sayFactor, sayWanted } from '@/core/prove/verdicts';
 import { useJobPart } from '@/store/jobStore';
 
 /** What the values of a formula are called, where their letter does not say it. */
@@ -49,7 +49,7 @@ export function Checks({ checks }: { checks: Check[] }) {
                 </span>
                 <span className="check-factor">
                   {short && <em>short </em>}
-                  {sayFactor(factor, wanted)} of {sayFactor(wanted)}
+                  {sayFactor(factor, wanted)} of {sayWanted(wanted)}
                 </span>
               </summary>
               <p>
@@ -66,7 +66,7 @@ export function Checks({ checks }: { checks: Check[] }) {
                   </div>
                 ))}
               </dl>
-              <p className="hint">Newton and millimetres. {check.source}.</p>
+              <p className="hint">In newton and millimetres. Source: {check.source}.</p>
             </details>
           </li>
         );
@@ -77,4 +77,6 @@ export function Checks({ checks }: { checks: Check[] }) {
 
 /** Four figures of it. */
 const sayValue = (value: number): string =>
-  Math.abs(value) >= 1e5 ? value.toExponential(2) : Number(value.toPrecision(4)).toString();
+  Number.isFinite(value)
+    ? Number(value.toPrecision(4)).toLocaleString('en-US', { maximumFractionDigits: 6 })
+    : 'without end';

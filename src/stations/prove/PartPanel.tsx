@@ -5,7 +5,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { partName, spokenPart } from '@/core/provenance/inputs';
 import { margin } from '@/core/prove/prove';
 import type { Check } from '@/core/prove/types';
-import { sayFactor } from '@/core/prove/verdicts';
+import { sayFactor, sayWanted } from '@/core/prove/verdicts';
 import { linksOf } from '@/core/rig/members/members';
 import { capital } from '@/core/rig/names';
 import { edit, useJob } from '@/store/jobStore';
@@ -32,6 +32,7 @@ export function PartPanel({ checks }: { checks: Check[] }) {
       <h2>Part by part</h2>
       <Select
         className="which-part"
+        virtual={false}
         aria-label="Which part"
         value={part}
         onChange={(id) => setPreferences({ prove: id })}
@@ -72,5 +73,5 @@ function partsOf(job: Job, checks: Check[]): string[] {
 /** `1.3 times of 1.9`, of the check that has least of what is wanted. */
 function least(checks: Check[], part: string): string {
   const [worst] = checks.filter((check) => check.part === part).sort((a, b) => margin(a) - margin(b));
-  return `${sayFactor(worst!.factor, worst!.wanted)} of ${sayFactor(worst!.wanted)}`;
+  return `${sayFactor(worst!.factor, worst!.wanted)} of ${sayWanted(worst!.wanted)}`;
 }

@@ -2,7 +2,7 @@
 import { partName, spokenPart } from '@/core/provenance/inputs';
 import { margin } from '@/core/prove/prove';
 import { CHECKS, type Check, type Proof } from '@/core/prove/types';
-import { sayAmount, sayFactor } from '@/core/prove/verdicts';
+import { sayAmount, sayFactor, sayWanted } from '@/core/prove/verdicts';
 import { capital } from '@/core/rig/names';
 import type { Judged } from '@/core/verdict/verdict';
 import type { Job } from '@/core/job/jobSchema';
@@ -46,7 +46,7 @@ export function ProveSheet({ proof, verdicts }: { proof: Proof; verdicts: Judged
                 · {sayAmount(check.capacity, check.unit, job.tape)}
               </td>
               <td>
-                {sayFactor(check.factor, check.wanted)} · {sayFactor(check.wanted)}
+                {sayFactor(check.factor, check.wanted)} · {sayWanted(check.wanted)}
                 {margin(check) < 1 - 1e-9 && <b> short</b>}
               </td>
             </tr>

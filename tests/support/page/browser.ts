@@ -196,6 +196,14 @@ export class Hands {
 
   value = async (id: string): Promise<string> => (await (await this.field(id)).getAttribute('value')) ?? '';
 
+  /** Picks from a list by its label; the first choice that begins so. */
+  async choose(label: string, option: string): Promise<void> {
+    await this.clickOn(`//*[@aria-label="${label}"]/ancestor::*[contains(@class, "ant-select")][1]`);
+    await this.clickOn(
+      `//*[contains(@class, "ant-select-dropdown") and not(contains(@class, "ant-select-dropdown-hidden"))]//*[contains(@class, "ant-select-item-option-content")][starts-with(normalize-space(), "${option}")]`,
+    );
+  }
+
   async drag(css: string, dx: number, dy: number): Promise<void> {
     const handle = await this.find(css);
     const actions = this.driver.actions().move({ origin: handle }).press();

@@ -8,6 +8,7 @@ import { demoJobs } from '@/store/demo';
 import { drawStripe } from '@/ui/stripe/stripeEdits';
 import type { Job } from '@/core/job/jobSchema';
 import { withReadingsAt } from '@/core/job/edits/readings';
+import { withParts } from '@/core/job/edits/parts';
 import { withMounts } from '@/core/job/edits/mounts';
 
 const cars = demoJobs();
@@ -23,7 +24,7 @@ const changesOf = (job: Job, id: StationId): string[] => {
 
 describe('stripes across the stations', () => {
   test.each(cars.map((car) => [car.name, car] as const))('%s: all whole as they are drawn', (_, car) => {
-    expect(striped).toEqual(['record', 'place', 'locate', 'roll', 'cut', 'ride']);
+    expect(striped).toEqual(['record', 'place', 'locate', 'roll', 'prove', 'cut', 'ride']);
     expect(broken(vouched(car))).toEqual([]);
   });
 
@@ -38,9 +39,10 @@ describe('stripes across the stations', () => {
       [
         'a frame end moved',
         withMounts(job, [{ member: 'panhard', end: 'chassis', axis: 2, mm: stands.chassis[2] + 12 }]),
-        ['locate', 'cut'],
+        ['locate', 'prove', 'cut'],
       ],
-      ['another tube', { ...job, cut: { ...job.cut, tube: { od: 38, wall: 4 } } }, ['cut']],
+      ['another tube', { ...job, cut: { ...job.cut, tube: { od: 38, wall: 4 } } }, ['prove', 'cut']],
+      ['a thinner plate', withParts(job, { brackets: { 'panhard/axle': { plate: 3 } } }), ['prove']],
       ['a thicker bar', { ...job, roll: { ...job.roll, bar: { ...bar, od: bar.od + 2 } } }, ['roll']],
       ['links undone', { ...job, roll: { ...job.roll, bar: { ...bar, hooked: !bar.hooked } } }, ['roll']],
       ['a softer stop', { ...job, roll: { ...job.roll, stop: { ...job.roll.stop!, rate: 20 } } }, ['roll']],

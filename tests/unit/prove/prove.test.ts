@@ -1,0 +1,320 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import fc from 'fast-check';
+import { distance } from '@/core/geometry/vector';
+import { isParted, withParted, withParts } from '@/core/job/edits/parts';
+import { withMounts } from '@/core/job/edits/mounts';
+import { readJob, writeJob } from '@/core/job/file';
+import type { Job } from '@/core/job/jobSchema';
+import { barOf, bracketOf } from '@/core/job/parts';
+import { assemble } from '@/core/kinematics/mechanism';
+import { BOLT_GRADES, METALS } from '@/core/materials/metals';
+import { THREADS } from '@/core/materials/threads';
+import { curesIn } from '@/core/prove/cures';
+import { isFault, partFaults } from '@/core/prove/faults';
+import { casesOf, margin, proveJob } from '@/core/prove/prove';
+import { sameBar } from '@/core/prove/sameBar';
+import type { Check } from '@/core/prove/types';
+import { proveVerdicts } from '@/core/prove/verdicts';
+import { linksOf } from '@/core/rig/members/members';
+import { orNone } from '@/core/rig/read';
+import { demoJobs } from '@/store/demo';
+import { plausibleCar } from '../../support/plausible';
+
+const marigold = demoJobs().find(({ name }) => name.startsWith('Marigold'))!;
+const proved = (job: Job): Check[] | null => orNone(() => proveJob(job))?.checks ?? null;
+const keyed = (checks: Check[]) => new Map(checks.map((check) => [`${check.part} ${check.check}`, check]));
+
+test('a check is made in the case that is hardest on it, and says of it what it has and what it is asked', () => {
+  fc.assert(
+    fc.property(plausibleCar, (job) => {
+      const checks = proved(job);
+      if (!checks) return;
+      const cases = casesOf(job, assemble(job.rig));
+      const names = new Set(cases.map(({ name }) => name));
+      for (const check of checks) {
+        expect(names).toContain(check.case);
+        expect(check.capacity).toBeGreaterThanOrEqual(0);
+        expect(check.factor).toBe(check.demand > 0 ? check.capacity / check.demand : Infinity);
+        expect(check.wanted).toBeGreaterThan(0.5);
+        expect(check.source).toMatch(/memory|practice|maker/);
+        const [member] = check.part.split('/') as [string];
+        const pulls = cases.map((one) => one.members[member]!);
+        if (check.check === 'tension') expect(check.demand).toBeCloseTo(Math.max(0, ...pulls), 6);
+        if (check.check === 'column')
+          expect(check.demand).toBeCloseTo(Math.max(0, ...pulls.map((v) => -v)), 6);
+        if (check.check === 'bolt-shear')
+          expect(check.demand).toBeCloseTo(Math.max(...pulls.map(Math.abs)), 6);
+      }
+      const margins = checks.map(margin);
+      expect(margins).toEqual([...margins].sort((a, b) => a - b));
+    }),
+    { numRuns: 40, endOnFailure: true },
+  );
+});
+
+test('twice the car asks twice as much of everything', () => {
+  fc.assert(
+    fc.property(plausibleCar, fc.double({ min: 1.2, max: 2, noNaN: true }), (car, by) => {
+      const masses = car.rig.masses!;
+      const times = {
+        ...masses,
+        total: by * masses.total,
+        unsprungFront: by * masses.unsprungFront,
+        unsprungRear: by * masses.unsprungRear,
+      };
+      const one = proved(car);
+      const heavy = proved({ ...car, rig: { ...car.rig, masses: times } });
+      if (!one || !heavy) return;
+      // What springs and bars take of the launch hangs on how heavy it is against them; bind does not.
+      const steady = (check: Check) =>
+        /turn|wheel$|braking/.test(check.case) && Number.isFinite(check.factor);
+      const other = keyed(heavy);
+      for (const check of one) {
+        const then = other.get(`${check.part} ${check.check}`)!;
+        if (!steady(check) || then.case !== check.case || check.check === 'bent') continue;
+        expect(then.demand / check.demand).toBeCloseTo(by, 6);
+        expect(then.capacity).toBeCloseTo(check.capacity, 6);
+      }
+    }),
+    { numRuns: 40, endOnFailure: true },
+  );
+});
+
+test('the sums of a bar by hand', () => {
+  const checks = keyed(proved(marigold)!);
+  const link = linksOf(marigold.rig).find(({ id }) => id === 'panhard')!;
+  const { section, thread, metal } = barOf(marigold, 'panhard');
+  if (section.shape !== 'tube') throw new Error('a tube is meant');
+  const A = (Math.PI / 4) * (section.od ** 2 - (section.od - 2 * section.wall) ** 2);
+  expect(checks.get('panhard tension')!.capacity).toBeCloseTo(A * METALS[metal].yield, 6);
+  expect(checks.get('panhard weld-zone')!.capacity).toBeCloseTo(A * METALS[metal].welded, 6);
+  const r = Math.sqrt(section.od ** 2 + (section.od - 2 * section.wall) ** 2) / 4;
+  const λ = distance(link.chassis, link.axle) / r;
+  const { yield: Sy, E } = METALS[metal];
+  const euler = (A * Math.PI ** 2 * E) / λ ** 2;
+  const johnson = A * Sy * (1 - (Sy * λ ** 2) / (4 * Math.PI ** 2 * E));
+  expect(checks.get('panhard column')!.capacity).toBeCloseTo(euler < (A * Sy) / 2 ? euler : johnson, 4);
+  const { diameter, pitch } = THREADS[thread];
+  const { showing, shank, bung } = marigold.cut.ends.frame;
+  const engaged = Math.min(shank - showing, bung);
+  const strip = 0.5 * Math.PI * (diameter - 0.6495 * pitch) * engaged * 0.577 * 250;
+  expect(checks.get('panhard strip-frame')!.capacity).toBeCloseTo(strip, 4);
+});
+
+test('the sums of a bracket by hand, square to its bar', () => {
+  const link = linksOf(marigold.rig).find(({ id }) => id === 'panhard')!;
+  const checks = keyed(proved(marigold)!);
+  const of = (check: string) => checks.get(`panhard/axle ${check}`)!;
+  const b = bracketOf(marigold, link, 'axle');
+  const grade = BOLT_GRADES[b.grade];
+  expect(of('bolt-shear').capacity).toBeCloseTo(2 * (Math.PI / 4) * b.bolt ** 2 * 0.6 * grade.ultimate, 4);
+  const P = of('bolt-shear').demand;
+  const M = (P / 2) * (b.plate / 2 + b.spacer + b.middle / 4);
+  expect(of('bolt-bending').demand).toBeCloseTo((32 * M) / (Math.PI * b.bolt ** 3), 6);
+  const { ultimate, yield: Sy } = METALS[b.metal];
+  expect(of('tear-out').demand).toBeCloseTo(P / 2, 6);
+  expect(of('tear-out').capacity).toBeCloseTo(1.2 * (b.edge - b.hole / 2) * b.plate * ultimate, 6);
+  expect(of('gross-section').capacity).toBeCloseTo(b.width * b.plate * Sy, 6);
+  // The bar is as good as square to the way out from the tube: nearly all of it bends the plates.
+  const across = of('root-bending').inputs.M as number;
+  expect(across).toBeLessThanOrEqual(P * b.reach + 1e-6);
+  expect(across).toBeGreaterThan(0.6 * P * b.reach);
+});
+
+/** What makes a bracket stronger, and the checks that it must never make weaker. */
+const STRONGER: [change: object, checks: RegExp][] = [
+  [{ plate: 12.7 }, /tear-out|bearing|net|gross|root/],
+  [{ depth: 200 }, /root-bending|weld/],
+  [{ width: 120 }, /net|gross/],
+  [{ edge: 60 }, /tear-out/],
+  [{ bolt: 25.4, hole: 26 }, /bolt-shear|bolt-bending/],
+  [{ leg: 12, plate: 12.7 }, /weld/],
+  [{ welded: 1 }, /weld/],
+  [{ backing: 6 }, /rail-wall/],
+  [{ boxed: true }, /root-across/],
+];
+
+test('what is made stronger is never proved weaker there; what is asked of the bar is the same', () => {
+  fc.assert(
+    fc.property(plausibleCar, fc.constantFrom(...STRONGER), (job, [change, touched]) => {
+      const before = proved(job);
+      if (!before) return;
+      const brackets = Object.fromEntries(
+        linksOf(job.rig).flatMap(({ id }) => [`${id}/chassis`, `${id}/axle`].map((part) => [part, change])),
+      );
+      const after = keyed(proved(withParts(job, { brackets }))!);
+      for (const check of before.filter(({ check: name }) => touched.test(name))) {
+        const now = after.get(`${check.part} ${check.check}`)!;
+        expect(now.factor).toBeGreaterThanOrEqual(check.factor * (1 - 1e-9));
+      }
+    }),
+    { numRuns: 60, endOnFailure: true },
+  );
+});
+
+test('every cure makes its check hold as often as is wanted, and leaves no other check of the bar the worse for it', () => {
+  let cured = 0;
+  fc.assert(
+    fc.property(plausibleCar, (job) => {
+      const before = proved(job);
+      if (!before) return;
+      const cures = curesIn(job);
+      const was = keyed(before);
+      for (const check of before.filter((one) => margin(one) < 1).slice(0, 4)) {
+        for (const { text, parts } of cures(check)) {
+          cured++;
+          const after = proved(readJob(writeJob(withParts(job, parts!))))!;
+          const now = keyed(after).get(`${check.part} ${check.check}`)!;
+          expect([text, margin(now) >= 1 - 1e-6]).toEqual([text, true]);
+          for (const other of after) {
+            const then = was.get(`${other.part} ${other.check}`);
+            if (margin(other) < 1 - 1e-9 && then)
+              expect(margin(other)).toBeGreaterThanOrEqual(margin(then) - 1e-6);
+          }
+        }
+      }
+    }),
+    { numRuns: 25, endOnFailure: true },
+  );
+  expect(cured).toBeGreaterThan(10);
+});
+
+test('left and right are alike until they are parted, and alike again as the one that was named', () => {
+  const part = 'lower-left/axle';
+  const thick = withParts(marigold, { brackets: { [part]: { plate: 9 } } });
+  const plate = (job: Job, id: string) =>
+    bracketOf(
+      job,
+      linksOf(job.rig).find((m) => m.id === id)!,
+      'axle',
+    ).plate;
+  expect([plate(thick, 'lower-left'), plate(thick, 'lower-right')]).toEqual([9, 9]);
+  const right = withParts(thick, { brackets: { 'lower-right/axle': { plate: 8 } } });
+  expect([plate(right, 'lower-left'), plate(right, 'lower-right')]).toEqual([8, 8]);
+  const parted = withParts(withParted(right, part, true), { brackets: { [part]: { plate: 5 } } });
+  expect(isParted(parted, part)).toBe(true);
+  expect([plate(parted, 'lower-left'), plate(parted, 'lower-right')]).toEqual([5, 8]);
+  const alike = withParted(parted, 'lower-right/axle', false);
+  expect([plate(alike, 'lower-left'), plate(alike, 'lower-right')]).toEqual([8, 8]);
+});
+
+test('sizes that cannot be are told with the size that is wrong, each by itself', () => {
+  const faults = (change: object) =>
+    partFaults(withParts(marigold, { brackets: { 'panhard/axle': change } })).map(({ id, where }) => [
+      id,
+      where,
+    ]);
+  expect(faults({})).toEqual([]);
+  expect(faults({ edge: 8, hole: 16.5 })).toEqual([['hole-at-edge', 'panhard/axle']]);
+  expect(faults({ width: 16, edge: 20, hole: 16.5 })).toEqual([['hole-in-width', 'panhard/axle']]);
+  expect(faults({ hole: 12, bolt: 15.9 })).toEqual([['bolt-in-hole', 'panhard/axle']]);
+  expect(faults({ hole: 20, bolt: 15.9 })).toEqual([['loose-hole', 'panhard/axle']]);
+  expect(faults({ leg: 9, plate: 5 })).toEqual([['tall-fillet', 'panhard/axle']]);
+  expect(isFault({ id: 'strength' })).toBe(false);
+});
+
+test('a bar that goes round something is proved by its bend, and the straighter the stronger', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 20, max: 120, noNaN: true }), (up) => {
+      const bent = (by: number): Job => ({
+        ...marigold,
+        rig: {
+          ...marigold.rig,
+          members: marigold.rig.members.map((m) =>
+            m.id === 'panhard' && m.type === 'link'
+              ? {
+                  ...m,
+                  path: {
+                    chassis: [m.chassis.map((v, k) => (v + m.axle[k]!) / 2 + (k === 2 ? by : 0)) as never],
+                  },
+                }
+              : m,
+          ),
+        },
+      });
+      const stress = (by: number) => keyed(proved(bent(by))!).get('panhard bent')!;
+      expect(stress(up).demand).toBeGreaterThan(stress(up / 2).demand);
+      expect(stress(up).inputs.e).toBeCloseTo(up, 0);
+      expect(keyed(proved(marigold)!).has('panhard bent')).toBe(false);
+    }),
+    { numRuns: 10 },
+  );
+});
+
+test('the same bar otherwise: solid as heavy weighs as much, 4130 carries more and weighs the same', () => {
+  const bar = barOf(marigold, 'panhard');
+  const rows = new Map(sameBar(bar, 1000).map((row) => [row.name, row]));
+  const [dom, chromoly] = [METALS.dom.name, METALS.chromoly.name].map((name) => rows.get(name)!);
+  expect(dom!.now).toBe(true);
+  expect(chromoly!.mass).toBe(dom!.mass);
+  expect(chromoly!.pulled).toBeGreaterThan(dom!.pulled);
+  expect(rows.get('Solid, as heavy')!.mass).toBeCloseTo(dom!.mass, 6);
+  expect(rows.get('Solid, as heavy')!.pushed).toBeLessThan(dom!.pushed);
+});
+
+test('what is said counts the parts that are short, the worse of a pair once', () => {
+  fc.assert(
+    fc.property(plausibleCar, (job) => {
+      const proof = orNone(() => proveJob(job));
+      if (!proof) return;
+      const said = proveVerdicts(job, proof).filter(({ id }) => id === 'strength');
+      const short = proof.checks.filter((check) => margin(check) < 1 - 1e-9);
+      expect(said.some(({ state }) => state === 'ok')).toBe(short.length === 0 && proof.checks.length > 0);
+      expect(said.filter(({ state }) => state === 'stop').length > 0).toBe(
+        short.some(({ factor }) => factor < 1),
+      );
+      expect(new Set(said.map(({ where }) => where)).size).toBe(said.length);
+    }),
+    { numRuns: 40, endOnFailure: true },
+  );
+});
+
+test('nothing is proved of a car whose weight is not known, and that is said', () => {
+  const { masses: _, ...rig } = marigold.rig;
+  const { checks, unproved } = proveJob({ ...marigold, rig });
+  expect(checks).toEqual([]);
+  expect(unproved).toEqual([expect.objectContaining({ part: 'the whole car' })]);
+});
+
+test('a lower frame mount makes a longer bracket, which is bent the more', () => {
+  const lower = withMounts(marigold, [{ member: 'panhard', end: 'chassis', axis: 2, mm: 350 }]);
+  const higher = withMounts(marigold, [{ member: 'panhard', end: 'chassis', axis: 2, mm: 380 }]);
+  const reach = (job: Job) =>
+    bracketOf(
+      job,
+      linksOf(job.rig).find(({ id }) => id === 'panhard')!,
+      'chassis',
+    ).reach;
+  expect(reach(lower)).toBeGreaterThan(reach(higher));
+});
+
+test('the command prints every check as JSON, and refuses what is no job', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'pellik-'));
+  const run = (text: string) => {
+    const file = join(folder, 'job.pellik.json');
+    writeFileSync(file, text);
+    return spawnSync('npx', ['--no-install', 'tsx', 'bin/pellik.ts', 'prove', file], { encoding: 'utf8' });
+  };
+  const { status, stdout } = run(writeJob(marigold));
+  expect(status).toBe(0);
+  const printed = JSON.parse(stdout) as Check[];
+  expect(printed).toHaveLength(proved(marigold)!.length);
+  for (const key of [
+    'part',
+    'check',
+    'case',
+    'demand',
+    'capacity',
+    'unit',
+    'factor',
+    'wanted',
+    'inputs',
+    'source',
+  ])
+    expect(printed[0]).toHaveProperty(key);
+  const refused = run('{"format":"pellik.rig"}');
+  expect([refused.status, refused.stdout]).toEqual([2, '']);
+});
