@@ -1,30 +1,47 @@
 /**
  * The `pellik` command. `pellik solve FILE` prints the answer to a rig file as JSON; `pellik check JOB` every verdict, order and
- * unknown of a job; `pellik check JOB --after REMEDY` the job with one of its remedies taken; `pellik prove JOB` every check of strength.
+ * unknown of a job; `pellik check JOB --after REMEDY` the job with one of its remedies taken; `pellik prove JOB` every check of
+ * strength; `pellik cut JOB --out DIR` writes every file that it is cut from.
  */
-import { readFileSync, statSync } from 'node:fs';
+import { mkdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { afterRemedy, checkJob } from '@/core/advice/check';
 import { solveRig } from '@/core/bench/solveRig';
+import { cutFiles } from '@/core/cut/cutFiles';
+import type { Job } from '@/core/job/jobSchema';
 import { readJob, writeJob } from '@/core/job/file';
 import { proveJob } from '@/core/prove/prove';
 import { InputError, LARGEST_FILE, readRig } from '@/core/rig/read';
 
-const USAGE = 'usage: pellik solve FILE | pellik check JOB [--after REMEDY] | pellik prove JOB';
+const USAGE =
+  'usage: pellik solve FILE | pellik check JOB [--after REMEDY] | pellik prove JOB | pellik cut JOB --out DIR';
 
 const json = (answer: unknown): string => `${JSON.stringify(answer, null, 1)}\n`;
 
-/** What a command prints of the text of its file; undefined where it is not called like that. */
-function commandOf([command, , ...rest]: string[]): ((text: string) => string) | undefined {
-  const [flag, remedy, ...more] = rest;
+/** What a command prints of the text of its file. */
+type Command = (text: string) => string | Promise<string>;
+
+/** The command as it is called; undefined where it is not called like that. */
+function commandOf([command, , ...rest]: string[]): Command | undefined {
+  const [flag, given, ...more] = rest;
   if (command === 'solve' && rest.length === 0) return (text) => json(solveRig(readRig(text)));
   if (command === 'check' && rest.length === 0) return (text) => json(checkJob(readJob(text)));
   if (command === 'prove' && rest.length === 0) return (text) => json(proveJob(readJob(text)).checks);
-  if (command === 'check' && flag === '--after' && remedy !== undefined && more.length === 0)
-    return (text) => writeJob(afterRemedy(readJob(text), remedy));
+  if (given === undefined || more.length > 0) return undefined;
+  if (command === 'check' && flag === '--after') return (text) => writeJob(afterRemedy(readJob(text), given));
+  if (command === 'cut' && flag === '--out') return (text) => writeCut(readJob(text), given);
   return undefined;
 }
 
-function main(args: string[]): number {
+/** Writes the files of a job's cut into a folder, and says their names. */
+async function writeCut(job: Job, folder: string): Promise<string> {
+  const files = await cutFiles(job);
+  mkdirSync(folder, { recursive: true });
+  for (const { name, content } of files) writeFileSync(join(folder, name), content);
+  return json(files.map(({ name }) => name));
+}
+
+async function main(args: string[]): Promise<number> {
   const file = args[1];
   const command = file && commandOf(args);
   if (!command) {
@@ -34,7 +51,7 @@ function main(args: string[]): number {
   try {
     if (statSync(file).size > LARGEST_FILE)
       throw new InputError('', 'larger than 32 MB, the most that is read');
-    process.stdout.write(command(readFileSync(file, 'utf8')));
+    process.stdout.write(await command(readFileSync(file, 'utf8')));
     return 0;
   } catch (error) {
     if (!(error instanceof InputError) && !isFileError(error)) throw error;
@@ -46,4 +63,4 @@ function main(args: string[]): number {
 const isFileError = (error: unknown): error is NodeJS.ErrnoException =>
   error instanceof Error && 'syscall' in error;
 
-process.exitCode = main(process.argv.slice(2));
+process.exitCode = await main(process.argv.slice(2));

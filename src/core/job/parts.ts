@@ -26,6 +26,8 @@ export type Bar = {
   thread: ThreadName;
   ends: { frame: BarEnd; axle: BarEnd };
   rated: number | null;
+  /** the barrel that an end is welded to, by its outside diameter, mm; null where it is threaded */
+  barrels: Record<'frame' | 'axle', { od: number } | null>;
 };
 
 /** A bracket with everything that it is made of, mm; `reach` is from what it is fastened to, to the eye. */
@@ -81,6 +83,7 @@ export function barOf(job: Pick<Job, 'parts' | 'cut'>, member: string): Bar {
     thread: said.thread ?? cut.thread,
     ends: said.ends ?? cut.ends,
     rated: said.rated ?? null,
+    barrels: { frame: said.barrels?.frame ?? null, axle: said.barrels?.axle ?? null },
   };
 }
 

@@ -17,15 +17,16 @@ const STRAIGHT = 0.5;
 export function barTrials(job: Job, link: LinkMember): Trial[] {
   const bar = barOf(job, link.id);
   const offset = offsetOf(link);
+  const threaded = (['frame', 'axle'] as const).filter((end) => !bar.barrels[end]);
   return [
     ...bodyTrials(bar, distance(link.chassis, link.axle), offset > STRAIGHT ? offset : 0),
-    ...(['frame', 'axle'] as const).flatMap((end) => threadTrials(job, link, bar, end)),
-    ...(bar.rated === null ? [] : [rodEndTrial(bar.rated)]),
+    ...threaded.flatMap((end) => threadTrials(job, link, bar, end)),
+    ...(bar.rated === null || threaded.length === 0 ? [] : [rodEndTrial(bar.rated)]),
   ];
 }
 
 /** How far a bar's middle line goes from the line through its eyes at most, mm. */
-export function offsetOf({ chassis, axle, path }: LinkMember): number {
+function offsetOf({ chassis, axle, path }: LinkMember): number {
   const way = unit(minus(axle, chassis));
   const away = (p: Point): number => {
     const from = minus(p, chassis);

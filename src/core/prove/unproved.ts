@@ -1,10 +1,13 @@
 import type { Job } from '@/core/job/jobSchema';
 import { bracketId } from '@/core/job/bodyNames';
-import { barOf, fastenedTo } from '@/core/job/parts';
+import { barOf, fastenedTo, type Bar } from '@/core/job/parts';
 import { isLink, linksOf } from '@/core/rig/members/members';
 import { capital, memberName } from '@/core/rig/names';
 import type { CaseForces } from './cases';
 import type { Unproved } from './types';
+
+/** A bar with a rod end whose maker's figure nobody told. */
+const isUnrated = ({ rated, barrels }: Bar): boolean => rated === null && !(barrels.frame && barrels.axle);
 
 /** What of a job is not proved, in words: nothing is said to hold that was not looked at. */
 export function unprovedOf(job: Job, cases: CaseForces[]): Unproved[] {
@@ -18,7 +21,7 @@ export function unprovedOf(job: Job, cases: CaseForces[]): Unproved[] {
     ];
   const others = rig.members.filter((m) => !isLink(m));
   const undrawn = linksOf(rig).filter((link) => fastenedTo(job, link, 'chassis') === 'undrawn');
-  const unrated = linksOf(rig).filter(({ id }) => barOf(job, id).rated === null);
+  const unrated = linksOf(rig).filter(({ id }) => isUnrated(barOf(job, id)));
   return [
     ...others.map(({ id }) => ({
       part: capital(memberName(id, rig.end)),

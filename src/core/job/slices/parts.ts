@@ -26,6 +26,13 @@ const barPartSchema = z.strictObject({
   thread: z.optional(z.enum(THREAD_NAMES)),
   ends: z.optional(z.strictObject({ frame: barEndSchema, axle: barEndSchema })),
   rated: z.optional(within(1, 10_000_000)),
+  /** ends that are welded to a barrel instead of threaded: its outside diameter */
+  barrels: z.optional(
+    z.strictObject({
+      frame: z.optional(z.strictObject({ od: size })),
+      axle: z.optional(z.strictObject({ od: size })),
+    }),
+  ),
 });
 export type BarPart = z.infer<typeof barPartSchema>;
 

@@ -1,0 +1,207 @@
+import type { Drawing } from '@/core/fabricate/drawing';
+import { nestLengths, type Piece } from '@/core/fabricate/nesting';
+import { plateDrawing, tabDrawing } from '@/core/fabricate/plates';
+import { extentsOf } from '@/core/fabricate/vectorFiles';
+import { wrapDrawing } from '@/core/fabricate/wrap';
+import type { Job } from '@/core/job/jobSchema';
+import { fileStem } from '@/core/job/file';
+import { bracketAxes, bracketOf, fastenedTo, LINK_ENDS, type LinkEnd } from '@/core/job/parts';
+import { mountId } from '@/core/job/placed';
+import { METALS } from '@/core/materials/metals';
+import { partName, spokenPart } from '@/core/provenance/inputs';
+import type { LinkMember } from '@/core/rig/members/link';
+import { linksOf } from '@/core/rig/members/members';
+import { pairOf } from '@/core/rig/roles';
+import { capital } from '@/core/rig/names';
+import { MM_PER_INCH } from '@/core/units/tape';
+import type { BarSection } from '@/core/strength/bar';
+import { BAR_ENDS, barCut, type BarCut } from './barCut';
+
+/** A flat part: what it is called, how many of it, of what, mm; and its drawing. */
+export type FlatPart = {
+  id: string;
+  /** the bar or bracket it belongs to */
+  of: string;
+  name: string;
+  quantity: number;
+  thickness: number;
+  metal: string;
+  /** of one, kg; none of paper */
+  mass: number;
+  drawing: Drawing;
+};
+
+/** All that a job is cut from. */
+export type JobCut = {
+  bars: BarCut[];
+  flats: FlatPart[];
+  /** templates to wrap round a tube */
+  wraps: FlatPart[];
+  stock: StockOf[];
+};
+
+/** Tube of one section and metal: its pieces laid on the lengths it is bought in. */
+export type StockOf = { section: BarSection; metal: string; nested: ReturnType<typeof nestLengths> };
+
+/** Twenty feet, and what a chop saw takes (common practice, no published source). */
+export const USUAL_STOCK = { length: 240 * MM_PER_INCH, kerf: MM_PER_INCH / 8 };
+
+/** What a job is cut from: bars, flat parts, templates, and the stock they come off. */
+export function jobCut(job: Job): JobCut {
+  const links = linksOf(job.rig);
+  const bars = links.map((link) => barCut(job, link));
+  return {
+    bars,
+    flats: links.flatMap((link) => LINK_ENDS.flatMap((end) => flatsOf(job, link, end))),
+    wraps: links.flatMap((link, i) => wrapsOf(job, link, bars[i]!)),
+    stock: stockOf(job, bars),
+  };
+}
+
+/** Whether a part is drawn for its mirror image too: the first of a pair that is alike. */
+const isSpoken = (job: Job, part: string): boolean => spokenPart(job, part) === part;
+const countOf = (job: Job, part: string): number => {
+  const [member = '', end] = part.split('/');
+  const pair = pairOf(member).filter((id) => linksOf(job.rig).some((link) => link.id === id));
+  return pair.filter((id) => spokenPart(job, end ? mountId(id, end) : id) === spokenPart(job, part)).length;
+};
+
+/** How far the holes of a bracket's row are up its plates from the root; the one in use alone where it has no row. */
+function holesUp(job: Job, link: LinkMember, end: LinkEnd, reach: number): number[] {
+  const row = job.holes[mountId(link.id, end)];
+  const { out } = bracketAxes(job, link, end);
+  // A row is told by its heights: on plates that stand up or hang down it is one of holes along them.
+  if (!row || Math.abs(out[2]) < UPRIGHT) return [reach];
+  const up = Array.from(
+    { length: row.count },
+    (_, i) => reach + (row.lowest + i * row.pitch - link[end][2]) * out[2],
+  );
+  return up.sort((a, b) => a - b);
+}
+const UPRIGHT = 0.9;
+
+/** Backing plates are so much larger than what they back, all round, mm; a web is so much shorter than its plates. */
+const ROUND_IT = MM_PER_INCH / 2;
+
+function flatsOf(job: Job, link: LinkMember, end: LinkEnd): FlatPart[] {
+  const part = mountId(link.id, end);
+  if (!isSpoken(job, part)) return [];
+  const bracket = bracketOf(job, link, end);
+  const { plate, width, edge, depth, hole, planes, boxed, middle, spacer, backing, metal } = bracket;
+  const holes = holesUp(job, link, end, bracket.reach);
+  const name = capital(partName(job, part));
+  const apart = middle + 2 * spacer;
+  const count = countOf(job, part);
+  const flat = (
+    what: string,
+    words: string,
+    quantity: number,
+    thickness: number,
+    drawing: Drawing,
+  ): FlatPart => ({
+    id: fileStem(`${part} ${what}`),
+    of: part,
+    name: `${name}, ${words}`,
+    quantity: quantity * count,
+    thickness,
+    metal: METALS[metal].name,
+    mass: areaOf(drawing) * thickness * METALS[metal].density,
+    drawing: titled(drawing, `${name}, ${words}`),
+  });
+  const webHeight = Math.min(...holes) - edge;
+  return [
+    flat('plate', 'plate', planes, plate, tabDrawing({ depth, width, edge, hole, holes })),
+    ...(boxed && planes === 2 && webHeight > plate
+      ? [flat('web', 'web between the plates', 1, plate, plateDrawing(apart, webHeight))]
+      : []),
+    ...(backing > 0 && fastenedTo(job, link, end) === 'rail'
+      ? [
+          flat(
+            'backing',
+            'backing plate',
+            1,
+            backing,
+            plateDrawing(depth + 2 * ROUND_IT, apart + 2 * plate + 2 * ROUND_IT),
+          ),
+        ]
+      : []),
+  ];
+}
+
+function wrapsOf(job: Job, link: LinkMember, { ends, bar }: BarCut): FlatPart[] {
+  if (!isSpoken(job, link.id)) return [];
+  const name = capital(partName(job, link.id));
+  return BAR_ENDS.flatMap((end): FlatPart[] => {
+    const cut = ends[end];
+    if (cut.kind !== 'saddle') return [];
+    const words = `template for its ${end} end`;
+    return [
+      {
+        id: fileStem(`${link.id} ${end} wrap`),
+        of: link.id,
+        name: `${name}, ${words}`,
+        quantity: 1,
+        thickness: 0,
+        metal: METALS[bar.metal].name,
+        mass: 0,
+        drawing: titled(wrapDrawing(cut.saddle), `${name}, ${words}`),
+      },
+    ];
+  });
+}
+
+/** A drawing with its name on it, in its middle. */
+function titled(drawing: Drawing, name: string): Drawing {
+  const { low, high } = extentsOf(drawing);
+  return { ...drawing, words: [{ at: [(low[0] + high[0]) / 2, low[1] + 6], text: name }] };
+}
+
+/** What a plate weighs by: the area inside its outline less its holes, mm², by the outline's own lines and arcs. */
+function areaOf({ paths }: Drawing): number {
+  let area = 0;
+  for (const path of paths) {
+    if (path.layer === 'DRILL' && path.type === 'circle')
+      area -= Math.PI * (path as { radius?: number }).radius! ** 2;
+    if (path.layer !== 'CUT') continue;
+    for (const [[x1, y1], [x2, y2]] of chordsOf(path)) area += (x1 * y2 - x2 * y1) / 2;
+  }
+  return area;
+}
+
+/** Chords of an arc so fine that their area is the arc's. */
+const CHORDS = 90;
+
+function chordsOf(path: Drawing['paths'][number]): [[number, number], [number, number]][] {
+  if (path.type === 'line') {
+    const { origin, end } = path as unknown as { origin: [number, number]; end: [number, number] };
+    return [[origin, end]];
+  }
+  const { origin, radius, startAngle, endAngle } = path as unknown as {
+    origin: [number, number];
+    radius: number;
+    startAngle: number;
+    endAngle: number;
+  };
+  const at = (i: number): [number, number] => {
+    const turn = ((startAngle + ((endAngle - startAngle) * i) / CHORDS) * Math.PI) / 180;
+    return [origin[0] + radius * Math.cos(turn), origin[1] + radius * Math.sin(turn)];
+  };
+  return Array.from({ length: CHORDS }, (_, i) => [at(i), at(i + 1)]);
+}
+
+/** The tubes of a job laid on lengths of stock, section by section. */
+function stockOf(job: Job, bars: BarCut[]): StockOf[] {
+  const { length, kerf } = job.cut.stock ?? USUAL_STOCK;
+  const groups = new Map<string, { of: BarCut; pieces: Piece[] }>();
+  for (const bar of bars.filter(({ blank }) => blank > 0)) {
+    const key = JSON.stringify([bar.bar.section, bar.bar.metal]);
+    const group = groups.get(key) ?? { of: bar, pieces: [] };
+    group.pieces.push({ id: bar.id, length: bar.blank });
+    groups.set(key, group);
+  }
+  return [...groups.values()].map(({ of, pieces }) => ({
+    section: of.bar.section,
+    metal: METALS[of.bar.metal].name,
+    nested: nestLengths(pieces, length, kerf),
+  }));
+}

@@ -1,0 +1,61 @@
+import type { IModel, IPath, IPathArc, IPathCircle, IPathLine } from 'makerjs';
+
+/** The layers of a file that is cut by: outline, bends, marks to scribe, holes, words. */
+export const LAYERS = ['CUT', 'BEND', 'SCRIBE', 'DRILL', 'TEXT'] as const;
+export type Layer = (typeof LAYERS)[number];
+
+/** A place on a sheet, mm. */
+export type Place = readonly [x: number, y: number];
+
+/** A part as it is drawn flat, at its own size, mm: its paths by layer, and words at places. */
+export type Drawing = { paths: IPath[]; words: { at: Place; text: string }[] };
+
+const on = <P extends IPath>(layer: Layer, path: P): P => ({ ...path, layer });
+
+export const line = (layer: Layer, from: Place, to: Place): IPathLine =>
+  on(layer, { type: 'line', origin: [...from], end: [...to] });
+
+export const circle = (layer: Layer, centre: Place, radius: number): IPathCircle =>
+  on(layer, { type: 'circle', origin: [...centre], radius });
+
+/** An arc turned to the left, from one angle to another, degrees. */
+export const arc = (
+  layer: Layer,
+  centre: Place,
+  radius: number,
+  startAngle: number,
+  endAngle: number,
+): IPathArc => on(layer, { type: 'arc', origin: [...centre], radius, startAngle, endAngle });
+
+/** Straight lines from place to place. */
+export const through = (layer: Layer, places: Place[]): IPathLine[] =>
+  places.slice(1).map((to, i) => line(layer, places[i]!, to));
+
+/** A closed outline of straight lines. */
+export const outline = (places: Place[]): IPathLine[] => through('CUT', [...places, places[0]!]);
+
+/** The middle of a hole: a cross to punch, and its circle. */
+export const hole = ([x, y]: Place, diameter: number): IPath[] => {
+  const reach = diameter / 2 + 4;
+  return [
+    circle('DRILL', [x, y], diameter / 2),
+    line('SCRIBE', [x - reach, y], [x + reach, y]),
+    line('SCRIBE', [x, y - reach], [x, y + reach]),
+  ];
+};
+
+/** A drawing as the exporters take it. */
+export const modelOf = ({ paths, words }: Drawing): IModel => ({
+  paths: Object.fromEntries(paths.map((path, i) => [`p${i}`, path])),
+  models: Object.fromEntries(
+    words.map(({ at: [x, y], text }, i) => [
+      `t${i}`,
+      {
+        caption: {
+          text,
+          anchor: on('TEXT', { type: 'line', origin: [x - 1, y], end: [x + 1, y] } as IPathLine),
+        },
+      },
+    ]),
+  ),
+});
