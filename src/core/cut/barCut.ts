@@ -1,3 +1,4 @@
+import { bendsAlong, type BendSheet } from '@/core/geometry/bends';
 import { distance } from '@/core/geometry/vector';
 import { makeBar } from '@/core/fabricate/adjustableBar';
 import { saddleDepth, saddleFault, type Saddle } from '@/core/fabricate/saddle';
@@ -27,6 +28,8 @@ export type BarCut = {
   blank: number;
   mass: number;
   ends: Record<BarEndName, EndCut>;
+  /** how it is bent, from its frame eye to its axle eye; null of a straight bar */
+  bends: BendSheet | null;
 };
 
 /** What a bar is cut to. */
@@ -35,8 +38,12 @@ export function barCut(job: Job, link: LinkMember): BarCut {
   const eyeToEye = distance(link.chassis, link.axle);
   const ends = { frame: endCut(bar, 'frame'), axle: endCut(bar, 'axle') };
   const takes = (of: (end: EndCut) => number): number => of(ends.frame) + of(ends.axle);
-  const finished = eyeToEye - takes((end) => (end.kind === 'square' ? end.takes : end.throat));
-  const blank = eyeToEye - takes((end) => (end.kind === 'square' ? end.takes : end.tip));
+  const path = link.path?.chassis ?? [];
+  const bends = path.length ? bendsAlong([link.chassis, ...path, link.axle], bar.bendRadius) : null;
+  // Its ends stand on the legs that they are part of: what a bent bar is cut to is measured along it.
+  const along = bends?.blank ?? eyeToEye;
+  const finished = along - takes((end) => (end.kind === 'square' ? end.takes : end.throat));
+  const blank = along - takes((end) => (end.kind === 'square' ? end.takes : end.tip));
   const { A } = sectionValues(bar.section);
   return {
     id: link.id,
@@ -46,6 +53,7 @@ export function barCut(job: Job, link: LinkMember): BarCut {
     blank,
     mass: A * Math.max(0, (finished + blank) / 2) * METALS[bar.metal].density,
     ends,
+    bends,
   };
 }
 

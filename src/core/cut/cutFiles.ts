@@ -164,6 +164,7 @@ export const cutListCsv = (job: Job, { bars, flats }: JobCut): string =>
         blank: sayLength(bar.blank, job.tape),
         finished: sayLength(bar.finished, job.tape),
         'eye to eye': sayLength(bar.eyeToEye, job.tape),
+        bends: bar.bends ? String(bar.bends.bends.length) : '',
         'frame end': sayEnd(bar, 'frame', job.tape),
         'axle end': sayEnd(bar, 'axle', job.tape),
         weighs: saidMass(bar.mass, job.tape),
@@ -175,6 +176,7 @@ export const cutListCsv = (job: Job, { bars, flats }: JobCut): string =>
         blank: '',
         finished: '',
         'eye to eye': '',
+        bends: '',
         'frame end': '',
         'axle end': '',
         weighs: saidMass(flat.mass * flat.quantity, job.tape),
@@ -204,7 +206,11 @@ export function shoppingList(job: Job, { bars, flats, stock }: JobCut): Bought[]
   return [
     ...stock.map((of) => tubeLine(job, of)),
     ...ends.flatMap(([thread, quantity]) => [
-      { what: `Rod end, ${thread}`, quantity, note: 'left-hand ends usually carry a groove' },
+      {
+        what: `Rod end, ${thread}`,
+        quantity,
+        note: thread.endsWith('left-hand') ? 'usually carries a groove' : '',
+      },
       { what: `Bung, ${thread}`, quantity, note: '' },
       { what: `Jam nut, ${thread}`, quantity, note: '' },
     ]),

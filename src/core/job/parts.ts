@@ -26,6 +26,8 @@ export type Bar = {
   thread: ThreadName;
   ends: { frame: BarEnd; axle: BarEnd };
   rated: number | null;
+  /** of its bends, to its middle line, mm */
+  bendRadius: number;
   /** the barrel that an end is welded to, by its outside diameter, mm; null where it is threaded */
   barrels: Record<'frame' | 'axle', { od: number } | null>;
 };
@@ -72,6 +74,12 @@ export const saidOfBracket = ({ parts }: Pick<Job, 'parts'>, mount: string): Bra
 
 const USUAL_METAL = { tube: 'dom', solid: 'bar', flat: 'plate' } as const satisfies Record<string, MetalName>;
 
+/** Common dies bend to three diameters, to the middle line (common practice, no published source). */
+const DIE = 3;
+
+const thicknessOf = (section: BarSection): number =>
+  section.shape === 'flat' ? section.thickness : section.od;
+
 /** A bar as it is made: as was said of it, else like the set at Cut. */
 export function barOf(job: Pick<Job, 'parts' | 'cut'>, member: string): Bar {
   const { cut } = job;
@@ -83,6 +91,7 @@ export function barOf(job: Pick<Job, 'parts' | 'cut'>, member: string): Bar {
     thread: said.thread ?? cut.thread,
     ends: said.ends ?? cut.ends,
     rated: said.rated ?? null,
+    bendRadius: said.bendRadius ?? DIE * thicknessOf(section),
     barrels: { frame: said.barrels?.frame ?? null, axle: said.barrels?.axle ?? null },
   };
 }

@@ -1,53 +1,7 @@
-import { cross, distance, dot, minus, unit, type Point } from '@/core/geometry/vector';
+import { bendsAlong, type BendSheet } from '@/core/geometry/bends';
+import type { Point } from '@/core/geometry/vector';
 import { swayBarOf, type BarDesign } from './swayBarDesign';
-import { toDegrees } from '@/core/geometry/angle';
 
-/** One bend, on the way from the left eye to the right one. */
-export type Bend = {
-  /** from the bend before, or the end hole: to where their straight lines meet, mm */
-  leg: number;
-  /** of straight bar that is left on that leg between the bends, mm; negative where they run into each other */
-  straight: number;
-  /** degrees away from straight on */
-  angle: number;
-  /** degrees that the plane of this bend is turned from that of the one before, seen along the bar */
-  turn: number;
-};
-
-export type BendSheet = {
-  bends: Bend[];
-  /** from the last bend to the right end hole */
-  last: number;
-  /** bar from end hole to end hole along its middle line, mm, without what is flattened or welded on at the ends */
-  blank: number;
-};
-
-/**
- * How a bar is bent from straight stock: legs to where the straight lines meet, angles, and the turn between one bend's plane
- * and the next. Along the middle line a bend of radius R and angle θ takes R·θ where the corner would have taken 2R·tan(θ/2).
- */
-export function bendSheet(design: BarDesign): BendSheet {
-  // The whole bar, to its end holes, whichever is in use.
-  const points = swayBarOf({ ...design, hole: 0 }).centreline as Point[];
-  const way = points.slice(1).map((p, i) => unit(minus(p, points[i]!)));
-  const legs = points.slice(1).map((p, i) => distance(p, points[i]!));
-  const angles = way.slice(1).map((d, i) => Math.acos(Math.min(1, Math.max(-1, dot(d, way[i]!)))));
-  const planes = way.slice(1).map((d, i) => cross(way[i]!, d));
-  const { bendRadius: R } = design;
-  const taken = (i: number) => (angles[i] === undefined ? 0 : R * Math.tan(angles[i] / 2));
-  const bends = angles.map((angle, i) => ({
-    leg: legs[i]!,
-    straight: legs[i]! - taken(i - 1) - taken(i),
-    angle: toDegrees(angle),
-    turn: i === 0 ? 0 : turnBetween(planes[i - 1]!, planes[i]!, way[i]!),
-  }));
-  const corners = legs.reduce((sum, leg) => sum + leg, 0);
-  const saved = angles.reduce((sum, angle) => sum + R * (2 * Math.tan(angle / 2) - angle), 0);
-  return { bends, last: legs.at(-1)!, blank: corners - saved };
-}
-
-/** From one plane's normal to the next's about the bar, degrees; the way a right-hand screw goes forward. */
-function turnBetween(a: Point, b: Point, along: Point): number {
-  const turn = toDegrees(Math.atan2(dot(cross(a, b), along), dot(a, b)));
-  return Math.abs(turn) < 1e-6 ? 0 : turn;
-}
+/** How a sway bar is bent from straight stock, from the left end hole to the right one: the whole bar, whichever of its holes is in use; without what is flattened or welded on at its ends. */
+export const bendSheet = (design: BarDesign): BendSheet =>
+  bendsAlong(swayBarOf({ ...design, hole: 0 }).centreline as Point[], design.bendRadius);

@@ -15,7 +15,8 @@ import {
   usualStripBar,
   type BarDesign,
 } from '@/core/swaybar/swayBarDesign';
-import { bendSheet, type Bend } from '@/core/swaybar/bendSchedule';
+import type { Bend } from '@/core/geometry/bends';
+import { bendSheet } from '@/core/swaybar/bendSchedule';
 import { rollVerdicts } from '@/core/roll/checks';
 import { changed, changedBy, curesFor, LEVERS, type LeverId } from '@/core/roll/levers';
 import { turned } from '@/core/swaybar/armRotation';

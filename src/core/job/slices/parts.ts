@@ -26,6 +26,8 @@ const barPartSchema = z.strictObject({
   thread: z.optional(z.enum(THREAD_NAMES)),
   ends: z.optional(z.strictObject({ frame: barEndSchema, axle: barEndSchema })),
   rated: z.optional(within(1, 10_000_000)),
+  /** of a bent bar, to its middle line */
+  bendRadius: z.optional(size),
   /** ends that are welded to a barrel instead of threaded: its outside diameter */
   barrels: z.optional(
     z.strictObject({

@@ -7,7 +7,7 @@ import { useJobPart } from '@/store/jobStore';
 import { PaperSheet, type SheetPart } from '@/ui/paper/PaperSheet';
 import { usePrinting } from '@/ui/paper/usePrinting';
 import type { BarProps } from '@/stations/roll/bar/BarLength';
-import { BendRows } from './BendTable';
+import { BendRows } from '@/ui/paper/BendRows';
 import type { Point } from '@/core/geometry/vector';
 import { LINK_JOINTS } from '@/core/materials/joints';
 

@@ -1,9 +1,9 @@
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';
-import { bendSheet, type BendSheet } from '@/core/swaybar/bendSchedule';
-import { formatDegrees, sayLength } from '@/core/units/length';
-import type { Tape } from '@/core/units/tape';
+import { bendSheet } from '@/core/swaybar/bendSchedule';
+import { sayLength } from '@/core/units/length';
 import { useJobPart } from '@/store/jobStore';
 import { putBar } from '@/store/edits/rollEdits';
+import { BendRows } from '@/ui/paper/BendRows';
 import { LengthField } from '@/ui/fields/LengthField';
 
 /** What whoever bends the bar wants to know; from the left eye to the right one. */
@@ -41,37 +41,5 @@ export function BendTable({ bar }: { bar: BarDesign }) {
         from the left eye. The stiffness is that of sharp corners; the bends make it a little stiffer.
       </p>
     </section>
-  );
-}
-
-/** Bend by bend, on screen and on paper. */
-export function BendRows({ sheet: { bends, last }, tape }: { sheet: BendSheet; tape: Tape }) {
-  return (
-    <table className="school-table">
-      <thead>
-        <tr>
-          <th scope="col">bend</th>
-          <th scope="col">from the one before</th>
-          <th scope="col">angle</th>
-          <th scope="col">turned by</th>
-        </tr>
-      </thead>
-      <tbody>
-        {bends.map(({ leg, angle, turn }, i) => (
-          <tr key={i}>
-            <th scope="row">{i + 1}</th>
-            <td>{sayLength(leg, tape)}</td>
-            <td>{formatDegrees(angle)}</td>
-            <td>{i === 0 ? 'start' : formatDegrees(turn, 0)}</td>
-          </tr>
-        ))}
-        <tr>
-          <th scope="row">right eye</th>
-          <td>{sayLength(last, tape)}</td>
-          <td />
-          <td />
-        </tr>
-      </tbody>
-    </table>
   );
 }
