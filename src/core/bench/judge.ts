@@ -1,13 +1,12 @@
 import { checkBar, checkJoints } from '@/core/cut/barChecks';
 import { cutRestsOn } from '@/core/cut/restsOn';
-import { makeBar } from '@/core/fabricate/adjustableBar';
 import type { Job } from '@/core/job/jobSchema';
-import { barSpec, workBar } from '@/core/job/jobValues';
+import { workBar } from '@/core/job/jobValues';
 import type { LocateInput, LocateResult } from '@/core/locate/types';
 import { locateRestsOn } from '@/core/locate/verdicts/restsOn';
 import { locateVerdicts } from '@/core/locate/verdicts/verdicts';
 import { placeChecks } from '@/core/place/placeChecks';
-import { LINK_ENDS } from '@/core/job/parts';
+import { barOf, LINK_ENDS, madeUp, specOf } from '@/core/job/parts';
 import { mountId } from '@/core/job/placed';
 import { faultRestsOn, isFault } from '@/core/prove/faults';
 import { proveRestsOn } from '@/core/prove/restsOn';
@@ -18,7 +17,6 @@ import { jointsOf } from '@/core/materials/joints';
 import type { InputId } from '@/core/provenance/inputs';
 import { approachOf } from '@/core/record/jobRecord';
 import { checkRecord } from '@/core/record/recordChecks';
-import { describeBar } from '@/core/rig/lateralBar';
 import type { RollPart, RollResult } from '@/core/roll/analyse';
 import { rollVerdicts } from '@/core/roll/checks';
 import type { RollInput } from '@/core/roll/input';
@@ -74,10 +72,14 @@ const allParts = (job: Job): InputId[] =>
 export function judgeCut(job: Job): Judged[] {
   const bar = workBar(job);
   if (!bar) return [];
-  const spec = barSpec(job);
+  const { barrels } = barOf(job, bar.id);
+  const welded = [...(barrels.frame ? ['thread-frame'] : []), ...(barrels.axle ? ['thread-axle'] : [])];
+  // What is welded is wound no more.
+  const unasked = welded.length ? [...welded, 'adjustment'] : [];
+  const said = checkBar(specOf(job, bar.id), madeUp(job, bar), job.tape);
   const at = (restsOn: InputId[]) => (v: Verdict) => judged(job, { where: bar.id, ...v }, restsOn);
   return gravestFirst([
-    ...checkJoints(jointsOf(job.joints, bar.id)).map(at([`joints.${bar.id}`])),
-    ...checkBar(spec, makeBar(describeBar(bar).eyeToEye, spec), job.tape).map(at(cutRestsOn(job))),
+    ...(welded.length ? [] : checkJoints(jointsOf(job.joints, bar.id)).map(at([`joints.${bar.id}`]))),
+    ...said.filter(({ id }) => !unasked.includes(id)).map(at(cutRestsOn(job))),
   ]);
 }

@@ -1,6 +1,4 @@
-import { makeBar } from '@/core/fabricate/adjustableBar';
 import { memberName } from '@/core/rig/names';
-import { describeBar } from '@/core/rig/lateralBar';
 import { found } from '@/core/survey/readings';
 import { SPOTS, spotName } from '@/core/survey/quantities/quantities';
 import { restsOf } from '@/core/place/heights';
@@ -10,14 +8,14 @@ import { weldStripe } from './holdPoint';
 import type { StationId } from './stationIds';
 import { stripeState, type Basis, type StripeState } from '@/core/job/stripes';
 import { bracketId } from '@/core/job/bodyNames';
-import { barOf, bracketOf, LINK_ENDS } from '@/core/job/parts';
+import { barOf, bracketOf, LINK_ENDS, madeUp, specOf } from '@/core/job/parts';
 import { BOLT_GRADES, METALS } from '@/core/materials/metals';
 import { linksOf } from '@/core/rig/members/members';
 import { SIDES } from '@/core/geometry/side';
 import { PANHARD } from '@/core/rig/roles';
 import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/mounts';
 import type { Job } from '@/core/job/jobSchema';
-import { barSpec, drivingHeight, heldLift, onItsWeight, workBar } from '@/core/job/jobValues';
+import { drivingHeight, heldLift, onItsWeight, workBar } from '@/core/job/jobValues';
 
 /** What the builder vouches for with a station's own stripe. */
 export function stationBasis(job: Job, station: StationId): Basis | null {
@@ -56,13 +54,14 @@ export function stationBasis(job: Job, station: StationId): Basis | null {
     case 'cut': {
       const bar = workBar(job);
       if (!bar) return null;
-      const made = makeBar(describeBar(bar).eyeToEye, barSpec(job));
+      const made = madeUp(job, bar);
+      const { thread, tube } = specOf(job, bar.id);
       return {
         bar: memberName(bar.id, job.rig.end),
         'tube length': made.tubeLength,
-        thread: job.cut.thread,
-        'tube diameter': job.cut.tube.od,
-        'tube wall': job.cut.tube.wall,
+        thread,
+        'tube diameter': tube.od,
+        'tube wall': tube.wall,
       };
     }
     case 'ride':

@@ -1,9 +1,8 @@
-import { bendsAlong, type BendSheet } from '@/core/geometry/bends';
+import type { BendSheet } from '@/core/geometry/bends';
 import { distance } from '@/core/geometry/vector';
-import { makeBar } from '@/core/fabricate/adjustableBar';
 import { saddleDepth, saddleFault, type Saddle } from '@/core/fabricate/saddle';
 import type { Job } from '@/core/job/jobSchema';
-import { barOf, type Bar } from '@/core/job/parts';
+import { barOf, bendsOf, type Bar } from '@/core/job/parts';
 import { METALS } from '@/core/materials/metals';
 import type { LinkMember } from '@/core/rig/members/link';
 import { sectionValues } from '@/core/strength/bar';
@@ -13,7 +12,7 @@ export const BAR_ENDS = ['frame', 'axle'] as const;
 export type BarEndName = (typeof BAR_ENDS)[number];
 
 /** How an end of the tube is prepared: cut square for a threaded bung, or to a saddle on a barrel. */
-export type EndCut =
+type EndCut =
   { kind: 'square'; takes: number } | { kind: 'saddle'; saddle: Saddle; tip: number; throat: number };
 
 /**
@@ -38,8 +37,7 @@ export function barCut(job: Job, link: LinkMember): BarCut {
   const eyeToEye = distance(link.chassis, link.axle);
   const ends = { frame: endCut(bar, 'frame'), axle: endCut(bar, 'axle') };
   const takes = (of: (end: EndCut) => number): number => of(ends.frame) + of(ends.axle);
-  const path = link.path?.chassis ?? [];
-  const bends = path.length ? bendsAlong([link.chassis, ...path, link.axle], bar.bendRadius) : null;
+  const bends = bendsOf(job, link);
   // Its ends stand on the legs that they are part of: what a bent bar is cut to is measured along it.
   const along = bends?.blank ?? eyeToEye;
   const finished = along - takes((end) => (end.kind === 'square' ? end.takes : end.throat));
@@ -72,14 +70,3 @@ function endCut(bar: Bar, end: BarEndName): EndCut {
   const { tip, throat } = saddleDepth(saddle);
   return { kind: 'saddle', saddle, tip, throat };
 }
-
-/** How far a bar can be wound in and out, and what thread it has; null where an end of it has none. */
-export const windingOf = (job: Job, { bar, eyeToEye }: BarCut) =>
-  bar.barrels.frame || bar.barrels.axle || bar.section.shape !== 'tube'
-    ? null
-    : makeBar(eyeToEye, {
-        thread: bar.thread,
-        ends: bar.ends,
-        engagementRule: job.cut.engagementRule,
-        tube: bar.section,
-      });

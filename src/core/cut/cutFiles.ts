@@ -16,7 +16,7 @@ import type { BarCut } from './barCut';
 export type CutFile = { name: string; content: string | Uint8Array };
 
 /** What `parts.json` says of a part: mm, kg of one. */
-export type PartEntry = {
+type PartEntry = {
   id: string;
   of: string;
   name: string;
@@ -94,7 +94,7 @@ export const fullSizePdf = (job: Job, cut: JobCut, paper: Paper): Promise<Uint8A
 /** On paper the name stands over the drawing. */
 const withoutWords = (drawing: Drawing): Drawing => ({ ...drawing, words: [] });
 
-export const partsOf = (
+const partsOf = (
   job: Job,
   { bars, flats, wraps }: JobCut,
 ): { job: string; revision: string; parts: PartEntry[] } => ({
@@ -144,7 +144,7 @@ export function saySection(section: BarSection, tape: Tape): string {
 }
 
 /** How an end of a tube is prepared. */
-export const sayEnd = ({ bar, ends }: BarCut, end: 'frame' | 'axle', tape: Tape): string => {
+const sayEnd = ({ bar, ends }: BarCut, end: 'frame' | 'axle', tape: Tape): string => {
   const cut = ends[end];
   if (cut.kind === 'saddle')
     return `saddle on a ${sayLength(cut.saddle.barrel, tape)} barrel, ${sayLength(cut.throat - cut.tip, tape)} deep`;

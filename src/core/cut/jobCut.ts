@@ -5,7 +5,7 @@ import { extentsOf } from '@/core/fabricate/vectorFiles';
 import { wrapDrawing } from '@/core/fabricate/wrap';
 import type { Job } from '@/core/job/jobSchema';
 import { fileStem } from '@/core/job/file';
-import { bracketAxes, bracketOf, fastenedTo, LINK_ENDS, type LinkEnd } from '@/core/job/parts';
+import { bracketOf, clearOfWeld, fastenedTo, holesOf, LINK_ENDS, type LinkEnd } from '@/core/job/parts';
 import { mountId } from '@/core/job/placed';
 import { METALS } from '@/core/materials/metals';
 import { partName, spokenPart } from '@/core/provenance/inputs';
@@ -66,20 +66,6 @@ const countOf = (job: Job, part: string): number => {
   return pair.filter((id) => spokenPart(job, end ? mountId(id, end) : id) === spokenPart(job, part)).length;
 };
 
-/** How far the holes of a bracket's row are up its plates from the root; the one in use alone where it has no row. */
-function holesUp(job: Job, link: LinkMember, end: LinkEnd, reach: number): number[] {
-  const row = job.holes[mountId(link.id, end)];
-  const { out } = bracketAxes(job, link, end);
-  // A row is told by its heights: on plates that stand up or hang down it is one of holes along them.
-  if (!row || Math.abs(out[2]) < UPRIGHT) return [reach];
-  const up = Array.from(
-    { length: row.count },
-    (_, i) => reach + (row.lowest + i * row.pitch - link[end][2]) * out[2],
-  );
-  return up.sort((a, b) => a - b);
-}
-const UPRIGHT = 0.9;
-
 /** Backing plates are so much larger than what they back, all round, mm; a web is so much shorter than its plates. */
 const ROUND_IT = MM_PER_INCH / 2;
 
@@ -88,7 +74,7 @@ function flatsOf(job: Job, link: LinkMember, end: LinkEnd): FlatPart[] {
   if (!isSpoken(job, part)) return [];
   const bracket = bracketOf(job, link, end);
   const { plate, width, edge, depth, hole, planes, boxed, middle, spacer, backing, metal } = bracket;
-  const holes = holesUp(job, link, end, bracket.reach);
+  const holes = holesOf(job, link, end).filter((up) => up >= clearOfWeld(bracket) || up === bracket.reach);
   const name = capital(partName(job, part));
   const apart = middle + 2 * spacer;
   const count = countOf(job, part);

@@ -15,7 +15,7 @@ const on = <P extends IPath>(layer: Layer, path: P): P => ({ ...path, layer });
 export const line = (layer: Layer, from: Place, to: Place): IPathLine =>
   on(layer, { type: 'line', origin: [...from], end: [...to] });
 
-export const circle = (layer: Layer, centre: Place, radius: number): IPathCircle =>
+const circle = (layer: Layer, centre: Place, radius: number): IPathCircle =>
   on(layer, { type: 'circle', origin: [...centre], radius });
 
 /** An arc turned to the left, from one angle to another, degrees. */

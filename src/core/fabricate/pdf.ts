@@ -10,6 +10,8 @@ const POINTS = 72 / 25.4;
 /** What no printer prints, and what two sheets have in common, mm. */
 const MARGIN = 12;
 const HEAD = 16;
+/** A drawing keeps off the marks by so much, mm. */
+const INSIDE = 4;
 /** The square by which a print is checked, mm. */
 const CHECK = 100;
 const INK = rgb(0, 0, 0);
@@ -63,17 +65,15 @@ export async function pdfOf(
   for (const { title: name, quantity, notes, drawing } of printed) {
     const { low, high } = extentsOf(drawing);
     const [room, tall] = [width - 2 * MARGIN, height - 2 * MARGIN - HEAD];
-    const [across, down] = [
-      Math.max(1, Math.ceil((high[0] - low[0]) / room)),
-      Math.max(1, Math.ceil((high[1] - low[1]) / tall)),
-    ];
+    const [wide, deep] = [high[0] - low[0] + 2 * INSIDE, high[1] - low[1] + 2 * INSIDE];
+    const [across, down] = [Math.max(1, Math.ceil(wide / room)), Math.max(1, Math.ceil(deep / tall))];
     const data = pathDataOf(drawing);
     for (let row = 0; row < down; row++)
       for (let column = 0; column < across; column++) {
         const page = sheet();
         // Drawn with y downwards from the drawing's own origin.
-        const originX = MARGIN - low[0] - column * room;
-        const originY = MARGIN + HEAD + high[1] - row * tall;
+        const originX = MARGIN + INSIDE - low[0] - column * room;
+        const originY = MARGIN + HEAD + INSIDE + high[1] - row * tall;
         for (const [layer, path] of Object.entries(data))
           if (path)
             page.drawSvgPath(path, {

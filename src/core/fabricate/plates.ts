@@ -8,7 +8,9 @@ const SHARP = 0.2;
 
 /** A tab: up its two flanks from the root to its holes, and round its nose. The middle line registers on the bracket's scribed line. */
 export function tabDrawing({ depth, width, edge, hole: diameter, holes }: TabShape): Drawing {
-  const [low, high] = [Math.min(...holes), Math.max(...holes)];
+  const high = Math.max(...holes);
+  // A hole close over the root leaves its flanks as they are.
+  const low = Math.min(high, Math.max(edge, Math.min(...holes)));
   const [w, top] = [width / 2, high + edge];
   const r = Math.min(edge, w);
   const flat = w - r > SHARP;

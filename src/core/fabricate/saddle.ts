@@ -23,7 +23,7 @@ export function saddleFault({ od, barrel, offset }: Saddle): SaddleFault | null 
  * @param radius of the point of the wall, mm: outer, or inner
  * @param turn round the tube, radians
  */
-export function saddleAlong({ barrel, angleDeg, offset }: Saddle, radius: number, turn: number): number {
+function saddleAlong({ barrel, angleDeg, offset }: Saddle, radius: number, turn: number): number {
   const angle = (angleDeg * Math.PI) / 180;
   const across = radius * Math.sin(turn) - offset;
   const over = Math.sqrt(Math.max(0, (barrel / 2) ** 2 - across ** 2));

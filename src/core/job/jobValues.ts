@@ -1,4 +1,3 @@
-import type { BarSpec } from '@/core/fabricate/adjustableBar';
 import type { LinkMember } from '@/core/rig/members/link';
 import { linksOf } from '@/core/rig/members/members';
 import type { PatternSize } from '@/core/rig/layouts';
@@ -55,11 +54,6 @@ export const patternSize = ({ readings, cut }: Job): PatternSize => ({
 export function workBar({ rig, cut }: Pick<Job, 'rig' | 'cut'>): LinkMember | null {
   const links = linksOf(rig);
   return links.find((m) => m.id === cut.member) ?? lateralBarOf(rig) ?? links[0] ?? null;
-}
-
-export function barSpec({ cut }: Pick<Job, 'cut'>): BarSpec {
-  const { thread, ends, engagementRule, tube } = cut;
-  return { thread, ends, engagementRule, tube };
 }
 
 /** Whether a figure of the job was typed, and so stands over what was measured. */

@@ -1,5 +1,6 @@
-import { cross, dot, minus, unit, type Point } from '@/core/geometry/vector';
-import type { BarEnd } from '@/core/fabricate/adjustableBar';
+import { bendsAlong, type BendSheet } from '@/core/geometry/bends';
+import { cross, distance, dot, minus, unit, type Point } from '@/core/geometry/vector';
+import { makeBar, type BarEnd, type BarResult, type BarSpec } from '@/core/fabricate/adjustableBar';
 import { jointsOf, type JointName } from '@/core/materials/joints';
 import type { BoltGrade, Electrode, MetalName } from '@/core/materials/metals';
 import { THREADS, type ThreadName } from '@/core/materials/threads';
@@ -10,6 +11,7 @@ import type { BracketAxes } from '@/core/strength/bracket';
 import { measured } from '@/core/survey/readings';
 import { MM_PER_INCH } from '@/core/units/tape';
 import { sizeOf } from './bodySizes';
+import { holesKey } from './bracketHoles';
 import { railsInTheWay } from './frameRails';
 import type { Job } from './jobSchema';
 import { mountId } from './placed';
@@ -95,6 +97,40 @@ export function barOf(job: Pick<Job, 'parts' | 'cut'>, member: string): Bar {
     barrels: { frame: said.barrels?.frame ?? null, axle: said.barrels?.axle ?? null },
   };
 }
+
+/** A bar as its tube is cut and its threads are wound; an end that is welded takes its barrel's half, and has no thread. */
+export function specOf(job: Pick<Job, 'parts' | 'cut'>, member: string): BarSpec {
+  const { thread, ends, section, barrels } = barOf(job, member);
+  const end = (name: 'frame' | 'axle'): BarEnd => {
+    const barrel = barrels[name];
+    return barrel ? { toShoulder: barrel.od / 2, showing: 0, shank: 0, bung: 0 } : ends[name];
+  };
+  const { shape } = section;
+  const od = shape === 'flat' ? section.height : section.od;
+  return {
+    thread,
+    ends: { frame: end('frame'), axle: end('axle') },
+    engagementRule: job.cut.engagementRule,
+    tube: { od, wall: shape === 'tube' ? section.wall : od / 2 },
+  };
+}
+
+/** How a bar is bent from straight stock, from its frame eye to its axle eye; null of a straight one. */
+export function bendsOf(
+  job: Pick<Job, 'parts' | 'cut'>,
+  { id, chassis, axle, path }: LinkMember,
+): BendSheet | null {
+  const points = path?.chassis ?? [];
+  return points.length ? bendsAlong([chassis, ...points, axle], barOf(job, id).bendRadius) : null;
+}
+
+/** From eye to eye along a bar, mm: along its bends where it has any. */
+const alongOf = (job: Pick<Job, 'parts' | 'cut'>, link: LinkMember): number =>
+  bendsOf(job, link)?.blank ?? distance(link.chassis, link.axle);
+
+/** A bar as it is made up. */
+export const madeUp = (job: Pick<Job, 'parts' | 'cut'>, link: LinkMember): BarResult =>
+  makeBar(alongOf(job, link), specOf(job, link.id));
 
 const inch = (n: number) => n * MM_PER_INCH;
 
@@ -223,3 +259,19 @@ function mainAxis(way: Point): Point {
   const k = way.findIndex((v) => Math.abs(v) === most);
   return [0, 1, 2].map((i) => (i === k ? Math.sign(way[k]!) : 0)) as Point;
 }
+
+/** A row is told by its heights: on plates that stand up or hang down as good as straight it is one of holes along them. */
+const UPRIGHT = 0.9;
+
+/** How far the holes of a bracket are up its plates from the root, the nearest first, mm: the one in use, or the whole row. */
+export function holesOf(job: Job, link: LinkMember, end: LinkEnd): number[] {
+  const { reach } = bracketOf(job, link, end);
+  const row = job.holes[holesKey(link.id, end)];
+  const { out } = bracketAxes(job, link, end);
+  if (!row || Math.abs(out[2]) < UPRIGHT) return [reach];
+  const up = Array.from({ length: row.count }, (_, i) => row.lowest + i * row.pitch - link[end][2]);
+  return up.map((mm) => reach + mm * out[2]).sort((a, b) => a - b);
+}
+
+/** How far up from the root a hole is clear of the weld, mm: its own half, the fillet, and as much again as heat takes. */
+export const clearOfWeld = ({ hole, leg }: Pick<Bracket, 'hole' | 'leg'>): number => hole / 2 + 2 * leg;

@@ -1,7 +1,7 @@
-import { leastEngagement, makeBar } from '@/core/fabricate/adjustableBar';
+import { leastEngagement } from '@/core/fabricate/adjustableBar';
 import { distance, dot, minus, unit, type Point } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
-import { barOf, type Bar } from '@/core/job/parts';
+import { barOf, madeUp, type Bar } from '@/core/job/parts';
 import { METALS, SHANK } from '@/core/materials/metals';
 import { THREADS } from '@/core/materials/threads';
 import type { LinkMember } from '@/core/rig/members/link';
@@ -98,13 +98,7 @@ const sizesOf = ({ shape, ...sizes }: Bar['section']): Inputs => ({ shape, ...si
 
 function threadTrials(job: Job, link: LinkMember, bar: Bar, end: 'frame' | 'axle'): Trial[] {
   const thread = THREADS[bar.thread];
-  const made = makeBar(distance(link.chassis, link.axle), {
-    thread: bar.thread,
-    ends: bar.ends,
-    engagementRule: job.cut.engagementRule,
-    tube: job.cut.tube,
-  });
-  const { engagement } = made.ends[end];
+  const { engagement } = madeUp(job, link).ends[end];
   const At = stressArea(thread);
   const softer = Math.min(SHANK.yield, SHANK.bung);
   const sizes = { thread: bar.thread, d: thread.diameter, p: thread.pitch };

@@ -1,5 +1,13 @@
 import type { Job } from '@/core/job/jobSchema';
-import { barOf, bracketOf, LINK_ENDS, saidOfBracket, type Bracket } from '@/core/job/parts';
+import {
+  barOf,
+  bracketOf,
+  clearOfWeld,
+  holesOf,
+  LINK_ENDS,
+  saidOfBracket,
+  type Bracket,
+} from '@/core/job/parts';
 import { mountId } from '@/core/job/placed';
 import { partInput, partName, spokenPart, type InputId } from '@/core/provenance/inputs';
 import { linksOf } from '@/core/rig/members/members';
@@ -56,6 +64,7 @@ const FAULTS: Record<string, Fault> = {
 };
 
 const THICK_WALL = 'thick-wall';
+const ROW_IN_WELD = 'row-in-weld';
 
 /** Parts that cannot be made as they were said, each with the sizes that do not go together. */
 export function partFaults(job: Job): Verdict[] {
@@ -84,16 +93,36 @@ export function partFaults(job: Job): Verdict[] {
         : []),
       ...LINK_ENDS.flatMap((end) => {
         const bracket = bracketOf(job, link, end);
-        return Object.entries(FAULTS).flatMap(([id, { is, title, reason }]) =>
-          is(bracket) ? [verdict(id, mountId(link.id, end), title, reason(bracket, say))] : [],
-        );
+        const part = mountId(link.id, end);
+        const [nearest] = holesOf(job, link, end);
+        const row =
+          nearest! < clearOfWeld(bracket) - SAME
+            ? [
+                {
+                  ...verdict(
+                    ROW_IN_WELD,
+                    part,
+                    'a hole of it stands in the weld',
+                    `Its middle is ${nearest! > 0 ? `${say(nearest!)} from` : 'past'} where the plates are fastened. Drill it only where the plates lap the rail and are welded round it, or leave it out: the drawing does.`,
+                  ),
+                  state: 'look' as const,
+                },
+              ]
+            : [];
+        return [
+          ...Object.entries(FAULTS).flatMap(([id, { is, title, reason }]) =>
+            is(bracket) ? [verdict(id, part, title, reason(bracket, say))] : [],
+          ),
+          ...row,
+        ];
       }),
     ];
   });
   return [...new Map(all.map((v) => [`${v.id} ${v.where}`, v])).values()];
 }
 
-export const isFault = ({ id }: Pick<Verdict, 'id'>): boolean => id === THICK_WALL || id in FAULTS;
+export const isFault = ({ id }: Pick<Verdict, 'id'>): boolean =>
+  id === THICK_WALL || id === ROW_IN_WELD || id in FAULTS;
 
 /** What a fault hangs on: nothing where both of its sizes were said, else that the part is as is usual. */
 export function faultRestsOn(job: Job, { id, where = '' }: Verdict): InputId[] {

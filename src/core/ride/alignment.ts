@@ -1,8 +1,9 @@
+import { specOf } from '@/core/job/parts';
 import { Matrix, solve } from 'ml-matrix';
 import { leastEngagement, makeBar, windTube, type BarSpec } from '@/core/fabricate/adjustableBar';
 import { toDegrees } from '@/core/geometry/angle';
 import type { Job } from '@/core/job/jobSchema';
-import { barSpec, workBar } from '@/core/job/jobValues';
+import { workBar } from '@/core/job/jobValues';
 import type { Adjuster } from '@/core/job/slices/ride';
 import { LIMITS } from '@/core/materials/limits';
 import { linksOf } from '@/core/rig/members/members';
@@ -226,7 +227,7 @@ function threadAfter(job: Job, steps: SettingStep[]): Setting['thread'] {
   const last = worked.at(-1);
   if (!bar || !last) return null;
   const turns = worked.reduce((sum, b) => sum + b.turns!, 0);
-  const spec = windTube(barSpec(job), turnsOf(job, bar.id) + turns);
+  const spec = windTube(specOf(job, bar.id), turnsOf(job, bar.id) + turns);
   const { frame, axle } = makeBar(last.lengthWanted, spec).ends;
   return {
     engagement: { frame: frame.engagement, axle: axle.engagement },

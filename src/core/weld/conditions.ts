@@ -1,7 +1,7 @@
-import { makeBar } from '@/core/fabricate/adjustableBar';
+import { madeUp } from '@/core/job/parts';
 import { sideOf } from '@/core/geometry/side';
 import type { Job } from '@/core/job/jobSchema';
-import { barSpec, drivenTravel, heldLift, travelOf } from '@/core/job/jobValues';
+import { drivenTravel, heldLift, travelOf } from '@/core/job/jobValues';
 import { axleToChassis } from '@/core/kinematics/attitude';
 import { assemble } from '@/core/kinematics/mechanism';
 import { isReached } from '@/core/kinematics/pose';
@@ -323,7 +323,7 @@ function clearance({ job, bar, say, read }: Check): Draft {
 
 function thread({ job, bar, say, read }: Check): Draft {
   const { cut } = job;
-  const { limit } = makeBar(describeBar(bar).eyeToEye, barSpec(job));
+  const { limit } = madeUp(job, bar);
   const inside = (end: 'frame' | 'axle'): number | null => {
     const showing = read(`thread.${end}`);
     return showing === null ? null : Math.min(cut.ends[end].shank - showing, cut.ends[end].bung);

@@ -1,10 +1,8 @@
 'use client';
 import { judgeCut } from '@/core/bench/judge';
 import { Button, Segmented, Select } from 'antd';
-import { makeBar } from '@/core/fabricate/adjustableBar';
 import { THREAD_NAMES, type ThreadName } from '@/core/materials/threads';
 import { memberName } from '@/core/rig/names';
-import { describeBar } from '@/core/rig/lateralBar';
 import { sayTurns } from '@/core/units/turns';
 import { edit, useJob, useJobPart } from '@/store/jobStore';
 import { CardHead, Caution } from '@/ui/cards/Card';
@@ -12,6 +10,12 @@ import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { Frac } from '@/ui/figures/Frac';
 import { StationStripe } from '@/ui/stripe/StationStripe';
 import { Verdicts } from '@/ui/cards/Verdicts';
+import { BAR_ENDS, barCut } from '@/core/cut/barCut';
+import { madeUp, saidOfBar } from '@/core/job/parts';
+import { spokenPart } from '@/core/provenance/inputs';
+import { BarrelEnds } from './BarrelEnds';
+import { BentBar } from './BentBar';
+import { WholeJob } from './WholeJob';
 import { CutLength } from './CutLength';
 import { CutSheet } from './CutSheet';
 import { EndParts } from './EndParts';
@@ -20,7 +24,7 @@ import type { LinkMember } from '@/core/rig/members/link';
 import { linksOf } from '@/core/rig/members/members';
 import type { Bracket } from '@/core/job/slices/fields';
 import type { Job } from '@/core/job/jobSchema';
-import { barSpec, workBar } from '@/core/job/jobValues';
+import { workBar } from '@/core/job/jobValues';
 import { MASS } from '@/core/units/unit';
 
 /** From eye to eye to a tube on the saw: what the ends take up, what thread holds, how far it adjusts. */
@@ -36,8 +40,12 @@ export function CutCard() {
 function CutBar({ member }: { member: LinkMember }) {
   const job = useJob();
   const { cut, tape } = job;
-  const { eyeToEye } = describeBar(member);
-  const bar = makeBar(eyeToEye, barSpec(job));
+  const sawn = barCut(job, member);
+  const { eyeToEye, blank, ends, bends } = sawn;
+  const bar = madeUp(job, member);
+  const said = saidOfBar(job, member.id);
+  const threaded = !sawn.bar.barrels.frame && !sawn.bar.barrels.axle;
+  const saddled = BAR_ENDS.some((end) => ends[end].kind === 'saddle');
   const setCut = (part: Partial<Job['cut']>) => edit((j) => ({ ...j, cut: { ...j.cut, ...part } }));
   return (
     <>
@@ -50,36 +58,53 @@ function CutBar({ member }: { member: LinkMember }) {
           <Readout name="Eye to eye, from Locate" of="cutEyes">
             <Frac mm={eyeToEye} tape={tape} unit />
           </Readout>
-          <Readout name="Cut the tube" of="tube">
-            <b className="cut-length">
-              {bar.tubeLength > 0 ? <Frac mm={bar.tubeLength} tape={tape} unit /> : 'no tube left'}
-            </b>
+          <Readout
+            name={saddled ? 'Cut the tube, tip to tip' : bends ? 'Cut the tube, along it' : 'Cut the tube'}
+            of="tube"
+          >
+            <b className="cut-length">{blank > 0 ? <Frac mm={blank} tape={tape} unit /> : 'no tube left'}</b>
           </Readout>
-          <Readout name="Thread in the tube, frame · axle" of="engagement">
-            <Frac mm={bar.ends.frame.engagement} tape={tape} /> ·{' '}
-            <Frac mm={bar.ends.axle.engagement} tape={tape} unit />
-          </Readout>
-          <Readout name="Can be made shorter" of="shorten">
-            <Frac mm={bar.shorten.mm} tape={tape} unit />, {sayTurns(bar.shorten.turns)}
-          </Readout>
-          <Readout name="Can be made longer" of="lengthen">
-            <Frac mm={bar.lengthen.mm} tape={tape} unit />, {sayTurns(bar.lengthen.turns)}
-          </Readout>
+          {saddled && (
+            <Readout name="Throat to throat" of="tube">
+              <Frac mm={sawn.finished} tape={tape} unit />
+            </Readout>
+          )}
+          {threaded && (
+            <>
+              <Readout name="Thread in the tube, frame · axle" of="engagement">
+                <Frac mm={bar.ends.frame.engagement} tape={tape} /> ·{' '}
+                <Frac mm={bar.ends.axle.engagement} tape={tape} unit />
+              </Readout>
+              <Readout name="Can be made shorter" of="shorten">
+                <Frac mm={bar.shorten.mm} tape={tape} unit />, {sayTurns(bar.shorten.turns)}
+              </Readout>
+              <Readout name="Can be made longer" of="lengthen">
+                <Frac mm={bar.lengthen.mm} tape={tape} unit />, {sayTurns(bar.lengthen.turns)}
+              </Readout>
+            </>
+          )}
           <Readout name="Tube weighs" of="tubeMass">
-            {MASS.shown(bar.tubeMass, tape).toFixed(tape === 'mm' ? 2 : 1)} {MASS.sign(tape)}
+            {MASS.shown(sawn.mass, tape).toFixed(tape === 'mm' ? 2 : 1)} {MASS.sign(tape)}
           </Readout>
         </Readouts>
         <Verdicts tried="cut" verdicts={judgeCut(job)} />
 
+        {bends && <BentBar part={spokenPart(job, member.id)} sheet={bends} radius={sawn.bar.bendRadius} />}
+        <BarrelEnds part={spokenPart(job, member.id)} sawn={sawn} />
+
         <section className="section">
           <h2>Thread of the rod ends</h2>
-          <Segmented<ThreadName>
-            aria-label="Thread"
-            value={cut.thread}
-            onChange={(thread) => setCut({ thread })}
-            options={THREAD_NAMES}
-            block
-          />
+          {said.thread ? (
+            <p className="hint">This bar has a thread of its own, {said.thread}: it is set at Prove.</p>
+          ) : (
+            <Select<ThreadName>
+              aria-label="Thread"
+              className="cut-thread"
+              value={cut.thread}
+              onChange={(thread) => setCut({ thread })}
+              options={THREAD_NAMES.map((name) => ({ value: name, label: name }))}
+            />
+          )}
           <h2 className="cut-sub">Left-hand thread at the</h2>
           <Segmented<Bracket>
             aria-label="Left-hand thread at"
@@ -101,25 +126,31 @@ function CutBar({ member }: { member: LinkMember }) {
 
         <section className="section cut-tube">
           <h2>Tube and rule</h2>
-          <CutLength
-            field="cut/od"
-            label="Tube diameter"
-            showLabel
-            mm={cut.tube.od}
-            least={10}
-            most={100}
-            put={(c, od) => ({ ...c, tube: { od, wall: Math.min(c.tube.wall, od / 2) } })}
-          />
-          <CutLength
-            field="cut/wall"
-            label="Tube wall"
-            showLabel
-            decimal
-            mm={cut.tube.wall}
-            least={0.5}
-            most={cut.tube.od / 2}
-            put={(c, wall) => ({ ...c, tube: { ...c.tube, wall } })}
-          />
+          {said.section ? (
+            <p className="hint">This bar has a section of its own: it is set at Prove.</p>
+          ) : (
+            <>
+              <CutLength
+                field="cut/od"
+                label="Tube diameter"
+                showLabel
+                mm={cut.tube.od}
+                least={10}
+                most={100}
+                put={(c, od) => ({ ...c, tube: { od, wall: Math.min(c.tube.wall, od / 2) } })}
+              />
+              <CutLength
+                field="cut/wall"
+                label="Tube wall"
+                showLabel
+                decimal
+                mm={cut.tube.wall}
+                least={0.5}
+                most={cut.tube.od / 2}
+                put={(c, wall) => ({ ...c, tube: { ...c.tube, wall } })}
+              />
+            </>
+          )}
           <CutLength
             field="cut/rule"
             label="Least thread, your own rule"
@@ -145,6 +176,7 @@ function CutBar({ member }: { member: LinkMember }) {
             Print the cut list
           </Button>
         </div>
+        <WholeJob />
         <StationStripe
           station="cut"
           title="Cut list settled"

@@ -2,9 +2,8 @@
 import { asRead } from '@/core/verdict/verdict';
 import { Button, Segmented } from 'antd';
 import { Input } from '@/ui/fields/textInput';
-import { makeBar } from '@/core/fabricate/adjustableBar';
+import { madeUp } from '@/core/job/parts';
 import { memberName } from '@/core/rig/names';
-import { describeBar } from '@/core/rig/lateralBar';
 import { isCheckedIn, partsChecks, usualParts } from '@/core/record/partsList';
 import { sayLength } from '@/core/units/length';
 import { edit, useJob, useJobPart } from '@/store/jobStore';
@@ -15,7 +14,6 @@ import { Verdicts } from '@/ui/cards/Verdicts';
 import { linksOf } from '@/core/rig/members/members';
 import type { Job } from '@/core/job/jobSchema';
 import { HANDS, MOST_PARTS, type Hand, type KitPart } from '@/core/job/slices/record';
-import { barSpec } from '@/core/job/jobValues';
 
 const change = (parts: (list: KitPart[]) => KitPart[]) =>
   edit((job) => ({ ...job, record: { ...job.record, parts: parts(job.record.parts) } }));
@@ -25,7 +23,7 @@ const usualFor = (job: Job): KitPart[] =>
     linksOf(job.rig).map((bar) => ({
       id: bar.id,
       name: memberName(bar.id, job.rig.end),
-      tube: makeBar(describeBar(bar).eyeToEye, barSpec(job)).tubeLength,
+      tube: madeUp(job, bar).tubeLength,
     })),
   );
 

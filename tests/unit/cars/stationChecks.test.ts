@@ -3,7 +3,7 @@ import { checkBar } from '@/core/cut/barChecks';
 import { makeBar } from '@/core/fabricate/adjustableBar';
 import { newJob } from '@/core/job/newJob';
 import type { Job } from '@/core/job/jobSchema';
-import { barSpec } from '@/core/job/jobValues';
+import { specOf } from '@/core/job/parts';
 import { LIMITS } from '@/core/materials/limits';
 import { USES } from '@/core/materials/uses';
 import { restsOf } from '@/core/place/heights';
@@ -167,7 +167,7 @@ describe('a bar before it is cut', () => {
   test('whatever its length: fit, or told what is wrong with it and what to do', () => {
     fc.assert(
       fc.property(fc.integer({ min: 60, max: 1400 }), (eyeToEye) => {
-        const spec = barSpec(fresh());
+        const spec = specOf(fresh(), 'panhard');
         const bar = makeBar(eyeToEye, spec);
         const said = checkBar(spec, bar, 'mm');
         expect(said.length).toBeGreaterThan(0);

@@ -3,12 +3,10 @@ import { jobAgreement } from '../../support/agreement';
 import fc from 'fast-check';
 import { STATIONS } from '@/core/bench/stationIds';
 import { stationBasis } from '@/core/bench/stations';
-import { makeBar } from '@/core/fabricate/adjustableBar';
 import { checkBar } from '@/core/cut/barChecks';
 import { jobConditions } from '@/core/bench/holdPoint';
 import { approachOf } from '@/core/record/jobRecord';
 import { checkRecord } from '@/core/record/recordChecks';
-import { describeBar } from '@/core/rig/lateralBar';
 import { resultUncertainty } from '@/core/locate/resultUncertainty';
 import { heightsOf, schoolsOf } from '@/core/place/heights';
 import { removalOrder } from '@/core/place/order';
@@ -22,7 +20,8 @@ import type { Verdict } from '@/core/verdict/verdict';
 import { demoJobs } from '@/store/demo';
 import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/mounts';
 import type { Job } from '@/core/job/jobSchema';
-import { barSpec, travelOf, workBar } from '@/core/job/jobValues';
+import { travelOf, workBar } from '@/core/job/jobValues';
+import { madeUp, specOf } from '@/core/job/parts';
 import { located } from '../../support/locate';
 import { rollInput } from '@/core/roll/input';
 import { withMounts } from '@/core/job/edits/mounts';
@@ -105,7 +104,7 @@ describe('wherever mounts are typed, and whatever is taken off', () => {
         const job = made(plan);
         for (const station of STATIONS) stationBasis(job, station);
         const bar = workBar(job);
-        if (bar) inWords(checkBar(barSpec(job), makeBar(describeBar(bar).eyeToEye, barSpec(job)), job.tape));
+        if (bar) inWords(checkBar(specOf(job, bar.id), madeUp(job, bar), job.tape));
         inWords([
           ...placeChecks(job),
           ...checkRecord(job.readings, jobAgreement(job), approachOf(job), job.tape),

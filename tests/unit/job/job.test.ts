@@ -14,7 +14,8 @@ import { approachOf } from '@/core/record/jobRecord';
 import { demoJobs } from '@/store/demo';
 import { drawStripe } from '@/ui/stripe/stripeEdits';
 import type { Job } from '@/core/job/jobSchema';
-import { barSpec, workBar } from '@/core/job/jobValues';
+import { workBar } from '@/core/job/jobValues';
+import { specOf } from '@/core/job/parts';
 import { located } from '../../support/locate';
 import { newJob } from '@/core/job/newJob';
 import { withMounts } from '@/core/job/edits/mounts';
@@ -209,8 +210,8 @@ describe('cut', () => {
   test('too little thread stops; too little adjustment wants a look', () => {
     const job = fresh();
     const thin = {
-      ...barSpec(job),
-      ends: { ...barSpec(job).ends, axle: { toShoulder: 50, showing: 30, shank: 55, bung: 50 } },
+      ...specOf(job, 'panhard'),
+      ends: { ...specOf(job, 'panhard').ends, axle: { toShoulder: 50, showing: 30, shank: 55, bung: 50 } },
     };
     const states = Object.fromEntries(checkBar(thin, makeBar(900, thin), 'mm').map((v) => [v.id, v.state]));
     expect(states).toMatchObject({ 'thread-frame': 'ok', 'thread-axle': 'stop', adjustment: 'look' });

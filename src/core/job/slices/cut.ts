@@ -11,6 +11,8 @@ export const cutSchema = z.strictObject({
   leftHandEnd: z.enum(BRACKETS),
   engagementRule: notNegative,
   ends: z.strictObject({ frame: barEndSchema, axle: barEndSchema }),
+  /** the revision of the full-size sheets that were printed last */
+  printed: z.optional(text(20)),
   /** lengths that tube is bought in, and what the saw takes of it at a cut */
   stock: z.optional(z.strictObject({ length: mm.check(z.positive()), kerf: notNegative })),
   tube: z.strictObject({ od: mm.check(z.positive()), wall: mm.check(z.positive()) }),
