@@ -114,7 +114,7 @@ test('cut: thread and ends give the tube; too little thread stops', async () => 
   await hands.reads('[data-readout=shorten]', '6 turns');
   const driver = hands.driver as unknown as { sendDevToolsCommand: (c: string, p: object) => Promise<void> };
   await driver.sendDevToolsCommand('Emulation.setEmulatedMedia', { media: 'print' });
-  await hands.reads('.paper-sheet', 'Tube, 1 1/4 in');
+  await hands.reads('.paper-sheet', 'Tube 1 1/4 in × 0.120 in');
   await driver.sendDevToolsCommand('Emulation.setEmulatedMedia', { media: '' });
 });
 

@@ -144,7 +144,7 @@ export function saySection(section: BarSection, tape: Tape): string {
 }
 
 /** How an end of a tube is prepared. */
-const sayEnd = ({ bar, ends }: BarCut, end: 'frame' | 'axle', tape: Tape): string => {
+export const sayEnd = ({ bar, ends }: BarCut, end: 'frame' | 'axle', tape: Tape): string => {
   const cut = ends[end];
   if (cut.kind === 'saddle')
     return `saddle on a ${sayLength(cut.saddle.barrel, tape)} barrel, ${sayLength(cut.throat - cut.tip, tape)} deep`;

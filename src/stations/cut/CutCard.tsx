@@ -183,7 +183,7 @@ function CutBar({ member }: { member: LinkMember }) {
           note="Draw it before the saw starts: it breaks if the bar changes after."
         />
       </div>
-      <CutSheet job={job} member={member} bar={bar} />
+      <CutSheet job={job} member={member} sawn={sawn} bar={bar} />
     </>
   );
 }

@@ -1,6 +1,9 @@
 import type { BarResult } from '@/core/fabricate/adjustableBar';
-import { memberName } from '@/core/rig/names';
-import { describeBar } from '@/core/rig/lateralBar';
+import { BAR_ENDS, type BarCut, type BarEndName } from '@/core/cut/barCut';
+import { sayEnd, saySection } from '@/core/cut/cutFiles';
+import { specOf } from '@/core/job/parts';
+import { capital, memberName } from '@/core/rig/names';
+import { BendRows } from '@/ui/paper/BendRows';
 import { formatLength, sayLength } from '@/core/units/length';
 import { sayTurns } from '@/core/units/turns';
 import { Frac } from '@/ui/figures/Frac';
@@ -11,63 +14,105 @@ import type { LinkMember } from '@/core/rig/members/link';
 const CAUTION =
   'A bar that locates an axle is life-critical. Have its welds made or inspected by a qualified welder; the vehicle maker’s values and local inspection rules come before this sheet, which helps you judge and certifies nothing.';
 
-/** The cut list on one sheet of plain paper. */
-type Props = { job: Job; member: LinkMember; bar: BarResult };
+type Props = { job: Job; member: LinkMember; sawn: BarCut; bar: BarResult };
 
-export function CutSheet({ job, member, bar }: Props) {
+/** The cut list on one sheet of plain paper. */
+export function CutSheet({ job, member, sawn, bar }: Props) {
   const { cut, tape } = job;
+  const { thread, ends } = specOf(job, member.id);
   const say = (mm: number) => sayLength(mm, tape);
-  const left = cut.leftHandEnd;
-  const right = left === 'frame' ? 'axle' : 'frame';
-  const longestShank = Math.max(cut.ends.frame.shank, cut.ends.axle.shank);
+  const { barrels, section } = sawn.bar;
+  const threaded = BAR_ENDS.filter((end) => !barrels[end]);
+  const longestShank = Math.max(...BAR_ENDS.map((end) => ends[end].shank));
+  const hand = (end: BarEndName) => (cut.leftHandEnd === end ? 'left-hand' : 'right-hand');
   const rows: SheetPart[] = [
     [
       '1',
-      `Tube, ${say(cut.tube.od)} × ${cut.tube.wall.toFixed(2)} mm (${(cut.tube.wall / 25.4).toFixed(3)} in) wall, ends square`,
-      <Frac key="t" mm={Math.max(0, bar.tubeLength)} tape={tape} unit />,
+      `${capital(saySection(section, tape))}${sawn.bends ? ', bent' : ''}`,
+      <Frac key="t" mm={Math.max(0, sawn.blank)} tape={tape} unit />,
     ],
-    ['1', `Bung, ${cut.thread} right-hand, ${right} end`, `${say(cut.ends[right].bung)} thread`],
-    ['1', `Bung, ${cut.thread} left-hand, ${left} end`, `${say(cut.ends[left].bung)} thread`],
-    ['1', `Rod end, ${cut.thread} right-hand, ${right} end`, `${say(cut.ends[right].shank)} shank`],
-    ['1', `Rod end, ${cut.thread} left-hand, ${left} end (groove)`, `${say(cut.ends[left].shank)} shank`],
-    ['1 + 1', `Jam nuts, ${cut.thread}, right- and left-hand`, ''],
+    ...BAR_ENDS.map((end): SheetPart => ['', `${end} end`, sayEnd(sawn, end, tape)]),
+    ...threaded.flatMap((end): SheetPart[] => [
+      ['1', `Bung, ${thread} ${hand(end)}, ${end} end`, `${say(ends[end].bung)} thread`],
+      [
+        '1',
+        `Rod end, ${thread} ${hand(end)}, ${end} end${hand(end) === 'left-hand' ? ' (groove)' : ''}`,
+        `${say(ends[end].shank)} shank`,
+      ],
+      ['1', `Jam nut, ${thread} ${hand(end)}`, ''],
+    ]),
+    ...BAR_ENDS.filter((end) => barrels[end]).map((end): SheetPart => [
+      '1',
+      `Barrel and bushing, ${end} end`,
+      `${say(barrels[end]!.od)} outside`,
+    ]),
   ];
   return (
     <PaperSheet
       label="Cut list"
       title={`Cut list: ${memberName(member.id, job.rig.end)}`}
-      drawing={<BarDrawing job={job} member={member} bar={bar} />}
+      drawing={<BarDrawing job={job} member={member} sawn={sawn} bar={bar} />}
       parts={rows}
       caution={CAUTION}
       figure="tube"
     >
+      {sawn.bends && <BendRows sheet={sawn.bends} tape={tape} to="axle eye" />}
       <h2>In this order</h2>
       <ol>
-        <li>Cut long, square the ends, trim to {say(Math.max(0, bar.tubeLength))}. Bevel before welding.</li>
         <li>
-          Clamp the bungs in line, each with a spare rod end wound in at least{' '}
-          {say(Math.min(longestShank, bar.limit))}. Tack, check eye to eye, weld, let it cool before the rod
-          ends come out.
+          {sawn.bends
+            ? `Bend it long, then trim to ${say(Math.max(0, sawn.blank))} along it; check eye to eye with a straight stick.`
+            : `Cut long, trim to ${say(Math.max(0, sawn.blank))}${threaded.length < 2 ? ` tip to tip, ${say(sawn.finished)} throat to throat` : ', ends square'}.`}{' '}
+          Bevel before welding.
         </li>
-        <li>
-          Wind both ends alike until {formatLength(cut.ends.frame.showing, tape)} (frame) and{' '}
-          {say(cut.ends.axle.showing)} (axle) of thread show: {say(describeBar(member).eyeToEye)} eye to eye.
-        </li>
-        <li>
-          From there: {sayTurns(bar.shorten.turns)} shorter or {sayTurns(bar.lengthen.turns)} longer, and
-          never less than {say(bar.limit)} of thread in the tube.
-        </li>
-        <li>Anti-seize on the threads; jam nuts with two wrenches once the axle is centred on the ground.</li>
+        {threaded.length < 2 && (
+          <li>
+            Hold both eyes in a jig at {say(sawn.eyeToEye)} and clock the barrels before the first tack; weld
+            with mock-up bushings, not the real ones.
+          </li>
+        )}
+        {threaded.length > 0 && (
+          <li>
+            Clamp the bung in line, each with a spare rod end wound in at least{' '}
+            {say(Math.min(longestShank, bar.limit))}. Tack, check eye to eye, weld, let it cool before the rod
+            end comes out.
+          </li>
+        )}
+        {threaded.length === 2 ? (
+          <>
+            <li>
+              Wind both ends alike until {formatLength(ends.frame.showing, tape)} (frame) and{' '}
+              {say(ends.axle.showing)} (axle) of thread show: {say(sawn.eyeToEye)} eye to eye.
+            </li>
+            <li>
+              From there: {sayTurns(bar.shorten.turns)} shorter or {sayTurns(bar.lengthen.turns)} longer, and
+              never less than {say(bar.limit)} of thread in the tube.
+            </li>
+          </>
+        ) : (
+          threaded.length === 1 && (
+            <li>
+              Its one threaded end is set by half turns, with its bolt out, never with less than{' '}
+              {say(bar.limit)} of thread in the tube.
+            </li>
+          )
+        )}
+        {threaded.length > 0 && (
+          <li>
+            Anti-seize on the threads; jam nuts with two wrenches once the axle is centred on the ground.
+          </li>
+        )}
       </ol>
     </PaperSheet>
   );
 }
 
-function BarDrawing({ job, member, bar }: Props) {
-  const { tape, cut } = job;
-  const total = describeBar(member).eyeToEye;
+function BarDrawing({ job, member, sawn, bar }: Props) {
+  const { tape } = job;
+  const { ends } = specOf(job, member.id);
+  const total = sawn.eyeToEye;
   const k = 600 / total;
-  const start = 30 + (cut.ends.frame.toShoulder + cut.ends.frame.showing) * k;
+  const start = 30 + (ends.frame.toShoulder + ends.frame.showing) * k;
   const end = start + Math.max(0, bar.tubeLength) * k;
   return (
     <svg viewBox="0 0 660 110" width="100%" aria-hidden className="bar-drawing">
@@ -80,7 +125,7 @@ function BarDrawing({ job, member, bar }: Props) {
         strokeWidth="0.8"
       />
       <text x={330} y={64} textAnchor="middle">
-        tube {sayLength(Math.max(0, bar.tubeLength), tape)}
+        tube {sayLength(Math.max(0, sawn.blank), tape)}
       </text>
       <text x={330} y={92} textAnchor="middle">
         {sayLength(total, tape)} eye to eye
