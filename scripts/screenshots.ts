@@ -20,11 +20,11 @@ const VIEWS: View[] = [
   ['locate-map', 4, 'Panhard bar', 1280, 800],
   ['roll', 5, 'Roll', 1280, 800, 'demo-copperline'],
   ['roll-balance', 5, 'Roll', 1280, 800, 'demo-copperline'],
-  ['cut', 6, 'Cut', 1280, 800],
-  ['weld', 7, 'Hold', 1280, 800],
-  ['ride', 8, 'Centre', 1280, 800],
+  ['prove', 6, 'Prove', 1280, 800, 'demo-copperline'],
+  ['cut', 7, 'Cut', 1280, 800],
+  ['weld', 8, 'Hold', 1280, 800],
+  ['ride', 9, 'Centre', 1280, 800],
   ['locate-tablet', 4, 'Panhard bar', 820, 1180],
-  ['locate-heights', 4, 'Panhard bar', 1280, 800],
 ];
 
 /** Goes to one reading of the plan by the finder, as a builder would. */
@@ -78,12 +78,6 @@ const BEFORE: Record<string, (hands: Hands) => Promise<void>> = {
     await hands.type('ride/left', '5 1/2');
     await hands.type('ride/right', '5 1/8');
     await hands.driver.executeScript('document.querySelector(".bench-card").scrollTop = 60');
-  },
-  'locate-heights': async (hands) => {
-    await hands.part('Heights');
-    await hands.type('place/rideHeight', '14 13/16');
-    await hands.find('.move-frame');
-    await hands.driver.executeScript('document.querySelector(".move-frame").scrollIntoView()');
   },
 };
 

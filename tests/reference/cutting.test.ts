@@ -5,6 +5,7 @@ import { PDFDocument } from 'pdf-lib';
 import { barCut } from '@/core/cut/barCut';
 import { cutFiles, fullSizePdf, revisionOf, shoppingList } from '@/core/cut/cutFiles';
 import { jobCut } from '@/core/cut/jobCut';
+import { boltFor } from '@/core/fabricate/boltStack';
 import { LAYERS } from '@/core/fabricate/drawing';
 import { nestLengths } from '@/core/fabricate/nesting';
 import { PAPERS } from '@/core/fabricate/pdf';
@@ -172,6 +173,52 @@ test('nothing is lost on the saw: every piece once, none overlapping, no length 
       },
     ),
   );
+});
+
+describe('bolts through a stack', () => {
+  // Common practice, no published source: the thread stays out of the last tab, two threads stand out of the nut.
+  test('through, with its nut, its thread past the last plane, and no longer than that takes', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(9.525, 12.7, 15.875, 19.05, 12, 16, 20),
+        fc.double({ min: 3, max: 13, noNaN: true }),
+        fc.double({ min: 10, max: 80, noNaN: true }),
+        fc.double({ min: 0, max: 15, noNaN: true }),
+        fc.constantFrom(1 as const, 2 as const),
+        (bolt, plate, middle, spacer, planes) => {
+          for (const [system, step] of [
+            ['inch', 6.35],
+            ['mm', 5],
+          ] as const) {
+            const { grip, length, thread, plainPast, extraWashers } = boltFor(
+              { bolt, plate, planes, middle, spacer },
+              system,
+            );
+            const stack = planes * plate + middle + 2 * spacer;
+            expect(length / step).toBeCloseTo(Math.round(length / step), 9);
+            expect(grip).toBeGreaterThan(stack);
+            expect(length).toBeGreaterThan(grip + 0.9 * bolt);
+            expect(plainPast).toBeGreaterThanOrEqual(-1e-9);
+            // With its washers on, the nut is on thread.
+            expect(length - thread).toBeLessThanOrEqual(grip + extraWashers * 0.16 * bolt + 1e-6);
+          }
+        },
+      ),
+    );
+  });
+
+  // ASME B18.2.1, from memory: a 5/8 × 3 bolt has 1 1/2 of thread.
+  test('a 5/8 bolt through 1/4 tabs and a 7/8 ball is 2 3/4 long', () => {
+    const inch = {
+      bolt: 0.625 * INCH,
+      plate: 0.25 * INCH,
+      planes: 2 as const,
+      middle: 0.875 * INCH,
+      spacer: 0,
+    };
+    const { length, thread } = boltFor(inch, 'inch');
+    expect([length / INCH, thread / INCH]).toEqual([expect.closeTo(2.75, 9), expect.closeTo(1.5, 9)]);
+  });
 });
 
 /** An entity of a DXF file as the parser gives it. */

@@ -9,7 +9,7 @@ import type { BarSection } from '@/core/strength/bar';
 import { MASS } from '@/core/units/unit';
 import { sayLength } from '@/core/units/length';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
-import { jobCut, type FlatPart, type JobCut, type StockOf } from './jobCut';
+import { jobCut, type BoltOf, type FlatPart, type JobCut, type StockOf } from './jobCut';
 import type { BarCut } from './barCut';
 
 /** A file of a job's cut: text, or bytes. */
@@ -32,7 +32,7 @@ type PartEntry = {
 };
 
 /** The revision of what is cut: alike for as long as every piece of it is. */
-export const revisionOf = ({ bars, flats, wraps }: JobCut): string =>
+export const revisionOf = ({ bars, flats, wraps }: Pick<JobCut, 'bars' | 'flats' | 'wraps'>): string =>
   checksum(
     JSON.stringify([
       bars.map(({ id, blank, finished, bar, ends }) => [id, round(blank), round(finished), bar, ends]),
@@ -99,7 +99,7 @@ const partsOf = (
   { bars, flats, wraps }: JobCut,
 ): { job: string; revision: string; parts: PartEntry[] } => ({
   job: job.name,
-  revision: revisionOf({ bars, flats, wraps, stock: [] }),
+  revision: revisionOf({ bars, flats, wraps }),
   parts: [
     ...bars.map((bar): PartEntry => ({
       id: bar.id,
@@ -189,7 +189,7 @@ export const cutListCsv = (job: Job, { bars, flats }: JobCut): string =>
 export type Bought = { what: string; quantity: number | string; note: string };
 
 /** Tube by the length, ends by their thread and hand, plate by its thickness. */
-export function shoppingList(job: Job, { bars, flats, stock }: JobCut): Bought[] {
+export function shoppingList(job: Job, { bars, flats, stock, bolts }: JobCut): Bought[] {
   const threaded = bars.flatMap(({ bar }) =>
     (['frame', 'axle'] as const).flatMap((end) =>
       bar.barrels[end] ? [] : [{ thread: bar.thread, left: job.cut.leftHandEnd === end }],
@@ -215,6 +215,7 @@ export function shoppingList(job: Job, { bars, flats, stock }: JobCut): Bought[]
       { what: `Jam nut, ${thread}`, quantity, note: '' },
     ]),
     ...barrels.map(([od, quantity]) => ({ what: `Barrel and bushing, ${od}`, quantity, note: '' })),
+    ...boltLines(job, bolts),
     ...plateLines(job, flats),
   ];
 }
@@ -228,6 +229,29 @@ function tubeLine(job: Job, { section, metal, nested: { lengths, tooLong } }: St
       ? `${tooLong.length} of its pieces are longer than a length of stock`
       : `lengths; the longest left over is ${sayLength(left, job.tape)}`,
   };
+}
+
+function boltLines(job: Job, bolts: BoltOf[]): Bought[] {
+  const say = (mm: number) => sayLength(mm, job.tape).replace(/ (in|mm)$/, '');
+  const all = bolts.flatMap((bolt) => Array.from({ length: bolt.quantity }, () => bolt));
+  const lines = counted(
+    all.map(({ diameter, length, grade }) => `${say(diameter)} × ${say(length)}, ${grade}`),
+  );
+  const nuts = counted(all.map(({ diameter }) => say(diameter)));
+  const washers = counted(
+    all.flatMap(({ diameter, extraWashers }) =>
+      Array.from({ length: 2 + extraWashers }, () => say(diameter)),
+    ),
+  );
+  return [
+    ...lines.map(([size, quantity]) => ({
+      what: `Bolt, ${size}`,
+      quantity,
+      note: 'its thread begins past the last tab',
+    })),
+    ...nuts.map(([size, quantity]) => ({ what: `Locking nut, ${size}`, quantity, note: '' })),
+    ...washers.map(([size, quantity]) => ({ what: `Washer, ${size}`, quantity, note: '' })),
+  ];
 }
 
 function plateLines(job: Job, flats: FlatPart[]): Bought[] {

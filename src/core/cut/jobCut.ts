@@ -1,4 +1,5 @@
 import type { Drawing } from '@/core/fabricate/drawing';
+import { boltFor, type BoltChoice } from '@/core/fabricate/boltStack';
 import { nestLengths, type Piece } from '@/core/fabricate/nesting';
 import { plateDrawing, tabDrawing } from '@/core/fabricate/plates';
 import { extentsOf } from '@/core/fabricate/vectorFiles';
@@ -7,7 +8,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { fileStem } from '@/core/job/file';
 import { bracketOf, clearOfWeld, fastenedTo, holesOf, LINK_ENDS, type LinkEnd } from '@/core/job/parts';
 import { mountId } from '@/core/job/placed';
-import { METALS } from '@/core/materials/metals';
+import { BOLT_GRADES, METALS } from '@/core/materials/metals';
 import { partName, spokenPart } from '@/core/provenance/inputs';
 import type { LinkMember } from '@/core/rig/members/link';
 import { linksOf } from '@/core/rig/members/members';
@@ -38,7 +39,11 @@ export type JobCut = {
   /** templates to wrap round a tube */
   wraps: FlatPart[];
   stock: StockOf[];
+  bolts: BoltOf[];
 };
+
+/** The bolt of a bracket, and of how many alike. */
+export type BoltOf = BoltChoice & { of: string; diameter: number; grade: string; quantity: number };
 
 /** Tube of one section and metal: its pieces laid on the lengths it is bought in. */
 export type StockOf = { section: BarSection; metal: string; nested: ReturnType<typeof nestLengths> };
@@ -55,6 +60,7 @@ export function jobCut(job: Job): JobCut {
     flats: links.flatMap((link) => LINK_ENDS.flatMap((end) => flatsOf(job, link, end))),
     wraps: links.flatMap((link, i) => wrapsOf(job, link, bars[i]!)),
     stock: stockOf(job, bars),
+    bolts: links.flatMap((link) => LINK_ENDS.flatMap((end) => boltsOf(job, link, end))),
   };
 }
 
@@ -111,6 +117,22 @@ function flatsOf(job: Job, link: LinkMember, end: LinkEnd): FlatPart[] {
           ),
         ]
       : []),
+  ];
+}
+
+/** The bolt that goes through a bracket. */
+function boltsOf(job: Job, link: LinkMember, end: LinkEnd): BoltOf[] {
+  const part = mountId(link.id, end);
+  if (!isSpoken(job, part)) return [];
+  const bracket = bracketOf(job, link, end);
+  return [
+    {
+      ...boltFor(bracket, job.tape === 'mm' ? 'mm' : 'inch'),
+      of: part,
+      diameter: bracket.bolt,
+      grade: BOLT_GRADES[bracket.grade].name,
+      quantity: countOf(job, part),
+    },
   ];
 }
 

@@ -64,7 +64,8 @@ export function proveVerdicts(
   { checks }: Proof,
   cures: (check: Check) => Remedy[] = () => [],
 ): Verdict[] {
-  if (checks.length === 0) return [];
+  // What cannot be made is wrong whatever pulls at it.
+  if (checks.length === 0) return partFaults(job);
   const weakest = weakestOfParts(job, checks);
   const weak = weakest.filter((check) => margin(check) < 1 - 1e-9);
   return [

@@ -1,5 +1,7 @@
 'use client';
 import { Checkbox, Select } from 'antd';
+import { boltFor } from '@/core/fabricate/boltStack';
+import { sayLength } from '@/core/units/length';
 import { withParts } from '@/core/job/edits/parts';
 import { bracketOf, fastenedTo, type Bracket, type LinkEnd } from '@/core/job/parts';
 import type { BracketPart } from '@/core/job/slices/parts';
@@ -58,6 +60,8 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
       onEnter={(mm, typed) => type(key, typed, { [key]: mm })}
     />
   );
+  const bolt = boltFor(bracket, job.tape === 'mm' ? 'mm' : 'inch');
+  const say = (mm: number) => sayLength(mm, job.tape);
   const rail = fastenedTo(job, link, end) === 'rail';
   return (
     <div className="prove-fields">
@@ -94,6 +98,13 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
       <Checkbox checked={bracket.threaded} onChange={(e) => put({ threaded: e.target.checked })}>
         thread lies in a tab
       </Checkbox>
+      <p className="hint" data-bolt>
+        Bolt {say(bracket.bolt)} × {say(bolt.length)}: it clamps {say(bolt.grip)}, its thread begins past the
+        last tab
+        {bolt.extraWashers > 0 &&
+          `, its nut wants ${bolt.extraWashers} washer${bolt.extraWashers > 1 ? 's' : ''} more to have thread`}
+        . Head where a later spacer does not cover it; room for two wrenches.
+      </p>
       {length(['leg', 'Leg of the fillet', 1, 30])}
       <NumberField
         field={`parts/${part}/welded`}

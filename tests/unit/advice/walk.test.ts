@@ -1,5 +1,6 @@
 import { checkJob } from '@/core/advice/check';
 import { withJoints, withMounts } from '@/core/job/edits/mounts';
+import { withParts } from '@/core/job/edits/parts';
 import { withRoll } from '@/core/job/edits/roll';
 import { applyReadings } from '@/core/job/applyReadings';
 import type { Job } from '@/core/job/jobSchema';
@@ -46,6 +47,12 @@ test('the car done with care is not stopped anywhere but where nothing was done 
 });
 
 const MISTAKES: [mistake: string, made: () => Job, caught: string, state: RegExp][] = [
+  [
+    'a hole drilled oversize',
+    () => withParts(car(), { brackets: { 'panhard/axle': { bolt: 15.9, hole: 19 } } }),
+    'loose-hole',
+    /stop/,
+  ],
   [
     'bar set level with the axle hanging in droop',
     () => end(car(), 'panhard', 'axle', 2, 75),
