@@ -13,6 +13,7 @@ const PLACES: [station: string, parts: string[]][] = [
   ['place', []],
   ['locate', ['Sideways', 'Lengthwise', 'Room', 'Forces']],
   ['roll', ['Springs', 'Sway bar', 'Balance']],
+  ['prove', []],
   ['cut', []],
   ['weld', []],
   ['ride', []],

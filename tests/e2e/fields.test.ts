@@ -15,6 +15,7 @@ const SHEETS: [car: string, station: string, part: string | null][] = [
   ['cinder', 'roll', 'Sway bar'],
   ['tinker', 'roll', 'Sway bar'],
   ['tinker', 'roll', 'Balance'],
+  ['marigold', 'prove', null],
   ['marigold', 'cut', null],
   ['marigold', 'weld', null],
   ['marigold', 'ride', null],

@@ -16,6 +16,7 @@ const PLACES: [station: string, part?: string][] = [
   ['roll', 'Springs'],
   ['roll', 'Sway bar'],
   ['roll', 'Balance'],
+  ['prove'],
   ['cut'],
   ['weld'],
   ['ride'],

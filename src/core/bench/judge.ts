@@ -79,7 +79,7 @@ export function judgeCut(job: Job): Judged[] {
   const said = checkBar(specOf(job, bar.id), madeUp(job, bar), job.tape);
   const at = (restsOn: InputId[]) => (v: Verdict) => judged(job, { where: bar.id, ...v }, restsOn);
   return gravestFirst([
-    ...(welded.length ? [] : checkJoints(jointsOf(job.joints, bar.id)).map(at([`joints.${bar.id}`]))),
+    ...(welded.length === 2 ? [] : checkJoints(jointsOf(job.joints, bar.id)).map(at([`joints.${bar.id}`]))),
     ...said.filter(({ id }) => !unasked.includes(id)).map(at(cutRestsOn(job))),
   ]);
 }

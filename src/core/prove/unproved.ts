@@ -38,6 +38,14 @@ export function unprovedOf(job: Job, cases: CaseForces[]): Unproved[] {
     ...(rig.swayBars
       ? [{ part: 'Sway bar’s brackets and end links', why: 'only the bar itself is, at Roll' }]
       : []),
+    ...(linksOf(rig).some(({ id }) => Object.values(barOf(job, id).barrels).some((barrel) => barrel))
+      ? [
+          {
+            part: 'Barrels welded to a bar',
+            why: 'their weld round the tube and their bushing are not reckoned',
+          },
+        ]
+      : []),
     ...undrawn.map(({ id }) => ({
       part: `What the ${memberName(bracketId(id, 'chassis'), rig.end)} hangs on`,
       why: 'no frame rail is near it, and nothing else is drawn; type how far the eye stands out from it',

@@ -1,5 +1,6 @@
 import type { Job } from '@/core/job/jobSchema';
 import type { Adjuster } from '@/core/job/slices/ride';
+import { barOf } from '@/core/job/parts';
 import { THREADS } from '@/core/materials/threads';
 import type { AlignmentBar } from './alignmentBars';
 
@@ -22,10 +23,12 @@ export function turnsFor(adjuster: Adjuster, mm: number): number | null {
   return each === null ? null : Math.round(mm / each / step) * step;
 }
 
-/** How a bar is adjusted: as said, or by a tube with the thread on the saw; arms and pins have no thread. */
-export const adjusterOf = (job: Job, { id, by }: Pick<AlignmentBar, 'id' | 'by'>): Adjuster =>
-  job.ride.adjusters[id] ?? {
-    style: by === 'length' ? 'tube' : 'fixed',
-    frame: job.cut.thread,
-    axle: job.cut.thread,
-  };
+/** How a bar is adjusted: as said, or as it is made: by its tube, by the one end of it that has thread, or not at all; arms and pins have no thread. */
+export function adjusterOf(job: Job, { id, by }: Pick<AlignmentBar, 'id' | 'by'>): Adjuster {
+  const said = job.ride.adjusters[id];
+  if (said) return said;
+  const { thread, barrels } = barOf(job, id);
+  const welded = Object.values(barrels).filter((barrel) => barrel !== null).length;
+  const made = (['tube', 'end', 'fixed'] as const)[welded]!;
+  return { style: by === 'length' ? made : 'fixed', frame: thread, axle: thread };
+}

@@ -231,7 +231,7 @@ function threadAfter(job: Job, steps: SettingStep[]): Setting['thread'] {
   const { frame, axle } = makeBar(last.lengthWanted, spec).ends;
   return {
     engagement: { frame: frame.engagement, axle: axle.engagement },
-    limit: leastEngagement(job.cut.thread, job.cut.engagementRule),
+    limit: leastEngagement(specOf(job, bar.id).thread, job.cut.engagementRule),
     holds: frame.holds && axle.holds && shankLeft(spec),
   };
 }

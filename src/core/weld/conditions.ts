@@ -1,4 +1,4 @@
-import { madeUp } from '@/core/job/parts';
+import { barOf, madeUp, specOf } from '@/core/job/parts';
 import { sideOf } from '@/core/geometry/side';
 import type { Job } from '@/core/job/jobSchema';
 import { drivenTravel, heldLift, travelOf } from '@/core/job/jobValues';
@@ -124,7 +124,7 @@ const known = (troubles: Trouble[]): Draft[] =>
     }));
 
 function beforeTacking(check: Check): Draft[] {
-  return [
+  const drafts: (Draft | null)[] = [
     held(check),
     ...level(check, 'level', 'tack', (stands) => `Bar ${stands}, frame end against axle end`),
     eyeToEye(check),
@@ -139,6 +139,7 @@ function beforeTacking(check: Check): Draft[] {
       'Ground back past the paint, weld-through primer where it will be closed in, mock-up bushings in, bolt heads on the side that stays clear.',
     ),
   ];
+  return drafts.filter((draft) => draft !== null);
 }
 
 /** How the car stands while the bracket is set: as the builder has picked at Place. */
@@ -321,35 +322,35 @@ function clearance({ job, bar, say, read }: Check): Draft {
   };
 }
 
-function thread({ job, bar, say, read }: Check): Draft {
-  const { cut } = job;
+/** What thread each end of a bar has; null of one that is welded at both. */
+function thread({ job, bar, say, read }: Check): Draft | null {
+  const { barrels } = barOf(job, bar.id);
+  const { ends, thread } = specOf(job, bar.id);
   const { limit } = madeUp(job, bar);
+  const threaded = (['frame', 'axle'] as const).filter((end) => !barrels[end]);
+  if (threaded.length === 0) return null;
   const inside = (end: 'frame' | 'axle'): number | null => {
     const showing = read(`thread.${end}`);
-    return showing === null ? null : Math.min(cut.ends[end].shank - showing, cut.ends[end].bung);
+    return showing === null ? null : Math.min(ends[end].shank - showing, ends[end].bung);
   };
-  const [frame, axle] = [inside('frame'), inside('axle')];
-  const shortest = frame === null || axle === null ? null : Math.min(frame, axle);
+  const seen = threaded.map(inside).filter((mm) => mm !== null);
+  const shortest = seen.length < threaded.length ? null : Math.min(...seen);
   return {
     id: 'thread',
     step: 'tack',
-    label: 'Thread in each end',
+    label: threaded.length === 2 ? 'Thread in each end' : `Thread in the ${threaded[0]} end`,
     how: 'Measure the thread left showing at each end; Pellik takes it off the shank.',
     designed: `at least ${say(limit)}`,
-    fields: [
-      { key: 'thread.frame', label: 'showing, frame' },
-      { key: 'thread.axle', label: 'showing, axle' },
-    ],
+    fields: threaded.map((end) => ({ key: `thread.${end}`, label: `showing, ${end}` })),
     holds: shortest === null ? null : shortest >= limit - 1e-6,
     problem:
       shortest === null
         ? null
         : `Only ${say(Math.max(0, shortest))} is in the tube. A bar that is long enough only because its threads are nearly out is too short: make a longer tube.`,
     basis: {
-      thread: cut.thread,
+      thread,
       'least engagement': limit,
-      'shank, frame end': cut.ends.frame.shank,
-      'shank, axle end': cut.ends.axle.shank,
+      ...Object.fromEntries(threaded.map((end) => [`shank, ${end} end`, ends[end].shank])),
     },
   };
 }

@@ -3,6 +3,8 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import fc from 'fast-check';
+import { jobConditions } from '@/core/bench/holdPoint';
+import { judgeCut } from '@/core/bench/judge';
 import { distance } from '@/core/geometry/vector';
 import { isParted, withParted, withParts } from '@/core/job/edits/parts';
 import { withMounts } from '@/core/job/edits/mounts';
@@ -18,6 +20,7 @@ import { casesOf, margin, proveJob } from '@/core/prove/prove';
 import { sameBar } from '@/core/prove/sameBar';
 import type { Check } from '@/core/prove/types';
 import { proveVerdicts } from '@/core/prove/verdicts';
+import { adjusterOf } from '@/core/ride/adjusters';
 import { linksOf } from '@/core/rig/members/members';
 import { orNone } from '@/core/rig/read';
 import { demoJobs } from '@/store/demo';
@@ -319,4 +322,30 @@ test('the command prints every check as JSON, and refuses what is no job', () =>
     expect(printed[0]).toHaveProperty(key);
   const refused = run('{"format":"pellik.rig"}');
   expect([refused.status, refused.stdout]).toEqual([2, '']);
+});
+
+describe('a bar with ends welded to barrels', () => {
+  const barrels = (ends: object) => withParts(marigold, { bars: { panhard: { barrels: ends } } });
+  const barrel = { od: 44.45 };
+  const adjuster = (job: Job) => adjusterOf(job, { id: 'panhard', by: 'length' }).style;
+  const threads = (job: Job) =>
+    (proved(job) ?? []).filter(({ part, check }) => part === 'panhard' && /thread|strip/.test(check)).length;
+  const asked = (job: Job) =>
+    jobConditions(job, null, [])
+      .find(({ id }) => id === 'thread')
+      ?.fields.map(({ key }) => key) ?? [];
+
+  test('has no thread there: none is proved, none asked about before a weld, and it is set by what it has left', () => {
+    expect([adjuster(marigold), threads(marigold), asked(marigold)]).toEqual([
+      'tube',
+      4,
+      ['thread.frame', 'thread.axle'],
+    ]);
+    const one = barrels({ frame: barrel });
+    expect([adjuster(one), threads(one), asked(one)]).toEqual(['end', 2, ['thread.axle']]);
+    const both = barrels({ frame: barrel, axle: barrel });
+    expect([adjuster(both), threads(both), asked(both)]).toEqual(['fixed', 0, []]);
+    expect(judgeCut(both).map(({ id }) => id)).not.toContain('adjustment');
+    expect(proveJob(both).unproved.map(({ part }) => part)).toContain('Barrels welded to a bar');
+  });
 });
