@@ -2,6 +2,8 @@
  * Prints how fast the heavy parts of the core run on one core of this machine, and beside each layout the same poses by Newton's
  * method on a general matrix library.
  */
+import { cutFiles } from '@/core/cut/cutFiles';
+import { proveJob } from '@/core/prove/prove';
 import { analyseRoll, ROLL_PARTS } from '@/core/roll/analyse';
 import { deflect } from '@/core/beam/beamFrame';
 import { solveRig } from '@/core/bench/solveRig';
@@ -227,6 +229,22 @@ function measureRoll(): void {
   console.log(`roll: ${times.join(', ')}; search of ${STOCK.length} stock sizes: ${search.toFixed(0)} ms`);
 }
 
+/** What Prove waits for as a mount is moved; and all the files of a job. */
+async function measureParts(): Promise<void> {
+  const jobs = demoJobs();
+  const proved = jobs.map((job) => ({
+    job,
+    parts: new Set(proveJob(job).checks.map(({ part }) => part)).size,
+  }));
+  const { job, parts } = proved.sort((a, b) => b.parts - a.parts)[0]!;
+  const start = performance.now();
+  const files = await cutFiles(job);
+  const written = performance.now() - start;
+  console.log(
+    `prove ${parts} parts: ${best(() => proveJob(job), 20).toFixed(1)} ms; ${files.length} files to cut by: ${written.toFixed(0)} ms`,
+  );
+}
+
 const names: Partial<Record<LayoutId, string>> = { 'three-link-panhard': 'three-link' };
 for (const id of LAYOUT_IDS) measure(names[id] ?? id, patternRig(id));
 measureBodies();
@@ -234,3 +252,4 @@ measureGrowth(patternRig('three-link-panhard'));
 measureMeasuring();
 measureBar();
 measureRoll();
+await measureParts();

@@ -4,7 +4,17 @@ import type { Driver } from 'selenium-webdriver/chrome';
 import { Hands, serve } from '../support/page/browser';
 
 const axe = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
-const STATIONS = ['The job', 'Record', 'Hold the axle', 'Panhard bar', 'Roll', 'Prove', 'Cut', 'Hold', 'Centre'];
+const STATIONS = [
+  'The job',
+  'Record',
+  'Hold the axle',
+  'Panhard bar',
+  'Roll',
+  'Prove',
+  'Cut',
+  'Hold',
+  'Centre',
+];
 /** Smallest side of what a finger is to hit, px. */
 const FINGER = 44;
 
