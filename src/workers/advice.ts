@@ -62,8 +62,8 @@ export function useAdvice(job: Job, station: string, verdict: Judged): Advice | 
   );
 }
 
-/** What is known at Locate to stop a member of a job, in words; undefined while the car is still being looked over. */
-export function useStopsOf(jobId: string, member: string | undefined): string[] | undefined {
-  const open = useOpen(jobId);
-  return useMemo(() => (open ? stopsOf(open, member ?? '') : undefined), [open, member]);
+/** What is known to stop a member of a job, in words; undefined while the car is still being looked over. */
+export function useStopsOf(job: Job, member: string | undefined): string[] | undefined {
+  const open = useOpen(job.id);
+  return useMemo(() => (open ? stopsOf(job, open, member ?? '') : undefined), [job, open, member]);
 }

@@ -42,9 +42,6 @@ async function at(car: string, station: string, part: string | null): Promise<vo
   await openAll();
 }
 
-/** Whether a field stands on the card as it is: a car need not have every part that others have. */
-const isThere = async (id: string): Promise<boolean> => (await hands.count(`[id="field-${id}"]`)) > 0;
-
 test.each(OPTIONAL)(
   '%s, %s, %s: %s is typed, emptied again, and undone',
   async (car, station, part, field, text, emptied) => {

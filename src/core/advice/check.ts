@@ -56,7 +56,7 @@ export function checkJob(job: Job): Check {
       roll: laidOut('roll'),
       prove: laidOut('prove'),
       cut: laidOut('cut'),
-      weld: jobConditions(job, agreement, stopsOf(openAmong(look.said), workBar(job)?.id ?? '')).map(
+      weld: jobConditions(job, agreement, stopsOf(job, openAmong(look.said), workBar(job)?.id ?? '')).map(
         ({ id, label, holds, problem, designed }) => ({
           id,
           state: holds === null ? 'unknown' : holds ? 'ok' : 'stop',

@@ -1,6 +1,9 @@
 import { judgePlace, judgeRecord } from '@/core/bench/judge';
 import type { StationId } from '@/core/bench/stationIds';
 import type { Job } from '@/core/job/jobSchema';
+import { LINK_ENDS } from '@/core/job/parts';
+import { mountId } from '@/core/job/placed';
+import { spokenPart } from '@/core/provenance/inputs';
 import { surveyedCar } from '@/core/record/jobRecord';
 import { agreementOf } from '@/core/survey/agreement';
 import {
@@ -25,18 +28,25 @@ export type Open = {
   where: string;
 };
 
-/** What is known at Locate to stop a member, in words. */
-export const stopsOf = (open: Open[], member: string): string[] =>
+/** What is known, of how it is laid out and of its strength, to stop a member, in words. */
+export const stopsOf = (job: Job, open: Open[], member: string): string[] =>
   open
-    .filter((one) => one.station === 'locate' && one.state === 'stop')
-    .filter(
-      (one) =>
-        one.id === UNHELD ||
-        placeOf(one)
-          .split(/ \/ |\//)
-          .includes(member),
-    )
+    .filter(({ state }) => state === 'stop')
+    .filter((one) => (one.station === 'prove' ? isOfPart(job, one, member) : isOfMember(one, member)))
     .map(({ title }) => asClause(title));
+
+const isOfMember = (one: Open, member: string): boolean =>
+  one.station === 'locate' &&
+  (one.id === UNHELD ||
+    placeOf(one)
+      .split(/ \/ |\//)
+      .includes(member));
+
+/** What is said of one of a pair that is alike is said of both. */
+const isOfPart = (job: Job, one: Open, member: string): boolean =>
+  [member, ...LINK_ENDS.map((end) => mountId(member, end))].some(
+    (part) => spokenPart(job, part) === placeOf(one),
+  );
 
 /** Of what is said, that which does not hold. */
 export const openAmong = (said: { station: StationId; part?: string; verdict: Judged }[]): Open[] =>

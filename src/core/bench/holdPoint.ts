@@ -14,7 +14,7 @@ import { advanced, jointState, type Advance } from '@/core/weld/holdPoint';
  * What must be true before the brackets of the bar on the saw are welded, with what the other stations know.
  *
  * @param agreement of the job's readings; undefined while they are still being fitted together, which holds too
- * @param stops what Locate says of this bar that stops the work, in words; undefined while the car is still being looked over
+ * @param stops what Locate and Prove say of this bar that stops the work, in words; undefined while the car is still being looked over
  */
 export const jobConditions = (
   job: Job,
@@ -71,8 +71,8 @@ function troublesOf(
     },
     {
       id: 'laidOut',
-      label: 'Nothing at Locate stops this bar',
-      how: 'As it is laid out at Locate: cure it there.',
+      label: 'Nothing at Locate or Prove stops this bar',
+      how: 'As it is laid out at Locate and made at Prove: cure it there.',
       found: stops ?? ['The car is still being looked over'],
     },
   ];

@@ -32,7 +32,7 @@ type Props = { member: string; bracket: Bracket; tack: Release; weld: Release };
 export function Joint({ member, bracket, tack, weld }: Props) {
   const job = useJob();
   const agreement = useJobAgreement(job);
-  const stops = useStopsOf(job.id, member);
+  const stops = useStopsOf(job, member);
   const [asking, setAsking] = useState<Asking>(null);
   const [reason, setReason] = useState('');
   const full = job.weld.log.length >= MOST_EVENTS;

@@ -19,7 +19,7 @@ const STEPS: Record<Step, string> = { tack: 'Before tacking', weld: 'Before fini
 export function WeldCard() {
   const job = useJob();
   const member = workBar(job)?.id;
-  const conditions = jobConditions(job, useJobAgreement(job), useStopsOf(job.id, member));
+  const conditions = jobConditions(job, useJobAgreement(job), useStopsOf(job, member));
   const next = conditions.find((c) => !isVerified(c));
   if (member === undefined)
     return (

@@ -48,7 +48,7 @@ test.each(demoJobs().map((job) => [job.name, job] as const))(
     expect(open.filter(({ station }) => station === 'locate')).toEqual([
       expect.objectContaining({ state: 'stop', title: expect.stringContaining('cannot be worked out') }),
     ]);
-    for (const id of [kept!.id, 'panhard']) expect(stopsOf(open, id)).toHaveLength(1);
+    for (const id of [kept!.id, 'panhard']) expect(stopsOf(loose, open, id)).toHaveLength(1);
     // What was read of it is spoken of still.
     const elsewhere = (of: Job) => openIn(of).filter(({ station }) => ['record', 'place'].includes(station));
     expect(elsewhere(loose)).toEqual(elsewhere(job));

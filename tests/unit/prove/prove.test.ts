@@ -7,6 +7,8 @@ import { jobConditions } from '@/core/bench/holdPoint';
 import { judgeCut } from '@/core/bench/judge';
 import { distance } from '@/core/geometry/vector';
 import { isParted, withParted, withParts } from '@/core/job/edits/parts';
+import { openIn, stopsOf } from '@/core/advice/standing';
+import { withAccepted } from '@/core/provenance/accept';
 import { withMounts } from '@/core/job/edits/mounts';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
@@ -348,4 +350,21 @@ describe('a bar with ends welded to barrels', () => {
     expect(judgeCut(both).map(({ id }) => id)).not.toContain('adjustment');
     expect(proveJob(both).unproved.map(({ part }) => part)).toContain('Barrels welded to a bar');
   });
+});
+
+test('a bracket that does not hold stops the welding of its own bar, on both sides where they are alike, and of no other', () => {
+  const { parts } = marigold;
+  const weak = withAccepted(
+    withParts(
+      { ...marigold, parts },
+      { brackets: { 'lower-left/axle': { depth: 12, plate: 1.5, leg: 1.5 } } },
+    ),
+    ['size.railWidth', 'size.railHeight'],
+  );
+  const open = openIn(weak).filter(({ station }) => station === 'prove');
+  const stops = (member: string) => stopsOf(weak, open, member);
+  expect(stops('lower-left').join()).toContain('Lower links’ axle brackets');
+  expect(stops('lower-right')).toEqual(stops('lower-left'));
+  expect(stops('upper')).toEqual([]);
+  expect(stops('panhard')).toEqual([]);
 });
