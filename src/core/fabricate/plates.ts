@@ -3,8 +3,8 @@ import { arc, hole, line, outline, type Drawing, type Place } from './drawing';
 /** A tab that stands on its root, mm: how deep it is there, how wide at its holes, how far the highest hole is from the edge; its holes up from the root. */
 export type TabShape = { depth: number; width: number; edge: number; hole: number; holes: number[] };
 
-/** Corners below this are left sharp, mm. */
-const SHARP = 0.2;
+/** A piece of an outline shorter than this is none, mm: no gap that any cutter or reader tells. */
+const SHARP = 1e-3;
 
 /** A tab: up its two flanks from the root to its holes, and round its nose. The middle line registers on the bracket's scribed line. */
 export function tabDrawing({ depth, width, edge, hole: diameter, holes }: TabShape): Drawing {
