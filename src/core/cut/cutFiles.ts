@@ -3,6 +3,7 @@ import type { Drawing } from '@/core/fabricate/drawing';
 import { pdfOf, type Paper, type Printed } from '@/core/fabricate/pdf';
 import { dxfOf, svgOf } from '@/core/fabricate/vectorFiles';
 import type { Job } from '@/core/job/jobSchema';
+import { threadedEnds } from '@/core/job/parts';
 import { METALS } from '@/core/materials/metals';
 import { capital, memberName } from '@/core/rig/names';
 import type { BarSection } from '@/core/strength/bar';
@@ -191,9 +192,7 @@ export type Bought = { what: string; quantity: number | string; note: string };
 /** Tube by the length, ends by their thread and hand, plate by its thickness. */
 export function shoppingList(job: Job, { bars, flats, stock, bolts }: JobCut): Bought[] {
   const threaded = bars.flatMap(({ bar }) =>
-    (['frame', 'axle'] as const).flatMap((end) =>
-      bar.barrels[end] ? [] : [{ thread: bar.thread, left: job.cut.leftHandEnd === end }],
-    ),
+    threadedEnds(bar).map((end) => ({ thread: bar.thread, left: job.cut.leftHandEnd === end })),
   );
   const ends = counted(threaded.map(({ thread, left }) => `${thread} ${left ? 'left-hand' : 'right-hand'}`));
   const barrels = counted(

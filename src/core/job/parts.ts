@@ -58,21 +58,27 @@ export type Bracket = {
   brace: Brace | null;
 };
 
-/** The id of what is said of a part: its own, or its mirror image's where nothing is said of it by itself. */
-const saidAs = (kept: Record<string, unknown>, id: string): string => {
-  if (kept[id] !== undefined) return id;
+/** The part that mirrors another, by id; null of one that stands alone. */
+export function mirrorOf(id: string): string | null {
   const [member = '', end] = id.split('/');
   const partner = partnerOf(member);
-  return partner ? (end === undefined ? partner : mountId(partner, end)) : id;
-};
+  return partner && (end === undefined ? partner : mountId(partner, end));
+}
+
+/** The name that something is said under: that of its mirror image where only of that something is said. */
+export function keptAs(kept: Record<string, unknown>, id: string): string {
+  if (kept[id] !== undefined) return id;
+  const mirrored = mirrorOf(id);
+  return mirrored !== null && kept[mirrored] !== undefined ? mirrored : id;
+}
 
 /** What the builder has said of a bar, by itself or by its mirror image. */
 export const saidOfBar = ({ parts }: Pick<Job, 'parts'>, member: string): BarPart =>
-  parts.bars[saidAs(parts.bars, member)] ?? {};
+  parts.bars[keptAs(parts.bars, member)] ?? {};
 
 /** What the builder has said of a bracket, by itself or by its mirror image. */
 export const saidOfBracket = ({ parts }: Pick<Job, 'parts'>, mount: string): BracketPart =>
-  parts.brackets[saidAs(parts.brackets, mount)] ?? {};
+  parts.brackets[keptAs(parts.brackets, mount)] ?? {};
 
 const USUAL_METAL = { tube: 'dom', solid: 'bar', flat: 'plate' } as const satisfies Record<string, MetalName>;
 
@@ -97,6 +103,10 @@ export function barOf(job: Pick<Job, 'parts' | 'cut'>, member: string): Bar {
     barrels: { frame: said.barrels?.frame ?? null, axle: said.barrels?.axle ?? null },
   };
 }
+
+/** The ends of a bar that have thread: all that are not welded to a barrel. */
+export const threadedEnds = ({ barrels }: Pick<Bar, 'barrels'>): ('frame' | 'axle')[] =>
+  (['frame', 'axle'] as const).filter((end) => !barrels[end]);
 
 /** A bar as its tube is cut and its threads are wound; an end that is welded takes its barrel's half, and has no thread. */
 export function specOf(job: Pick<Job, 'parts' | 'cut'>, member: string): BarSpec {

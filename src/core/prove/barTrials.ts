@@ -1,7 +1,7 @@
 import { leastEngagement } from '@/core/fabricate/adjustableBar';
 import { distance, dot, minus, unit, type Point } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
-import { barOf, madeUp, type Bar } from '@/core/job/parts';
+import { barOf, madeUp, threadedEnds, type Bar } from '@/core/job/parts';
 import { METALS, SHANK } from '@/core/materials/metals';
 import { THREADS } from '@/core/materials/threads';
 import type { LinkMember } from '@/core/rig/members/link';
@@ -17,7 +17,7 @@ const STRAIGHT = 0.5;
 export function barTrials(job: Job, link: LinkMember): Trial[] {
   const bar = barOf(job, link.id);
   const offset = offsetOf(link);
-  const threaded = (['frame', 'axle'] as const).filter((end) => !bar.barrels[end]);
+  const threaded = threadedEnds(bar);
   return [
     ...bodyTrials(bar, distance(link.chassis, link.axle), offset > STRAIGHT ? offset : 0),
     ...threaded.flatMap((end) => threadTrials(job, link, bar, end)),

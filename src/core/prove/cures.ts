@@ -10,7 +10,7 @@ import { pairOf } from '@/core/rig/roles';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { sayLength } from '@/core/units/length';
 import type { Remedy } from '@/core/verdict/verdict';
-import { casesOf, margin, proveLink } from './prove';
+import { casesOf, isShort, margin, proveLink } from './prove';
 import type { CaseForces } from './cases';
 import type { Check, CheckName } from './types';
 
@@ -207,13 +207,11 @@ const checksOf = (job: Job, member: string, cases: CaseForces[]): Map<string, Ch
   );
 const keyOf = ({ part, check }: Check): string => `${part} ${check}`;
 
-const ENOUGH = 1 - 1e-9;
-
 function holdsWith(before: Map<string, Check>, after: Map<string, Check>, { part, check }: Check): boolean {
   const cured = after.get(`${part} ${check}`);
-  if (!cured || margin(cured) < ENOUGH) return false;
+  if (!cured || isShort(cured)) return false;
   return [...after].every(([key, now]) => {
     const was = before.get(key);
-    return margin(now) >= ENOUGH || (was !== undefined && margin(now) >= margin(was) - 1e-9);
+    return !isShort(now) || (was !== undefined && margin(now) >= margin(was) - 1e-9);
   });
 }

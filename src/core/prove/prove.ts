@@ -32,6 +32,9 @@ export function proveJob(job: Job): Proof {
 /** How much of what is wanted a check has: below 1 it has too little. */
 export const margin = ({ factor, wanted }: Check): number => factor / wanted;
 
+/** Whether a check holds less often than is wanted. */
+export const isShort = (check: Check): boolean => margin(check) < 1 - 1e-9;
+
 export const casesOf = (job: Job, mechanism: Mechanism): CaseForces[] =>
   caseForces(mechanism, { use: job.use, cornerG: job.cornerG, axleRatio: job.shaft.ratio }, travelOf(job));
 

@@ -1,13 +1,13 @@
 import type { Job } from '@/core/job/jobSchema';
 import { bracketId } from '@/core/job/bodyNames';
-import { barOf, fastenedTo, type Bar } from '@/core/job/parts';
+import { barOf, fastenedTo, threadedEnds, type Bar } from '@/core/job/parts';
 import { isLink, linksOf } from '@/core/rig/members/members';
 import { capital, memberName } from '@/core/rig/names';
 import type { CaseForces } from './cases';
 import type { Unproved } from './types';
 
 /** A bar with a rod end whose maker's figure nobody told. */
-const isUnrated = ({ rated, barrels }: Bar): boolean => rated === null && !(barrels.frame && barrels.axle);
+const isUnrated = (bar: Bar): boolean => bar.rated === null && threadedEnds(bar).length > 0;
 
 /** What of a job is not proved, in words: nothing is said to hold that was not looked at. */
 export function unprovedOf(job: Job, cases: CaseForces[]): Unproved[] {
@@ -38,7 +38,7 @@ export function unprovedOf(job: Job, cases: CaseForces[]): Unproved[] {
     ...(rig.swayBars
       ? [{ part: 'Sway bar’s brackets and end links', why: 'only the bar itself is, at Roll' }]
       : []),
-    ...(linksOf(rig).some(({ id }) => Object.values(barOf(job, id).barrels).some((barrel) => barrel))
+    ...(linksOf(rig).some(({ id }) => threadedEnds(barOf(job, id)).length < 2)
       ? [
           {
             part: 'Barrels welded to a bar',

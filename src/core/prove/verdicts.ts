@@ -5,7 +5,7 @@ import { partName, spokenPart } from '@/core/provenance/inputs';
 import { capital } from '@/core/rig/names';
 import type { Finding, Remedy, Verdict } from '@/core/verdict/verdict';
 import { partFaults } from './faults';
-import { margin } from './prove';
+import { isShort, margin } from './prove';
 import { CHECKS, type Check, type CheckName, type Failure, type Proof } from './types';
 
 /** What of a part gives way, as the subject of a sentence, and in how many. */
@@ -67,7 +67,7 @@ export function proveVerdicts(
   // What cannot be made is wrong whatever pulls at it.
   if (checks.length === 0) return partFaults(job);
   const weakest = weakestOfParts(job, checks);
-  const weak = weakest.filter((check) => margin(check) < 1 - 1e-9);
+  const weak = weakest.filter(isShort);
   return [
     ...partFaults(job),
     ...weak.map((check): Verdict => ({ ...weakVerdict(job, check), remedies: cures(check) })),

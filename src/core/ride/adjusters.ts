@@ -1,6 +1,6 @@
 import type { Job } from '@/core/job/jobSchema';
 import type { Adjuster } from '@/core/job/slices/ride';
-import { barOf } from '@/core/job/parts';
+import { barOf, threadedEnds } from '@/core/job/parts';
 import { THREADS } from '@/core/materials/threads';
 import type { AlignmentBar } from './alignmentBars';
 
@@ -27,8 +27,8 @@ export function turnsFor(adjuster: Adjuster, mm: number): number | null {
 export function adjusterOf(job: Job, { id, by }: Pick<AlignmentBar, 'id' | 'by'>): Adjuster {
   const said = job.ride.adjusters[id];
   if (said) return said;
-  const { thread, barrels } = barOf(job, id);
-  const welded = Object.values(barrels).filter((barrel) => barrel !== null).length;
-  const made = (['tube', 'end', 'fixed'] as const)[welded]!;
+  const bar = barOf(job, id);
+  const { thread } = bar;
+  const made = (['fixed', 'end', 'tube'] as const)[threadedEnds(bar).length]!;
   return { style: by === 'length' ? made : 'fixed', frame: thread, axle: thread };
 }

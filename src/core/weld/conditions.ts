@@ -1,4 +1,4 @@
-import { barOf, madeUp, specOf } from '@/core/job/parts';
+import { barOf, madeUp, specOf, threadedEnds } from '@/core/job/parts';
 import { sideOf } from '@/core/geometry/side';
 import type { Job } from '@/core/job/jobSchema';
 import { drivenTravel, heldLift, travelOf } from '@/core/job/jobValues';
@@ -324,10 +324,9 @@ function clearance({ job, bar, say, read }: Check): Draft {
 
 /** What thread each end of a bar has; null of one that is welded at both. */
 function thread({ job, bar, say, read }: Check): Draft | null {
-  const { barrels } = barOf(job, bar.id);
   const { ends, thread } = specOf(job, bar.id);
   const { limit } = madeUp(job, bar);
-  const threaded = (['frame', 'axle'] as const).filter((end) => !barrels[end]);
+  const threaded = threadedEnds(barOf(job, bar.id));
   if (threaded.length === 0) return null;
   const inside = (end: 'frame' | 'axle'): number | null => {
     const showing = read(`thread.${end}`);

@@ -11,7 +11,7 @@ import { Frac } from '@/ui/figures/Frac';
 import { StationStripe } from '@/ui/stripe/StationStripe';
 import { Verdicts } from '@/ui/cards/Verdicts';
 import { BAR_ENDS, barCut } from '@/core/cut/barCut';
-import { madeUp, saidOfBar } from '@/core/job/parts';
+import { madeUp, saidOfBar, threadedEnds } from '@/core/job/parts';
 import { spokenPart } from '@/core/provenance/inputs';
 import { BarrelEnds } from './BarrelEnds';
 import { BentBar } from './BentBar';
@@ -44,7 +44,7 @@ function CutBar({ member }: { member: LinkMember }) {
   const { eyeToEye, blank, ends, bends } = sawn;
   const bar = madeUp(job, member);
   const said = saidOfBar(job, member.id);
-  const threaded = !sawn.bar.barrels.frame && !sawn.bar.barrels.axle;
+  const threaded = threadedEnds(sawn.bar).length === 2;
   const saddled = BAR_ENDS.some((end) => ends[end].kind === 'saddle');
   const setCut = (part: Partial<Job['cut']>) => edit((j) => ({ ...j, cut: { ...j.cut, ...part } }));
   return (

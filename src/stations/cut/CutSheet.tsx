@@ -1,7 +1,7 @@
 import type { BarResult } from '@/core/fabricate/adjustableBar';
 import { BAR_ENDS, type BarCut, type BarEndName } from '@/core/cut/barCut';
 import { sayEnd, saySection } from '@/core/cut/cutFiles';
-import { specOf } from '@/core/job/parts';
+import { specOf, threadedEnds } from '@/core/job/parts';
 import { capital, memberName } from '@/core/rig/names';
 import { BendRows } from '@/ui/paper/BendRows';
 import { formatLength, sayLength } from '@/core/units/length';
@@ -22,7 +22,7 @@ export function CutSheet({ job, member, sawn, bar }: Props) {
   const { thread, ends } = specOf(job, member.id);
   const say = (mm: number) => sayLength(mm, tape);
   const { barrels, section } = sawn.bar;
-  const threaded = BAR_ENDS.filter((end) => !barrels[end]);
+  const threaded = threadedEnds(sawn.bar);
   const longestShank = Math.max(...BAR_ENDS.map((end) => ends[end].shank));
   const hand = (end: BarEndName) => (cut.leftHandEnd === end ? 'left-hand' : 'right-hand');
   const rows: SheetPart[] = [

@@ -1,5 +1,5 @@
 'use client';
-import { margin } from '@/core/prove/prove';
+import { isShort, margin } from '@/core/prove/prove';
 import { CHECKS, type Check } from '@/core/prove/types';
 import { sayAmount, sayFactor, sayWanted } from '@/core/prove/verdicts';
 import { useJobPart } from '@/store/jobStore';
@@ -37,7 +37,7 @@ export function Checks({ checks }: { checks: Check[] }) {
     <ul className="checks">
       {order.map((check) => {
         const { factor, wanted, demand, capacity, unit } = check;
-        const short = margin(check) < 1 - 1e-9;
+        const short = isShort(check);
         return (
           <li key={check.check} data-check={check.check} data-short={short}>
             <details>

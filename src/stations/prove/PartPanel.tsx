@@ -1,6 +1,7 @@
 'use client';
 import { Checkbox, Select } from 'antd';
-import { isParted, mirrorOf, withParted } from '@/core/job/edits/parts';
+import { isParted, withParted } from '@/core/job/edits/parts';
+import { mirrorOf } from '@/core/job/parts';
 import type { Job } from '@/core/job/jobSchema';
 import { partName, spokenPart } from '@/core/provenance/inputs';
 import { margin } from '@/core/prove/prove';

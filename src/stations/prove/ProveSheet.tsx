@@ -1,6 +1,6 @@
 'use client';
 import { partName, spokenPart } from '@/core/provenance/inputs';
-import { margin } from '@/core/prove/prove';
+import { isShort, margin } from '@/core/prove/prove';
 import { CHECKS, type Check, type Proof } from '@/core/prove/types';
 import { sayAmount, sayFactor, sayWanted } from '@/core/prove/verdicts';
 import { capital } from '@/core/rig/names';
@@ -47,7 +47,7 @@ export function ProveSheet({ proof, verdicts }: { proof: Proof; verdicts: Judged
               </td>
               <td>
                 {sayFactor(check.factor, check.wanted)} · {sayWanted(check.wanted)}
-                {margin(check) < 1 - 1e-9 && <b> short</b>}
+                {isShort(check) && <b> short</b>}
               </td>
             </tr>
           ))}

@@ -1,9 +1,8 @@
 import type { Job } from '@/core/job/jobSchema';
 import type { BarPart, Brace, BracketPart } from '@/core/job/slices/parts';
-import { saidOfBar, saidOfBracket, type Bracket } from '@/core/job/parts';
+import { keptAs, mirrorOf, saidOfBar, saidOfBracket, type Bracket } from '@/core/job/parts';
 import type { LinkMember } from '@/core/rig/members/link';
 import { MM_PER_INCH } from '@/core/units/tape';
-import { partnerOf } from '@/core/rig/roles';
 import { withBodies } from '../bodies';
 import { without } from './omit';
 
@@ -21,20 +20,6 @@ export function withParts(job: Job, { bars = {}, brackets = {} }: PartsChange): 
   for (const [id, part] of Object.entries(brackets))
     next.brackets[keptAs(next.brackets, id)] = { ...saidOfBracket(job, id), ...part };
   return withBodies({ ...job, parts: next });
-}
-
-/** The name that something is said under: that of its mirror image where only of that something is said. */
-function keptAs(kept: Record<string, unknown>, id: string): string {
-  if (kept[id] !== undefined) return id;
-  const mirrored = mirrorOf(id);
-  return mirrored !== null && kept[mirrored] !== undefined ? mirrored : id;
-}
-
-/** The part that mirrors another, by id; null of one that stands alone. */
-export function mirrorOf(id: string): string | null {
-  const [member = '', end] = id.split('/');
-  const partner = partnerOf(member);
-  return partner && (end === undefined ? partner : `${partner}/${end}`);
 }
 
 /** Whether left and right are each said for themselves. */
