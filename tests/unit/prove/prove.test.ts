@@ -206,6 +206,18 @@ test('left and right are alike until they are parted, and alike again as the one
   expect([plate(alike, 'lower-left'), plate(alike, 'lower-right')]).toEqual([8, 8]);
 });
 
+test('a brace that is taken off is off, and what is said no more is as is usual', () => {
+  const part = 'panhard/chassis';
+  const link = linksOf(marigold.rig).find(({ id }) => id === 'panhard')!;
+  const brace = { od: 25.4, wall: 3, length: 800, at: 60 };
+  const braced = withParts(marigold, { brackets: { [part]: { brace } } });
+  expect(bracketOf(braced, link, 'chassis').brace).toEqual(brace);
+  const bare = withParts(braced, { brackets: { [part]: { brace: undefined } } });
+  expect(bracketOf(bare, link, 'chassis')).toEqual(bracketOf(marigold, link, 'chassis'));
+  expect(bare.parts).toEqual(marigold.parts);
+  expect(proved(bare)).toEqual(proved(marigold));
+});
+
 test('sizes that cannot be are told with the size that is wrong, each by itself', () => {
   const faults = (change: object) =>
     partFaults(withParts(marigold, { brackets: { 'panhard/axle': change } }))

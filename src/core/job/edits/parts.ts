@@ -4,9 +4,9 @@ import { keptAs, mirrorOf, saidOfBar, saidOfBracket, type Bracket } from '@/core
 import type { LinkMember } from '@/core/rig/members/link';
 import { MM_PER_INCH } from '@/core/units/tape';
 import { withBodies } from '../bodies';
-import { without } from './omit';
+import { told, without } from './omit';
 
-/** What is changed of parts: of bars by member, of brackets by mount; only what is named changes. */
+/** What is changed of parts: of bars by member, of brackets by mount; only what is named changes; what is undefined is said no more. */
 export type PartsChange = {
   bars?: Record<string, BarPart>;
   brackets?: Record<string, BracketPart>;
@@ -16,9 +16,9 @@ export type PartsChange = {
 export function withParts(job: Job, { bars = {}, brackets = {} }: PartsChange): Job {
   const next = { ...job.parts, bars: { ...job.parts.bars }, brackets: { ...job.parts.brackets } };
   for (const [id, part] of Object.entries(bars))
-    next.bars[keptAs(next.bars, id)] = { ...saidOfBar(job, id), ...part };
+    next.bars[keptAs(next.bars, id)] = told(saidOfBar(job, id), part) ?? {};
   for (const [id, part] of Object.entries(brackets))
-    next.brackets[keptAs(next.brackets, id)] = { ...saidOfBracket(job, id), ...part };
+    next.brackets[keptAs(next.brackets, id)] = told(saidOfBracket(job, id), part) ?? {};
   return withBodies({ ...job, parts: next });
 }
 
