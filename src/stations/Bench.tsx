@@ -131,9 +131,6 @@ export function Bench() {
   );
 }
 
-/** How long after no worker has answered one is started again, ms. */
-const ANOTHER_TRY = 5000;
-
 /**
  * Every change of the job or the rocker goes to the worker; what comes back is what every station reads. Straight from the
  * stores, so that the worker is at it while the fields are still being drawn.
@@ -155,10 +152,7 @@ function askTheWorker(): () => void {
       if (now.job !== before.job && !useDragged.getState().job) ask();
     }),
     useDragged.subscribe(unanswered),
-    useHealth.subscribe(({ gone }) => {
-      unanswered();
-      if (gone) setTimeout(ask, ANOTHER_TRY);
-    }),
+    useHealth.subscribe(unanswered),
     // Roll shows what is dragged there with its own answer, so that all of it changes in one frame.
     useDragged.subscribe(({ job }) => {
       if (job && !(atRoll() && answerHoldsFor(job))) ask();

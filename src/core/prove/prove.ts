@@ -26,11 +26,15 @@ const OF_ALLOWANCE = 1 / LIMITS.strength.wanted.street;
 export function proveJob(job: Job): Proof {
   const cases = casesOf(job, assemble(job.rig));
   const checks = linksOf(job.rig).flatMap((link) => proveLink(job, link, cases));
-  return { checks: checks.sort((a, b) => margin(a) - margin(b)), unproved: unprovedOf(job, cases) };
+  return { checks: checks.sort(weakestFirst), unproved: unprovedOf(job, cases) };
 }
 
 /** How much of what is wanted a check has: below 1 it has too little. */
 export const margin = ({ factor, wanted }: Check): number => factor / wanted;
+
+/** The order of two checks: what does not hold at all, then what has the least of what is wanted. */
+export const weakestFirst = (a: Check, b: Check): number =>
+  Number(b.factor < 1) - Number(a.factor < 1) || margin(a) - margin(b);
 
 /** Whether a check holds less often than is wanted. */
 export const isShort = (check: Check): boolean => margin(check) < 1 - 1e-9;

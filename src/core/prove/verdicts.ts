@@ -5,7 +5,7 @@ import { partName, spokenPart } from '@/core/provenance/inputs';
 import { capital } from '@/core/rig/names';
 import type { Finding, Remedy, Verdict } from '@/core/verdict/verdict';
 import { partFaults } from './faults';
-import { isShort, margin } from './prove';
+import { isShort, weakestFirst } from './prove';
 import { CHECKS, type Check, type CheckName, type Failure, type Proof } from './types';
 
 /** What of a part gives way, as the subject of a sentence, and in how many. */
@@ -82,9 +82,9 @@ function weakestOfParts(job: Job, checks: Check[]): Check[] {
   for (const check of checks) {
     const key = spokenPart(job, check.part);
     const known = first.get(key);
-    if (!known || margin(check) < margin(known)) first.set(key, check);
+    if (!known || weakestFirst(check, known) < 0) first.set(key, check);
   }
-  return [...first.values()].sort((a, b) => margin(a) - margin(b));
+  return [...first.values()].sort(weakestFirst);
 }
 
 function weakVerdict(job: Job, check: Check): Omit<Verdict, 'remedies'> {

@@ -1,5 +1,5 @@
 'use client';
-import { isShort, margin } from '@/core/prove/prove';
+import { isShort, margin, weakestFirst } from '@/core/prove/prove';
 import { CHECKS, type Check } from '@/core/prove/types';
 import { sayAmount, sayFactor, sayWanted } from '@/core/prove/verdicts';
 import { useJobPart } from '@/store/jobStore';
@@ -32,7 +32,7 @@ const FULL = 3;
 /** Every check of a part, the weakest first; opened, its formula with this part’s values. */
 export function Checks({ checks }: { checks: Check[] }) {
   const tape = useJobPart((j) => j.tape);
-  const order = [...checks].sort((a, b) => margin(a) - margin(b));
+  const order = [...checks].sort(weakestFirst);
   return (
     <ul className="checks">
       {order.map((check) => {

@@ -4,7 +4,7 @@ import { isParted, withParted } from '@/core/job/edits/parts';
 import { mirrorOf } from '@/core/job/parts';
 import type { Job } from '@/core/job/jobSchema';
 import { partName, spokenPart } from '@/core/provenance/inputs';
-import { margin } from '@/core/prove/prove';
+import { weakestFirst } from '@/core/prove/prove';
 import type { Check } from '@/core/prove/types';
 import { sayFactor, sayWanted } from '@/core/prove/verdicts';
 import { linksOf } from '@/core/rig/members/members';
@@ -64,7 +64,7 @@ export function PartPanel({ checks }: { checks: Check[] }) {
 /** The parts that were checked, the weakest first; of a pair that is alike, the worse of the two. */
 function partsOf(job: Job, checks: Check[]): string[] {
   const worst = new Map<string, string>();
-  for (const { part } of [...checks].sort((a, b) => margin(a) - margin(b))) {
+  for (const { part } of [...checks].sort(weakestFirst)) {
     const spoken = spokenPart(job, part);
     if (!worst.has(spoken)) worst.set(spoken, part);
   }
@@ -73,6 +73,6 @@ function partsOf(job: Job, checks: Check[]): string[] {
 
 /** `1.3 times of 1.9`, of the check that has least of what is wanted. */
 function least(checks: Check[], part: string): string {
-  const [worst] = checks.filter((check) => check.part === part).sort((a, b) => margin(a) - margin(b));
+  const [worst] = checks.filter((check) => check.part === part).sort(weakestFirst);
   return `${sayFactor(worst!.factor, worst!.wanted)} of ${sayWanted(worst!.wanted)}`;
 }

@@ -1,6 +1,6 @@
 'use client';
 import { partName, spokenPart } from '@/core/provenance/inputs';
-import { isShort, margin } from '@/core/prove/prove';
+import { isShort, weakestFirst } from '@/core/prove/prove';
 import { CHECKS, type Check, type Proof } from '@/core/prove/types';
 import { sayAmount, sayFactor, sayWanted } from '@/core/prove/verdicts';
 import { capital } from '@/core/rig/names';
@@ -70,7 +70,7 @@ export function ProveSheet({ proof, verdicts }: { proof: Proof; verdicts: Judged
 /** The weakest checks of each part, of a pair that is alike those of the worse; part by part. */
 function weakestOf(job: Job, checks: Check[]): Check[] {
   const parts = new Map<string, Check[]>();
-  for (const check of [...checks].sort((a, b) => margin(a) - margin(b))) {
+  for (const check of [...checks].sort(weakestFirst)) {
     const key = spokenPart(job, check.part);
     const had = parts.get(key) ?? [];
     if (had.length < EACH && !had.some((other) => other.check === check.check))

@@ -54,6 +54,13 @@ function freePort(): Promise<number> {
 }
 
 /** A builder at the bench: real clicks, drags and keys in Debian's Chromium. */
+/** Whether what is reached for is where it was a frame ago: what is answered above it pushes it down. */
+const STANDS_STILL = `
+  const [element, done] = arguments;
+  const place = () => { const { x, y } = element.getBoundingClientRect(); return x + ' ' + y; };
+  const before = place();
+  requestAnimationFrame(() => requestAnimationFrame(() => done(place() === before)));`;
+
 export class Hands {
   private constructor(
     readonly driver: WebDriver,
@@ -141,6 +148,7 @@ export class Hands {
   async click(element: WebElement): Promise<void> {
     await this.driver.executeScript('arguments[0].scrollIntoView({block:"center"})', element);
     await this.wait(until.elementIsVisible(element));
+    await this.wait(() => this.driver.executeAsyncScript<boolean>(STANDS_STILL, element));
     await element.click();
   }
 

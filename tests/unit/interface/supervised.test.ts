@@ -92,9 +92,11 @@ test('one that hangs is ended; that none answers is said, and forgotten once one
   expect(isStale()).toBe(false);
 });
 
-test('where there are no workers at all, that is said and nothing breaks', async () => {
+test('where there are no workers at all, that is said, nothing breaks, and only the newest is asked again', async () => {
+  jest.useFakeTimers();
   const seen: string[] = [];
-  const asking = ask(refuse, 1000);
+  let start: () => Worker = refuse;
+  const asking = ask(() => start(), 1000);
   const newest = newestOnly<number>(async (n) => {
     seen.push(`asked ${n}`);
     seen.push(`answered ${await asking((a) => a.twice(n))}`);
@@ -103,6 +105,15 @@ test('where there are no workers at all, that is said and nothing breaks', async
   await newest(2);
   expect(seen).toEqual(['asked 1', 'asked 2']);
   expect(useHealth.getState().gone).toBe(true);
+  const workers = stable();
+  start = workers.start;
+  await jest.advanceTimersByTimeAsync(4000);
+  expect(seen).toHaveLength(2);
+  jest.advanceTimersByTime(2000);
+  jest.useRealTimers();
+  await sleep(100);
+  expect(seen).toEqual(['asked 1', 'asked 2', 'asked 2', 'answered 4']);
+  expect(useHealth.getState().gone).toBe(false);
 });
 
 test('an answer that takes its time is late until it is there', async () => {
