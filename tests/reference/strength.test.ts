@@ -8,6 +8,7 @@ import { braceShare, rootSection, wallBending } from '@/core/strength/bracket';
 import { tabLoads } from '@/core/strength/tab';
 import { stressArea, strippingLoad } from '@/core/strength/thread';
 import { allowedOnThroat, throatOf, weldLineForce, type WeldLine } from '@/core/strength/weldGroup';
+import results from './calculix/strength.json';
 
 const INCH = 25.4;
 const KSI = 6.894757;
@@ -101,6 +102,33 @@ describe('columns', () => {
       { numRuns: 8 },
     );
   });
+});
+
+// CalculiX (Debian's calculix-ccx), quadratic B32 beams under large displacements: inputs beside this test, made by
+// scripts/calculix-strength.ts. A pull straightens a bent bar and a push bends it on; the formula leaves the first out.
+describe('against beams', () => {
+  test.each(results.bent)(
+    'a bent bar, $name: never told less than it bears',
+    ({ od, path, pull, E, moment }) => {
+      const section = { shape: 'solid', od } as const;
+      const { A, Z } = sectionValues(section);
+      const length = path.at(-1)![0]!;
+      const offset = Math.max(...path.map(([, y]) => y!));
+      const ours = bentBarStress(section, pull, { length, offset }, { E });
+      const theirs = Math.abs(pull) / A + moment / Z;
+      expect(ours / theirs).toBeGreaterThan(0.999);
+      expect(ours / theirs).toBeLessThan(pull < 0 ? 1.06 : 1.13);
+    },
+  );
+
+  test.each(results.drop)(
+    'a drop bracket, $name: what its brace takes',
+    ({ side, reach, at, brace, force, E, braceForce }) => {
+      const rate = (E * Math.PI * brace.od ** 2) / 4 / brace.length;
+      const ours = braceShare(force, reach, at, (E * side ** 4) / 12, rate);
+      expect(Math.abs(ours / braceForce - 1)).toBeLessThan(0.006);
+    },
+  );
 });
 
 describe('bolts and tabs', () => {
