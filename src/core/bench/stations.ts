@@ -9,7 +9,7 @@ import type { StationId } from './stationIds';
 import { stripeState, type Basis, type StripeState } from '@/core/job/stripes';
 import { bracketId } from '@/core/job/bodyNames';
 import { barOf, bracketOf, LINK_ENDS, madeUp, specOf } from '@/core/job/parts';
-import { BOLT_GRADES, METALS } from '@/core/materials/metals';
+import { BOLT_GRADES, METALS, THREADED, type StrengthName } from '@/core/materials/metals';
 import { linksOf } from '@/core/rig/members/members';
 import { SIDES } from '@/core/geometry/side';
 import { PANHARD } from '@/core/rig/roles';
@@ -211,7 +211,20 @@ function partsBasis(job: Job): Basis {
       };
     }),
   );
-  return Object.assign({}, mountBasis(job), ...bars, ...brackets) as Basis;
+  const { strengths = {}, wanted } = job.parts;
+  const reckoned: Basis = Object.fromEntries(
+    Object.entries(strengths).map(([name, said]) => [
+      `${{ ...METALS, ...THREADED }[name as StrengthName].name}, strength`,
+      [said.yield, said.ultimate, said.welded].map((v) => v ?? 'usual').join(', '),
+    ]),
+  );
+  return Object.assign(
+    mountBasis(job),
+    wanted !== undefined && { 'times over': String(wanted) },
+    reckoned,
+    ...bars,
+    ...brackets,
+  ) as Basis;
 }
 
 const PLACES = ['ahead of the axle', 'left of the centreline', 'off the floor'];

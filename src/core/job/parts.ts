@@ -2,7 +2,14 @@ import { bendsAlong, type BendSheet } from '@/core/geometry/bends';
 import { cross, distance, dot, minus, unit, type Point } from '@/core/geometry/vector';
 import { makeBar, type BarEnd, type BarResult, type BarSpec } from '@/core/fabricate/adjustableBar';
 import { jointsOf, type JointName } from '@/core/materials/joints';
-import type { BoltGrade, Electrode, MetalName } from '@/core/materials/metals';
+import {
+  METALS,
+  THREADED,
+  type BoltGrade,
+  type Electrode,
+  type Metal,
+  type MetalName,
+} from '@/core/materials/metals';
 import { THREADS, type ThreadName } from '@/core/materials/threads';
 import type { LinkMember } from '@/core/rig/members/link';
 import { partnerOf } from '@/core/rig/roles';
@@ -79,6 +86,32 @@ export const saidOfBar = ({ parts }: Pick<Job, 'parts'>, member: string): BarPar
 /** What the builder has said of a bracket, by itself or by its mirror image. */
 export const saidOfBracket = ({ parts }: Pick<Job, 'parts'>, mount: string): BracketPart =>
   parts.brackets[keptAs(parts.brackets, mount)] ?? {};
+
+/** Where handbook strengths are from. */
+export const FROM_MEMORY = 'from memory';
+
+/** Where a strength is from: as was said of it; without a word, a typed one is only that. */
+const sourceOf = (source: string | undefined, said: Record<string, number | undefined>): string =>
+  source ?? (Object.values(said).some((v) => v !== undefined) ? 'as typed' : FROM_MEMORY);
+
+/** A metal as it is reckoned with: what the builder knows of its strength, else what is usual; and where that is from. */
+export function metalOf({ parts }: Pick<Job, 'parts'>, name: MetalName): Metal & { source: string } {
+  const { source, ...said } = parts.strengths?.[name] ?? {};
+  return { ...METALS[name], ...said, source: sourceOf(source, said) };
+}
+
+/** What a rod end's shank and its bung yield at, N/mm², and where that is from. */
+export function threadedMetal(
+  { parts }: Pick<Job, 'parts'>,
+  name: keyof typeof THREADED,
+): { name: string; yield: number; source: string } {
+  const { source, yield: typed } = parts.strengths?.[name] ?? {};
+  return {
+    ...THREADED[name],
+    yield: typed ?? THREADED[name].yield,
+    source: sourceOf(source, { yield: typed }),
+  };
+}
 
 const USUAL_METAL = { tube: 'dom', solid: 'bar', flat: 'plate' } as const satisfies Record<string, MetalName>;
 

@@ -45,8 +45,15 @@ export const METALS = {
 export type MetalName = keyof typeof METALS;
 export const METAL_NAMES = Object.keys(METALS) as [MetalName, ...MetalName[]];
 
-/** What a shank of a rod end and the bung that holds it yield at, N/mm²: alloy steel, and mild (from memory; a maker's own figures come first). */
-export const SHANK = { yield: 550, bung: 250 };
+/** What holds a rod end: its shank, and the bung it is screwed into; yield, N/mm² (alloy steel, and mild; from memory). */
+export const THREADED = {
+  shank: { name: 'Shank of a rod end', yield: 550 },
+  bung: { name: 'Threaded bung', yield: 250 },
+} as const;
+
+/** All that has a strength of its own that a certificate or a maker may tell better. */
+export type StrengthName = MetalName | keyof typeof THREADED;
+export const STRENGTH_NAMES = [...METAL_NAMES, 'shank', 'bung'] as [StrengthName, ...StrengthName[]];
 
 /** Grades of bolts: yield and ultimate strength, N/mm² (SAE J429 and ISO 898-1, from memory). */
 export const BOLT_GRADES = {

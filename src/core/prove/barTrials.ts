@@ -1,13 +1,12 @@
 import { leastEngagement } from '@/core/fabricate/adjustableBar';
 import { distance, dot, minus, unit, type Point } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
-import { barOf, madeUp, threadedEnds, type Bar } from '@/core/job/parts';
-import { METALS, SHANK } from '@/core/materials/metals';
+import { barOf, madeUp, metalOf, threadedEnds, threadedMetal, type Bar } from '@/core/job/parts';
 import { THREADS } from '@/core/materials/threads';
 import type { LinkMember } from '@/core/rig/members/link';
 import { bentBarStress, columnOf, eulerInPlane, modulusInPlane, sectionValues } from '@/core/strength/bar';
 import { stressArea, strippingLoad } from '@/core/strength/thread';
-import type { Trial } from './governing';
+import { sayStrength, type Trial } from './governing';
 import type { Inputs } from './types';
 
 /** A bar bent less than this is straight, mm. */
@@ -19,7 +18,7 @@ export function barTrials(job: Job, link: LinkMember): Trial[] {
   const offset = offsetOf(link);
   const threaded = threadedEnds(bar);
   return [
-    ...bodyTrials(bar, distance(link.chassis, link.axle), offset > STRAIGHT ? offset : 0),
+    ...bodyTrials(job, bar, distance(link.chassis, link.axle), offset > STRAIGHT ? offset : 0),
     ...threaded.flatMap((end) => threadTrials(job, link, bar, end)),
     ...(bar.rated === null || threaded.length === 0 ? [] : [rodEndTrial(bar.rated)]),
   ];
@@ -39,8 +38,8 @@ function offsetOf({ chassis, axle, path }: LinkMember): number {
 const pulled = (force: number): number => Math.max(0, force);
 const pushed = (force: number): number => Math.max(0, -force);
 
-function bodyTrials(bar: Bar, length: number, offset: number): Trial[] {
-  const metal = METALS[bar.metal];
+function bodyTrials(job: Job, bar: Bar, length: number, offset: number): Trial[] {
+  const metal = metalOf(job, bar.metal);
   const { A, I, Z, r } = sectionValues(bar.section);
   const section: Inputs = { ...sizesOf(bar.section), metal: metal.name, A };
   const { yield: Sy, welded, E, fails } = metal;
@@ -51,7 +50,7 @@ function bodyTrials(bar: Bar, length: number, offset: number): Trial[] {
       unit: 'N',
       fails,
       formula: 'A · S_y',
-      source: 'Shigley, from memory',
+      source: `Shigley, from memory; ${sayStrength(metal)}`,
       asks: (force) => ({ demand: pulled(force), capacity: A * Sy }),
       inputs: () => ({ ...section, S_y: Sy }),
     },
@@ -63,7 +62,7 @@ function bodyTrials(bar: Bar, length: number, offset: number): Trial[] {
         column.by === 'Euler'
           ? 'A · π² · E / λ², λ = L / r'
           : 'A · S_y · (1 − S_y · λ² / (4 · π² · E)), λ = L / r',
-      source: `${column.by === 'Euler' ? 'Euler' : 'J. B. Johnson'}, pinned at both ends (Shigley, from memory)`,
+      source: `${column.by === 'Euler' ? 'Euler' : 'J. B. Johnson'}, pinned at both ends (Shigley, from memory); ${sayStrength(metal)}`,
       asks: (force) => ({ demand: pushed(force), capacity: column.load }),
       inputs: () => ({ ...section, S_y: Sy, E, I, r, L: length, λ: column.slenderness, λ_1: column.meets }),
     },
@@ -75,7 +74,7 @@ function bodyTrials(bar: Bar, length: number, offset: number): Trial[] {
     unit: 'N/mm²',
     fails,
     formula: 'P / A + P · e / Z · 1 / (1 − P / P_E), the last when pushed',
-    source: 'Roark’s, from memory',
+    source: `Roark’s, from memory; ${sayStrength(metal)}`,
     asks: (force) => {
       const demand = bentBarStress(bar.section, force, { length, offset }, metal);
       return { demand, capacity: Sy };
@@ -87,7 +86,7 @@ function bodyTrials(bar: Bar, length: number, offset: number): Trial[] {
     unit: 'N',
     fails,
     formula: 'A · S_y as welded, within an inch of a weld',
-    source: 'common practice, no published source',
+    source: `common practice, no published source; ${sayStrength(metal)}`,
     asks: (force) => ({ demand: Math.abs(force), capacity: A * welded }),
     inputs: () => ({ ...section, S_y: welded, Z }),
   };
@@ -100,7 +99,8 @@ function threadTrials(job: Job, link: LinkMember, bar: Bar, end: 'frame' | 'axle
   const thread = THREADS[bar.thread];
   const { engagement } = madeUp(job, link).ends[end];
   const At = stressArea(thread);
-  const softer = Math.min(SHANK.yield, SHANK.bung);
+  const [shank, bung] = [threadedMetal(job, 'shank'), threadedMetal(job, 'bung')];
+  const softer = shank.yield < bung.yield ? shank : bung;
   const sizes = { thread: bar.thread, d: thread.diameter, p: thread.pitch };
   return [
     {
@@ -108,22 +108,25 @@ function threadTrials(job: Job, link: LinkMember, bar: Bar, end: 'frame' | 'axle
       unit: 'N',
       fails: 'breaks',
       formula: 'A_t · S_y, A_t = π / 4 · (d − 0.9743 · p)²',
-      source: 'ASME B1.1, from memory',
-      asks: (force) => ({ demand: Math.abs(force), capacity: At * SHANK.yield }),
-      inputs: () => ({ ...sizes, A_t: At, S_y: SHANK.yield }),
+      source: `ASME B1.1, from memory; ${sayStrength(shank)}`,
+      asks: (force) => ({ demand: Math.abs(force), capacity: At * shank.yield }),
+      inputs: () => ({ ...sizes, A_t: At, S_y: shank.yield }),
     },
     {
       check: `strip-${end}`,
       unit: 'N',
       fails: 'strips',
       formula: '0.5 · π · (d − 0.6495 · p) · engagement · 0.577 · S_y of the softer',
-      source: 'common handbook formula, from memory',
-      asks: (force) => ({ demand: Math.abs(force), capacity: strippingLoad(thread, engagement, softer) }),
+      source: `common handbook formula, from memory; ${sayStrength(softer)}`,
+      asks: (force) => ({
+        demand: Math.abs(force),
+        capacity: strippingLoad(thread, engagement, softer.yield),
+      }),
       inputs: () => ({
         ...sizes,
         engagement,
         wanted: leastEngagement(bar.thread, job.cut.engagementRule),
-        S_y: softer,
+        S_y: softer.yield,
       }),
     },
   ];

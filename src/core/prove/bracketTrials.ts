@@ -1,8 +1,8 @@
 import { minus, unit, type Point } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
-import { bracketAxes, bracketOf, fastenedTo, type Bracket, type LinkEnd } from '@/core/job/parts';
+import { bracketAxes, bracketOf, fastenedTo, metalOf, type Bracket, type LinkEnd } from '@/core/job/parts';
 import { sizeOf } from '@/core/job/bodySizes';
-import { BOLT_GRADES, ELECTRODES, METALS } from '@/core/materials/metals';
+import { BOLT_GRADES, ELECTRODES } from '@/core/materials/metals';
 import { coarsePitch } from '@/core/materials/threads';
 import type { LinkMember } from '@/core/rig/members/link';
 import { columnOf, sectionValues } from '@/core/strength/bar';
@@ -11,7 +11,7 @@ import { braceShare, rootLoads, rootSection, wallBending, type BracketAxes } fro
 import { stressArea } from '@/core/strength/thread';
 import { tabLoads } from '@/core/strength/tab';
 import { allowedOnThroat, throatOf, weldLineForce, type WeldLine } from '@/core/strength/weldGroup';
-import type { Trial } from './governing';
+import { sayStrength, type Trial } from './governing';
 import type { Inputs } from './types';
 
 /** Past this a bracket is pushed along the rail rather than across it. */
@@ -29,8 +29,8 @@ export function bracketTrials(job: Job, link: LinkMember, end: LinkEnd): Trial[]
   const onEye = (force: number): Point => way.map((v) => v * force) as Point;
   return [
     ...boltTrials(bracket),
-    ...tabTrials(bracket),
-    ...rootTrials(bracket, axes, onEye),
+    ...tabTrials(job, bracket),
+    ...rootTrials(job, bracket, axes, onEye),
     ...(fastenedTo(job, link, end) === 'rail' ? wallTrials(job, bracket, axes, onEye) : []),
   ];
 }
@@ -70,8 +70,8 @@ function boltTrials({ bolt, grade, threaded, planes, plate, spacer, middle }: Br
   ];
 }
 
-function tabTrials({ metal: name, plate, width, edge, hole, bolt, planes }: Bracket): Trial[] {
-  const metal = METALS[name];
+function tabTrials(job: Job, { metal: name, plate, width, edge, hole, bolt, planes }: Bracket): Trial[] {
+  const metal = metalOf(job, name);
   const loads = tabLoads({ thickness: plate, width, edge, hole, bolt }, metal);
   const asks = (capacity: number) => (force: number) => ({ demand: Math.abs(force) / planes, capacity });
   const { ultimate: S_u, yield: S_y } = metal;
@@ -87,7 +87,7 @@ function tabTrials({ metal: name, plate, width, edge, hole, bolt, planes }: Brac
     unit: 'N',
     fails,
     formula: `${formula}, of one tab`,
-    source: 'AISC 360 J3.10 and D2, from memory',
+    source: `AISC 360 J3.10 and D2, from memory; ${sayStrength(metal)}`,
     asks: asks(capacity),
     inputs: () => ({ ...of, ...inputs }),
   });
@@ -112,8 +112,8 @@ const plates = ({ plate, depth, middle, spacer, boxed, planes }: Bracket) => ({
   boxed: boxed && planes === 2,
 });
 
-function rootTrials(bracket: Bracket, axes: BracketAxes, onEye: (force: number) => Point): Trial[] {
-  const metal = METALS[bracket.metal];
+function rootTrials(job: Job, bracket: Bracket, axes: BracketAxes, onEye: (force: number) => Point): Trial[] {
+  const metal = metalOf(job, bracket.metal);
   const section = rootSection(plates(bracket));
   const { reach } = bracket;
   const sizes: Inputs = {
@@ -124,7 +124,7 @@ function rootTrials(bracket: Bracket, axes: BracketAxes, onEye: (force: number) 
     A: section.A,
     S_y: metal.welded,
   };
-  const loads = (force: number) => rootLoads(bracedForce(bracket, axes, onEye(force)), axes, reach);
+  const loads = (force: number) => rootLoads(bracedForce(job, bracket, axes, onEye(force)), axes, reach);
   const lines = weldLines(bracket, axes);
   const throat = throatOf(bracket.leg);
   const wire = ELECTRODES[bracket.electrode];
@@ -134,7 +134,7 @@ function rootTrials(bracket: Bracket, axes: BracketAxes, onEye: (force: number) 
       unit: 'N/mm²',
       fails: metal.fails,
       formula: 'M / Z + N / A, M = P · reach, Z = 2 · t · depth² / 6',
-      source: `a cantilever of two plates, ${SHIGLEY}; yield as welded`,
+      source: `a cantilever of two plates, ${SHIGLEY}; as welded, ${sayStrength(metal)}`,
       asks: (force) => {
         const { inPlane, pull } = loads(force);
         return { demand: inPlane / section.inPlane + Math.abs(pull) / section.A, capacity: metal.welded };
@@ -146,7 +146,7 @@ function rootTrials(bracket: Bracket, axes: BracketAxes, onEye: (force: number) 
       unit: 'N/mm²',
       fails: metal.fails,
       formula: bracket.boxed ? 'M / Z, of the box that the plates make' : 'M / Z, Z = 2 · depth · t² / 6',
-      source: `a cantilever, ${SHIGLEY}; yield as welded`,
+      source: `a cantilever, ${SHIGLEY}; as welded, ${sayStrength(metal)}`,
       asks: (force) => ({ demand: loads(force).across / section.across, capacity: metal.welded }),
       inputs: (force) => ({ ...sizes, M: loads(force).across, Z: section.across }),
     },
@@ -158,7 +158,7 @@ function rootTrials(bracket: Bracket, axes: BracketAxes, onEye: (force: number) 
       source: 'AWS D1.1 and the elastic vector method, from memory',
       asks: (force) => {
         const eye = axes.out.map((v) => v * reach) as Point;
-        const line = weldLineForce(lines, bracedForce(bracket, axes, onEye(force)), eye);
+        const line = weldLineForce(lines, bracedForce(job, bracket, axes, onEye(force)), eye);
         return { demand: line / (throat * bracket.welded), capacity: allowedOnThroat(wire.ultimate) };
       },
       inputs: () => ({
@@ -192,21 +192,21 @@ function weldLines(
 }
 
 /** What is left of the force on an eye for the bracket's root, N, where a brace takes its share of what goes across the car. */
-function bracedForce(bracket: Bracket, axes: BracketAxes, force: Point): Point {
-  const taken = takenByBrace(bracket, axes, force);
+function bracedForce(job: Job, bracket: Bracket, axes: BracketAxes, force: Point): Point {
+  const taken = takenByBrace(job, bracket, axes, force);
   return [force[0], force[1] - taken, force[2]];
 }
 
 /** What a brace takes, N, along the car's y, as if it met the bracket at the eye: its moment at the root is what it spares it. */
-function takenByBrace(bracket: Bracket, { along }: BracketAxes, force: Point): number {
+function takenByBrace(job: Job, bracket: Bracket, { along }: BracketAxes, force: Point): number {
   const { brace, reach } = bracket;
   if (!brace || reach <= 0) return 0;
   const at = Math.min(brace.at, reach);
-  const { E } = METALS[bracket.metal];
+  const { E } = metalOf(job, bracket.metal);
   const EI = E * rootSection(plates(bracket)).inPlane * (bracket.depth / 2);
   const { A } = sectionValues({ shape: 'tube', od: brace.od, wall: brace.wall });
   const across = force[1] * Math.abs(along[1]);
-  const prop = braceShare(across, reach, at, EI, (METALS.dom.E * A) / brace.length);
+  const prop = braceShare(across, reach, at, EI, (metalOf(job, 'dom').E * A) / brace.length);
   return (prop * at) / reach;
 }
 
@@ -217,8 +217,9 @@ function wallTrials(job: Job, bracket: Bracket, axes: BracketAxes, onEye: (force
   // What the bracket hangs under is bent over its width, what it stands beside over its height.
   const under = Math.abs(axes.out[2]) > Math.abs(axes.out[1]);
   const wall = { span: sizeOf(job, under ? 'railWidth' : 'railHeight'), thickness: bracket.wall + backing };
-  const metal = METALS.plate;
-  const moment = (force: number) => rootLoads(bracedForce(bracket, axes, onEye(force)), axes, reach).inPlane;
+  const metal = metalOf(job, 'plate');
+  const moment = (force: number) =>
+    rootLoads(bracedForce(job, bracket, axes, onEye(force)), axes, reach).inPlane;
   const wallTrial: Trial = {
     check: 'rail-wall',
     unit: 'N/mm²',
@@ -226,7 +227,7 @@ function wallTrials(job: Job, bracket: Bracket, axes: BracketAxes, onEye: (force
     formula: on.along
       ? '6 · R / 2 · a · (1 − a / b) / (strip · wall²), R = M / depth, a = (b − apart) / 2'
       : '6 · R · a · (L − a) · (2 · L − a) / (2 · L²) / (strip · wall²), R = M / depth, L = b / 2, a = (b − depth) / 2',
-    source: 'a strip held at both edges, Roark’s, from memory',
+    source: `a strip held at both edges, Roark’s, from memory; ${sayStrength(metal)}`,
     asks: (force) => ({ demand: wallBending(moment(force), on, wall), capacity: metal.yield }),
     inputs: (force) => ({
       M: moment(force),
@@ -240,18 +241,19 @@ function wallTrials(job: Job, bracket: Bracket, axes: BracketAxes, onEye: (force
   };
   if (!brace) return [wallTrial];
   const section = { shape: 'tube', od: brace.od, wall: brace.wall } as const;
-  const column = columnOf(section, brace.length, METALS.dom);
+  const tube = metalOf(job, 'dom');
+  const column = columnOf(section, brace.length, tube);
   const strut: Trial = {
     check: 'brace',
     unit: 'N',
     fails: 'buckles',
     formula: 'what props the bracket, against the brace as a column',
-    source: `a cantilever with a spring prop, Roark’s; ${column.by}, from memory`,
+    source: `a cantilever with a spring prop, Roark’s; ${column.by}, from memory; ${sayStrength(tube)}`,
     asks: (force) => ({
-      demand: (Math.abs(takenByBrace(bracket, axes, onEye(force))) * reach) / Math.min(brace.at, reach),
+      demand: (Math.abs(takenByBrace(job, bracket, axes, onEye(force))) * reach) / Math.min(brace.at, reach),
       capacity: column.load,
     }),
-    inputs: () => ({ ...section, L: brace.length, λ: column.slenderness, S_y: METALS.dom.yield }),
+    inputs: () => ({ ...section, L: brace.length, λ: column.slenderness, S_y: tube.yield }),
   };
   return [wallTrial, strut];
 }

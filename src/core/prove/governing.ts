@@ -16,6 +16,10 @@ export type Trial = {
   inputs: (force: number) => Inputs;
 };
 
+/** Where the strength is from that a check reckons with. */
+export const sayStrength = ({ name, source }: { name: string; source: string }): string =>
+  `${name}: ${source}`;
+
 /** How many times over a check holds in a case; infinite where nothing is asked. */
 const factorOf = ({ demand, capacity }: Asked): number => (demand > 0 ? capacity / demand : Infinity);
 

@@ -1,4 +1,5 @@
-import type { Bar } from '@/core/job/parts';
+import type { Job } from '@/core/job/jobSchema';
+import { metalOf, type Bar } from '@/core/job/parts';
 import { METALS, type MetalName } from '@/core/materials/metals';
 import { columnOf, sectionValues, type BarSection } from '@/core/strength/bar';
 
@@ -8,7 +9,7 @@ export type BarAs = { name: string; pulled: number; pushed: number; mass: number
 const TUBES: MetalName[] = ['erw', 'dom', 'chromoly'];
 
 /** The same bar of the usual metals, and of as much steel in another shape. @param length eye to eye, mm */
-export function sameBar(bar: Bar, length: number): BarAs[] {
+export function sameBar(job: Pick<Job, 'parts'>, bar: Bar, length: number): BarAs[] {
   const metals: MetalName[] = bar.section.shape === 'tube' ? TUBES : [bar.metal];
   const ways: { name: string; metal: MetalName; section: BarSection }[] = [
     ...metals.map((metal) => ({ name: METALS[metal].name, metal, section: bar.section })),
@@ -18,7 +19,7 @@ export function sameBar(bar: Bar, length: number): BarAs[] {
     ...othersOf(bar.section),
   ];
   return ways.map(({ name, metal, section }) => {
-    const of = METALS[metal];
+    const of = metalOf(job, metal);
     const { A } = sectionValues(section);
     return {
       name,

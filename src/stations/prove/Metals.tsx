@@ -14,7 +14,7 @@ export function Metals({ link, checks }: { link: LinkMember; checks: Check[] }) 
   const bar = barOf(job, link.id);
   const length = distance(link.chassis, link.axle);
   const asked = Math.max(0, ...checks.map(({ unit, demand }) => (unit === 'N' ? demand : 0)));
-  const rows = sameBar(bar, length);
+  const rows = sameBar(job, bar, length);
   return (
     <details className="metals">
       <summary>The same bar otherwise</summary>

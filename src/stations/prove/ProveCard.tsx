@@ -9,6 +9,7 @@ import { StationStripe } from '@/ui/stripe/StationStripe';
 import { askProof, useProof } from '@/workers/prove';
 import { PartPanel } from './PartPanel';
 import { ProveSheet } from './ProveSheet';
+import { Strengths } from './Strengths';
 import './prove.css';
 
 /** Whether every bar, end, bracket, bolt and weld holds what the car asks of it, the weakest first. */
@@ -31,6 +32,7 @@ export function ProveCard() {
         )}
         <Verdicts tried="prove" verdicts={verdicts} />
         {known && known.checks.length > 0 && <PartPanel checks={known.checks} />}
+        {known && known.checks.length > 0 && <Strengths />}
         {known && (
           <section className="section unproved">
             <h2>Not proved</h2>

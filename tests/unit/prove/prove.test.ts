@@ -6,13 +6,13 @@ import fc from 'fast-check';
 import { jobConditions } from '@/core/bench/holdPoint';
 import { judgeCut } from '@/core/bench/judge';
 import { distance } from '@/core/geometry/vector';
-import { isParted, withParted, withParts } from '@/core/job/edits/parts';
+import { isParted, withParted, withParts, withStrength } from '@/core/job/edits/parts';
 import { openIn, stopsOf } from '@/core/advice/standing';
 import { withAccepted } from '@/core/provenance/accept';
 import { withMounts } from '@/core/job/edits/mounts';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
-import { barOf, bracketOf } from '@/core/job/parts';
+import { barOf, bracketOf, metalOf } from '@/core/job/parts';
 import { assemble } from '@/core/kinematics/mechanism';
 import { BOLT_GRADES, METALS } from '@/core/materials/metals';
 import { THREADS } from '@/core/materials/threads';
@@ -271,7 +271,7 @@ test('a bar that goes round something is proved by its bend, and the straighter 
 
 test('the same bar otherwise: solid as heavy weighs as much, 4130 carries more and weighs the same', () => {
   const bar = barOf(marigold, 'panhard');
-  const rows = new Map(sameBar(bar, 1000).map((row) => [row.name, row]));
+  const rows = new Map(sameBar(marigold, bar, 1000).map((row) => [row.name, row]));
   const [dom, chromoly] = [METALS.dom.name, METALS.chromoly.name].map((name) => rows.get(name)!);
   expect(dom!.now).toBe(true);
   expect(chromoly!.mass).toBe(dom!.mass);
@@ -294,6 +294,41 @@ test('what is said counts the parts that are short, the worse of a pair once', (
       expect(new Set(said.map(({ where }) => where)).size).toBe(said.length);
     }),
     { numRuns: 80, endOnFailure: true },
+  );
+});
+
+test('what a metal bears is as was typed, with where that is from; cleared, it is as is usual', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0.4, max: 3, noNaN: true }),
+      fc.string({ minLength: 1, maxLength: 30 }),
+      (share, source) => {
+        const before = keyed(proved(marigold)!);
+        const usual = metalOf(marigold, 'dom').yield;
+        const typed = withStrength(marigold, 'dom', { yield: share * usual, source });
+        expect(readJob(writeJob(typed)).parts).toEqual(typed.parts);
+        const after = keyed(proved(typed)!);
+        const [was, now] = [before.get('panhard tension')!, after.get('panhard tension')!];
+        expect(now.capacity / was.capacity).toBeCloseTo(share, 9);
+        expect(now.source).toContain(source);
+        // Beside a weld, and in brackets of plate, it is another strength that counts.
+        for (const key of ['panhard weld-zone', 'panhard/axle gross-section', 'panhard thread-frame'])
+          expect(after.get(key)!.capacity).toBe(before.get(key)!.capacity);
+        const cleared = withStrength(typed, 'dom', { yield: undefined, source: undefined });
+        expect(cleared.parts).toEqual(marigold.parts);
+      },
+    ),
+    { numRuns: 12, endOnFailure: true },
+  );
+  const shank = withStrength(marigold, 'shank', { yield: 1100 });
+  const key = 'panhard thread-frame';
+  expect(keyed(proved(shank)!).get(key)!.factor).toBeCloseTo(
+    2 * keyed(proved(marigold)!).get(key)!.factor,
+    9,
+  );
+  // The thread strips where it is softer: in the bung, which is as it was.
+  expect(keyed(proved(shank)!).get('panhard strip-frame')).toEqual(
+    keyed(proved(marigold)!).get('panhard strip-frame'),
   );
 });
 

@@ -1,5 +1,6 @@
 import type { Job } from '@/core/job/jobSchema';
-import type { BarPart, Brace, BracketPart } from '@/core/job/slices/parts';
+import type { BarPart, Brace, BracketPart, Strength } from '@/core/job/slices/parts';
+import type { StrengthName } from '@/core/materials/metals';
 import { keptAs, mirrorOf, saidOfBar, saidOfBracket, type Bracket } from '@/core/job/parts';
 import type { LinkMember } from '@/core/rig/members/link';
 import { MM_PER_INCH } from '@/core/units/tape';
@@ -20,6 +21,19 @@ export function withParts(job: Job, { bars = {}, brackets = {} }: PartsChange): 
   for (const [id, part] of Object.entries(brackets))
     next.brackets[keptAs(next.brackets, id)] = told(saidOfBracket(job, id), part) ?? {};
   return withBodies({ ...job, parts: next });
+}
+
+/** The job with what a metal bears said otherwise; what is undefined is said no more. */
+export function withStrength(job: Job, name: StrengthName, change: Strength): Job {
+  const { strengths = {}, ...rest } = job.parts;
+  const said = told(strengths[name], change);
+  const next = said ? { ...strengths, [name]: said } : without(strengths as Record<string, Strength>, name);
+  return { ...job, parts: Object.keys(next).length ? { ...rest, strengths: next } : rest };
+}
+
+/** The job with how many times over all is to hold; undefined: what is usual for its use. */
+export function withWanted({ parts: { wanted: _, ...parts }, ...job }: Job, wanted: number | undefined): Job {
+  return { ...job, parts: wanted === undefined ? parts : { ...parts, wanted } };
 }
 
 /** Whether left and right are each said for themselves. */

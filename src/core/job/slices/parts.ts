@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { within } from '@/core/rig/fields';
-import { BOLT_GRADE_NAMES, ELECTRODE_NAMES, METAL_NAMES } from '@/core/materials/metals';
+import { BOLT_GRADE_NAMES, ELECTRODE_NAMES, METAL_NAMES, STRENGTH_NAMES } from '@/core/materials/metals';
 import { THREAD_NAMES } from '@/core/materials/threads';
 import { mm, notNegative, text } from './fields';
 
@@ -73,14 +73,27 @@ const bracketPartSchema = z.strictObject({
 export type BracketPart = z.infer<typeof bracketPartSchema>;
 export type Brace = NonNullable<BracketPart['brace']>;
 
+const strength = within(20, 3000);
+
+/** What a metal bears, as far as the builder knows better than a handbook, N/mm², and where that is from. */
+const strengthSchema = z.strictObject({
+  yield: z.optional(strength),
+  ultimate: z.optional(strength),
+  welded: z.optional(strength),
+  source: z.optional(text(200)),
+});
+export type Strength = z.infer<typeof strengthSchema>;
+
 /**
  * What the job is made of: bars by member, brackets by mount (`panhard/chassis`). What is said of one of a pair holds for both until the
- * other has an entry of its own. `wanted`: how many times over what locates the axle is to hold.
+ * other has an entry of its own. `strengths`: what metals bear, where it is not what
+ * is usual. `wanted`: how many times over what locates the axle is to hold.
  */
 export const partsSchema = z._default(
   z.strictObject({
     bars: z.record(text(60), barPartSchema),
     brackets: z.record(text(80), bracketPartSchema),
+    strengths: z.optional(z.partialRecord(z.enum(STRENGTH_NAMES), strengthSchema)),
     wanted: z.optional(within(1, 20)),
   }),
   { bars: {}, brackets: {} },
