@@ -10,10 +10,10 @@ import { barCut } from '@/core/cut/barCut';
 import { cutFiles, fullSizePdf, revisionOf, shoppingList } from '@/core/cut/cutFiles';
 import { jobCut } from '@/core/cut/jobCut';
 import { boltFor } from '@/core/fabricate/boltStack';
-import { LAYERS } from '@/core/fabricate/drawing';
+import { LAYERS, type Place } from '@/core/fabricate/drawing';
 import { nestLengths } from '@/core/fabricate/nesting';
 import { PAPERS } from '@/core/fabricate/pdf';
-import { tabDrawing } from '@/core/fabricate/plates';
+import { isFootClear, tabDrawing } from '@/core/fabricate/plates';
 import { holeSaw, saddleDepth, saddleFault, saddleTemplate, type Saddle } from '@/core/fabricate/saddle';
 import { dxfOf, extentsOf } from '@/core/fabricate/vectorFiles';
 import { wrapDrawing } from '@/core/fabricate/wrap';
@@ -270,9 +270,14 @@ type Entity = {
 const parsed = (text: string) =>
   new DxfParser().parseSync(text) as unknown as { header: Record<string, unknown>; entities: Entity[] };
 
+const straight = (depth: number): Place[] => [
+  [-depth / 2, 0],
+  [depth / 2, 0],
+];
+
 describe('DXF, read back by dxf-parser', () => {
   test('Release 12, mm, known layers; holes are circles of their diameter at their true centres', () => {
-    const shape = { depth: 100, width: 50, edge: 25, hole: 16.5, holes: [60, 85, 110] };
+    const shape = { foot: straight(100), width: 50, edge: 25, hole: 16.5, holes: [60, 85, 110] };
     const { header, entities } = parsed(dxfOf(tabDrawing(shape)));
     expect(header.$ACADVER).toBe('AC1009');
     expect(header.$INSUNITS).toBe(4);
@@ -298,10 +303,19 @@ describe('DXF, read back by dxf-parser', () => {
           hole: fc.double({ min: 8, max: 20, noNaN: true }),
           reach: fc.double({ min: 30, max: 200, noNaN: true }),
           count: fc.integer({ min: 1, max: 5 }),
+          round: fc.double({ min: 0.02, max: 2, noNaN: true }),
         }),
-        ({ depth, width, edge, hole, reach, count }) => {
+        ({ round, depth, width, edge, hole, reach, count }) => {
           const holes = Array.from({ length: count }, (_, i) => reach + 25 * i);
-          const drawing = tabDrawing({ depth, width, edge, hole, holes });
+          // On a flat face, or round a tube.
+          const radius = depth * (0.5 + round);
+          const foot = Array.from({ length: 41 }, (_, i): Place => {
+            const u = depth * (i / 40 - 0.5);
+            return [u, Math.sqrt(radius ** 2 - u ** 2) - radius];
+          });
+          const shape = { foot: round > 1 ? straight(depth) : foot, width, edge, hole, holes };
+          fc.pre(isFootClear(shape));
+          const drawing = tabDrawing(shape);
           const outline = {
             paths: Object.fromEntries(
               drawing.paths.filter((p) => p.layer === 'CUT').map((p, i) => [`p${i}`, p]),
@@ -317,7 +331,7 @@ describe('DXF, read back by dxf-parser', () => {
       {
         numRuns: 100,
         endOnFailure: true,
-        examples: [[{ depth: 40, width: 35, edge: 17.3, hole: 8, reach: 30, count: 1 }]],
+        examples: [[{ depth: 40, width: 35, edge: 17.3, hole: 8, reach: 30, count: 1, round: 2 }]],
       },
     );
   });

@@ -8,7 +8,8 @@ import { weldStripe } from './holdPoint';
 import type { StationId } from './stationIds';
 import { stripeState, type Basis, type StripeState } from '@/core/job/stripes';
 import { bracketId } from '@/core/job/bodyNames';
-import { barOf, bracketOf, LINK_ENDS, madeUp, specOf } from '@/core/job/parts';
+import { bracketOf } from '@/core/job/bracketParts';
+import { barOf, LINK_ENDS, madeUp, specOf } from '@/core/job/parts';
 import { BOLT_GRADES, METALS, THREADED, type StrengthName } from '@/core/materials/metals';
 import { linksOf } from '@/core/rig/members/members';
 import { SIDES } from '@/core/geometry/side';
@@ -205,6 +206,7 @@ function partsBasis(job: Job): Basis {
         [`${name}, metal`]: METALS[bracket.metal].name,
         [`${name}, bolt’s grade`]: BOLT_GRADES[bracket.grade].name,
         [`${name}, boxed`]: bracket.boxed,
+        ...(bracket.seat && { [`${name}, tube it sits on`]: bracket.seat.od }),
         [`${name}, plates`]: String(bracket.planes),
         [`${name}, welded`]: `${Math.round(100 * bracket.welded)} %`,
         [`${name}, braced`]: bracket.brace !== null,

@@ -6,7 +6,8 @@ import { extentsOf } from '@/core/fabricate/vectorFiles';
 import { wrapDrawing } from '@/core/fabricate/wrap';
 import type { Job } from '@/core/job/jobSchema';
 import { fileStem } from '@/core/job/file';
-import { bracketOf, clearOfWeld, fastenedTo, holesOf, LINK_ENDS, type LinkEnd } from '@/core/job/parts';
+import { bracketOf, fastenedTo, tabOf } from '@/core/job/bracketParts';
+import { LINK_ENDS, type LinkEnd } from '@/core/job/parts';
 import { mountId } from '@/core/job/placed';
 import { BOLT_GRADES, METALS } from '@/core/materials/metals';
 import { partName, spokenPart } from '@/core/provenance/inputs';
@@ -79,8 +80,9 @@ function flatsOf(job: Job, link: LinkMember, end: LinkEnd): FlatPart[] {
   const part = mountId(link.id, end);
   if (!isSpoken(job, part)) return [];
   const bracket = bracketOf(job, link, end);
-  const { plate, width, edge, depth, hole, planes, boxed, middle, spacer, backing, metal } = bracket;
-  const holes = holesOf(job, link, end).filter((up) => up >= clearOfWeld(bracket) || up === bracket.reach);
+  const tab = tabOf(job, link, end);
+  const { plate, edge, depth, planes, boxed, middle, spacer, backing, metal } = bracket;
+  const { holes } = tab;
   const name = capital(partName(job, part));
   const apart = middle + 2 * spacer;
   const count = countOf(job, part);
@@ -102,7 +104,7 @@ function flatsOf(job: Job, link: LinkMember, end: LinkEnd): FlatPart[] {
   });
   const webHeight = Math.min(...holes) - edge;
   return [
-    flat('plate', 'plate', planes, plate, tabDrawing({ depth, width, edge, hole, holes })),
+    flat('plate', 'plate', planes, plate, tabDrawing(tab)),
     ...(boxed && planes === 2 && webHeight > plate
       ? [flat('web', 'web between the plates', 1, plate, plateDrawing(apart, webHeight))]
       : []),

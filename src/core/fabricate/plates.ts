@@ -1,31 +1,47 @@
-import { arc, hole, line, outline, type Drawing, type Place } from './drawing';
+import { arc, hole, line, outline, through, type Drawing, type Place } from './drawing';
 
-/** A tab that stands on its root, mm: how deep it is there, how wide at its holes, how far the highest hole is from the edge; its holes up from the root. */
-export type TabShape = { depth: number; width: number; edge: number; hole: number; holes: number[] };
+/**
+ * A tab that stands on its foot, mm: its foot from one flank to the other, from the middle of its root; how wide it is at its holes, how far
+ * the highest hole is from the edge; its holes up from the root.
+ */
+export type TabShape = { foot: Place[]; width: number; edge: number; hole: number; holes: number[] };
 
 /** A piece of an outline shorter than this is none, mm: no gap that any cutter or reader tells. */
 const SHARP = 1e-3;
 
-/** A tab: up its two flanks from the root to its holes, and round its nose. The middle line registers on the bracket's scribed line. */
-export function tabDrawing({ depth, width, edge, hole: diameter, holes }: TabShape): Drawing {
-  const high = Math.max(...holes);
-  // A hole close over the root leaves its flanks as they are.
-  const low = Math.min(high, Math.max(edge, Math.min(...holes)));
-  const [w, top] = [width / 2, high + edge];
+/** How far up its flanks reach: to the lowest hole, at least to the nose's edge from the root, never past the highest hole, mm. */
+const flankTop = ({ edge, holes }: TabShape): number =>
+  Math.min(Math.max(...holes), Math.max(edge, Math.min(...holes)));
+
+/** Whether a tab has steel between its foot and its flanks: on a tube it may reach round so far that they cross. */
+export function isFootClear(shape: TabShape): boolean {
+  const mirrored = shape.foot.map(([u, v]): Place => [-u, v]).reverse();
+  return [shape.foot, mirrored].every((foot) => {
+    const [x, y] = foot.at(-1)!;
+    const [across, up] = [shape.width / 2 - x, flankTop(shape) - y];
+    return foot.slice(0, -1).every(([u, v]) => across * (v - y) - up * (u - x) > 0);
+  });
+}
+
+/** A tab: along its foot, up its two flanks to its holes, and round its nose. The middle line registers on the bracket's scribed line. */
+export function tabDrawing(shape: TabShape): Drawing {
+  const { foot, width, edge, hole: diameter, holes } = shape;
+  const low = flankTop(shape);
+  const [w, top] = [width / 2, Math.max(...holes) + edge];
   const r = Math.min(edge, w);
   const flat = w - r > SHARP;
   return {
     paths: [
-      line('CUT', [-depth / 2, 0], [depth / 2, 0]),
-      line('CUT', [depth / 2, 0], [w, low]),
+      ...through('CUT', foot),
+      line('CUT', foot.at(-1)!, [w, low]),
       ...(top - r - low > SHARP
         ? [line('CUT', [w, low], [w, top - r]), line('CUT', [-w, top - r], [-w, low])]
         : []),
       arc('CUT', [w - r, top - r], r, 0, 90),
       ...(flat ? [line('CUT', [w - r, top], [r - w, top])] : []),
       arc('CUT', [r - w, top - r], r, 90, 180),
-      line('CUT', [-w, low], [-depth / 2, 0]),
-      line('SCRIBE', [0, 0], [0, top]),
+      line('CUT', [-w, low], foot[0]!),
+      line('SCRIBE', [0, Math.max(...foot.map(([, y]) => y))], [0, top]),
       ...holes.flatMap((y) => hole([0, y], diameter)),
     ],
     words: [],

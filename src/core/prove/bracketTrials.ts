@@ -1,6 +1,7 @@
 import { minus, unit, type Point } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
-import { bracketAxes, bracketOf, fastenedTo, metalOf, type Bracket, type LinkEnd } from '@/core/job/parts';
+import { besideSeat, bracketAxes, bracketOf, fastenedTo, type Bracket } from '@/core/job/bracketParts';
+import { metalOf, type LinkEnd } from '@/core/job/parts';
 import { sizeOf } from '@/core/job/bodySizes';
 import { BOLT_GRADES, ELECTRODES } from '@/core/materials/metals';
 import { coarsePitch } from '@/core/materials/threads';
@@ -30,7 +31,7 @@ export function bracketTrials(job: Job, link: LinkMember, end: LinkEnd): Trial[]
   return [
     ...boltTrials(bracket),
     ...tabTrials(job, bracket),
-    ...rootTrials(job, bracket, axes, onEye),
+    ...rootTrials(job, bracket, axes, onEye, bracket.reach + besideSeat(job, link, end)),
     ...(fastenedTo(job, link, end) === 'rail' ? wallTrials(job, bracket, axes, onEye) : []),
   ];
 }
@@ -112,10 +113,16 @@ const plates = ({ plate, depth, middle, spacer, boxed, planes }: Bracket) => ({
   boxed: boxed && planes === 2,
 });
 
-function rootTrials(job: Job, bracket: Bracket, axes: BracketAxes, onEye: (force: number) => Point): Trial[] {
+/** @param reach from the foot of the plates to the eye, mm */
+function rootTrials(
+  job: Job,
+  bracket: Bracket,
+  axes: BracketAxes,
+  onEye: (force: number) => Point,
+  reach: number,
+): Trial[] {
   const metal = metalOf(job, bracket.metal);
   const section = rootSection(plates(bracket));
-  const { reach } = bracket;
   const sizes: Inputs = {
     metal: metal.name,
     t: bracket.plate,

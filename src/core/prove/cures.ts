@@ -1,7 +1,8 @@
 import { assemble } from '@/core/kinematics/mechanism';
 import { withParts, type PartsChange } from '@/core/job/edits/parts';
 import type { Job } from '@/core/job/jobSchema';
-import { barOf, bracketOf, type Bar, type Bracket, type LinkEnd } from '@/core/job/parts';
+import { bracketOf, type Bracket } from '@/core/job/bracketParts';
+import { barOf, type Bar, type LinkEnd } from '@/core/job/parts';
 import { BOLT_GRADES, METALS, type MetalName } from '@/core/materials/metals';
 import { PLATES, TUBES, BOLTS, FILLETS } from '@/core/materials/stockSizes';
 import { THREAD_NAMES, THREADS } from '@/core/materials/threads';

@@ -1,16 +1,19 @@
 import type { Job } from '@/core/job/jobSchema';
 import {
-  barOf,
   bracketOf,
   clearOfWeld,
   holesOf,
-  LINK_ENDS,
   saidOfBracket,
   type Bracket,
-} from '@/core/job/parts';
+  footOf,
+  tabOf,
+} from '@/core/job/bracketParts';
+import { barOf, LINK_ENDS, type LinkEnd } from '@/core/job/parts';
 import { mountId } from '@/core/job/placed';
 import { partInput, partName, spokenPart, type InputId } from '@/core/provenance/inputs';
+import { isFootClear } from '@/core/fabricate/plates';
 import { linksOf } from '@/core/rig/members/members';
+import type { LinkMember } from '@/core/rig/members/link';
 import { capital } from '@/core/rig/names';
 import { sayLength } from '@/core/units/length';
 import type { Verdict } from '@/core/verdict/verdict';
@@ -63,6 +66,8 @@ const FAULTS: Record<string, Fault> = {
   },
 };
 
+const OFF_ITS_TUBE = 'off-its-tube';
+const FOOT_IN_FLANK = 'foot-in-flank';
 const THICK_WALL = 'thick-wall';
 const ROW_IN_WELD = 'row-in-weld';
 
@@ -114,6 +119,7 @@ export function partFaults(job: Job): Verdict[] {
             is(bracket) ? [verdict(id, part, title, reason(bracket, say))] : [],
           ),
           ...row,
+          ...seatFaults(job, link, end, (id, title, reason) => verdict(id, part, title, reason)),
         ];
       }),
     ];
@@ -121,8 +127,37 @@ export function partFaults(job: Job): Verdict[] {
   return [...new Map(all.map((v) => [`${v.id} ${v.where}`, v])).values()];
 }
 
+/** A bracket whose plates miss the tube that they should sit on, or have no steel left between its round and their flanks. */
+function seatFaults(
+  job: Job,
+  link: LinkMember,
+  end: LinkEnd,
+  verdict: (id: string, title: string, reason: string) => Verdict,
+): Verdict[] {
+  const { depth, seat, middle, spacer } = bracketOf(job, link, end);
+  if (!seat) return [];
+  const say = (mm: number) => sayLength(mm, job.tape);
+  if (footOf(job, link, end) === null)
+    return [
+      verdict(
+        OFF_ITS_TUBE,
+        'its plates do not meet the tube they sit on',
+        `Tube ${say(seat.od)}; plates ${say(depth)} deep, ${say(middle + 2 * spacer)} apart. Bring them closer, or give them a pad to stand on and say that it is flat.`,
+      ),
+    ];
+  return isFootClear(tabOf(job, link, end))
+    ? []
+    : [
+        verdict(
+          FOOT_IN_FLANK,
+          'its round cuts through its flanks',
+          `Tube ${say(seat.od)}; plates ${say(depth)} deep. Make them less deep, or wider at the hole.`,
+        ),
+      ];
+}
+
 export const isFault = ({ id }: Pick<Verdict, 'id'>): boolean =>
-  id === THICK_WALL || id === ROW_IN_WELD || id in FAULTS;
+  [THICK_WALL, ROW_IN_WELD, OFF_ITS_TUBE, FOOT_IN_FLANK].includes(id) || id in FAULTS;
 
 /** What a fault hangs on: nothing where both of its sizes were said, else that the part is as is usual. */
 export function faultRestsOn(job: Job, { id, where = '' }: Verdict): InputId[] {

@@ -1,7 +1,7 @@
 import { heldInputs } from '@/core/provenance/bodyInputs';
 import { mountInputs, partInput, type InputId } from '@/core/provenance/inputs';
 import type { Job } from '@/core/job/jobSchema';
-import { fastenedTo } from '@/core/job/parts';
+import { fastenedTo } from '@/core/job/bracketParts';
 import { linksOf } from '@/core/rig/members/members';
 
 /** What the forces in the members hang on. */

@@ -1,6 +1,7 @@
 import type { Job } from '@/core/job/jobSchema';
 import { bracketId } from '@/core/job/bodyNames';
-import { barOf, fastenedTo, threadedEnds, type Bar } from '@/core/job/parts';
+import { fastenedTo } from '@/core/job/bracketParts';
+import { barOf, threadedEnds, type Bar } from '@/core/job/parts';
 import { isLink, linksOf } from '@/core/rig/members/members';
 import { capital, memberName } from '@/core/rig/names';
 import type { CaseForces } from './cases';

@@ -3,7 +3,8 @@ import { Checkbox, Select } from 'antd';
 import { boltFor } from '@/core/fabricate/boltStack';
 import { sayLength } from '@/core/units/length';
 import { withParts } from '@/core/job/edits/parts';
-import { bracketOf, fastenedTo, type Bracket, type LinkEnd } from '@/core/job/parts';
+import { bracketOf, fastenedTo, type Bracket } from '@/core/job/bracketParts';
+import { type LinkEnd } from '@/core/job/parts';
 import type { BracketPart } from '@/core/job/slices/parts';
 import {
   BOLT_GRADE_NAMES,
@@ -20,6 +21,7 @@ import type { LinkMember } from '@/core/rig/members/link';
 import { edit, enter, useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/fields/LengthField';
 import { NumberField } from '@/ui/fields/NumberField';
+import { Pills } from '@/ui/cards/Pills';
 import { BraceFields } from './BraceFields';
 
 type LengthKey = keyof {
@@ -75,6 +77,28 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
         />
       </label>
       {PLATES.map(length)}
+      {!rail && (
+        <Pills<'flat' | 'round'>
+          legend="It sits on"
+          options={[
+            { value: 'round', label: 'a round tube' },
+            { value: 'flat', label: 'a flat face' },
+          ]}
+          value={bracket.seat ? 'round' : 'flat'}
+          onPick={(on) => put({ seat: { on } })}
+        />
+      )}
+      {bracket.seat && (
+        <LengthField
+          field={`parts/${part}/seat`}
+          label="Diameter of that tube"
+          showLabel
+          mm={bracket.seat.od}
+          least={10}
+          most={300}
+          onEnter={(od, typed) => type('seat', typed, { seat: { on: 'round', od } })}
+        />
+      )}
       <Checkbox checked={bracket.planes === 2} onChange={(e) => put({ planes: e.target.checked ? 2 : 1 })}>
         plates on both sides of the eye
       </Checkbox>

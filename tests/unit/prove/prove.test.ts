@@ -12,7 +12,8 @@ import { withAccepted } from '@/core/provenance/accept';
 import { withMounts } from '@/core/job/edits/mounts';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
-import { barOf, bracketOf, metalOf } from '@/core/job/parts';
+import { bracketOf } from '@/core/job/bracketParts';
+import { barOf, metalOf } from '@/core/job/parts';
 import { assemble } from '@/core/kinematics/mechanism';
 import { BOLT_GRADES, METALS } from '@/core/materials/metals';
 import { THREADS } from '@/core/materials/threads';
@@ -130,8 +131,12 @@ test('the sums of a bracket by hand, square to its bar', () => {
   expect(of('gross-section').capacity).toBeCloseTo(b.width * b.plate * Sy, 6);
   // The bar is as good as square to the way out from the tube: nearly all of it bends the plates.
   const across = of('root-bending').inputs.M as number;
-  expect(across).toBeLessThanOrEqual(P * b.reach + 1e-6);
-  expect(across).toBeGreaterThan(0.6 * P * b.reach);
+  // Its plates lie along the tube and stand beside its middle, where the tube's round is farther down.
+  const radius = b.seat!.od / 2;
+  const arm = b.reach + radius - Math.sqrt(radius ** 2 - (b.middle / 2 + b.spacer) ** 2);
+  expect(of('root-bending').inputs.reach).toBeCloseTo(arm, 2);
+  expect(across).toBeLessThanOrEqual(P * arm + 1e-6);
+  expect(across).toBeGreaterThan(0.6 * P * arm);
 });
 
 /** What makes a bracket stronger, and the checks that it must never make weaker. */

@@ -1,7 +1,8 @@
 import type { Job } from '@/core/job/jobSchema';
 import type { BarPart, Brace, BracketPart, Strength } from '@/core/job/slices/parts';
 import type { StrengthName } from '@/core/materials/metals';
-import { keptAs, mirrorOf, saidOfBar, saidOfBracket, type Bracket } from '@/core/job/parts';
+import { saidOfBracket, type Bracket } from '@/core/job/bracketParts';
+import { keptAs, mirrorOf, saidOfBar } from '@/core/job/parts';
 import type { LinkMember } from '@/core/rig/members/link';
 import { MM_PER_INCH } from '@/core/units/tape';
 import { withBodies } from '../bodies';
@@ -32,8 +33,10 @@ export function withStrength(job: Job, name: StrengthName, change: Strength): Jo
 }
 
 /** The job with how many times over all is to hold; undefined: what is usual for its use. */
-export function withWanted({ parts: { wanted: _, ...parts }, ...job }: Job, wanted: number | undefined): Job {
-  return { ...job, parts: wanted === undefined ? parts : { ...parts, wanted } };
+export function withWanted(job: Job, wanted: number | undefined): Job {
+  const { bars, brackets, strengths } = job.parts;
+  const rest = { bars, brackets, ...(strengths && { strengths }) };
+  return { ...job, parts: wanted === undefined ? rest : { ...rest, wanted } };
 }
 
 /** Whether left and right are each said for themselves. */

@@ -46,6 +46,8 @@ const bracketPartSchema = z.strictObject({
   width: z.optional(size),
   edge: z.optional(size),
   depth: z.optional(size),
+  /** the face it sits on: flat, or round, as of a tube; its diameter, where that is not the axle's */
+  seat: z.optional(z.strictObject({ on: z.enum(['flat', 'round']), od: z.optional(size) })),
   /** from what it is fastened to, to the eye */
   reach: z.optional(notNegative),
   /** a web or gusset boxes the two plates */

@@ -1,0 +1,252 @@
+import { cross, dot, minus, unit, type Point } from '@/core/geometry/vector';
+import type { Place } from '@/core/fabricate/drawing';
+import type { TabShape } from '@/core/fabricate/plates';
+import { jointsOf, type JointName } from '@/core/materials/joints';
+import type { BoltGrade, Electrode, MetalName } from '@/core/materials/metals';
+import { THREADS } from '@/core/materials/threads';
+import type { LinkMember } from '@/core/rig/members/link';
+import type { BracketAxes } from '@/core/strength/bracket';
+import { measured } from '@/core/survey/readings';
+import { MM_PER_INCH } from '@/core/units/tape';
+import { sizeOf } from './bodySizes';
+import { holesKey } from './bracketHoles';
+import { railsInTheWay } from './frameRails';
+import type { Job } from './jobSchema';
+import { barOf, keptAs, type LinkEnd } from './parts';
+import { mountId } from './placed';
+import type { Brace, BracketPart } from './slices/parts';
+
+/** A bracket with everything that it is made of, mm; `reach` is from what it is fastened to, to the eye. */
+export type Bracket = {
+  metal: MetalName;
+  plate: number;
+  width: number;
+  edge: number;
+  depth: number;
+  /** the tube it sits on, by its diameter; null where what it sits on is flat */
+  seat: { od: number } | null;
+  reach: number;
+  boxed: boolean;
+  planes: 1 | 2;
+  hole: number;
+  bolt: number;
+  grade: BoltGrade;
+  threaded: boolean;
+  middle: number;
+  spacer: number;
+  leg: number;
+  electrode: Electrode;
+  welded: number;
+  wall: number;
+  backing: number;
+  brace: Brace | null;
+};
+
+/** What the builder has said of a bracket, by itself or by its mirror image. */
+export const saidOfBracket = ({ parts }: Pick<Job, 'parts'>, mount: string): BracketPart =>
+  parts.brackets[keptAs(parts.brackets, mount)] ?? {};
+
+const inch = (n: number) => n * MM_PER_INCH;
+
+/** Bolts that go through the balls of common rod ends, mm, by the diameter of their shank (common practice, no published source). */
+const USUAL_BOLT: [shank: number, bolt: number][] = [
+  [inch(1), inch(3 / 4)],
+  [inch(5 / 8), inch(5 / 8)],
+  [inch(1 / 2), inch(1 / 2)],
+];
+const THINNEST_BOLT = inch(3 / 8);
+
+/** Width of the ball of a rod end, and of its spacer on each side, in diameters of the shank; of a soft sleeve, mm (common practice, no published source). */
+const BALL = { width: 1.2, spacer: 0.5 };
+const SLEEVE = inch(2);
+
+/** How wide what stands between the plates is, and the spacer on each side of it, mm. */
+function usualStack(joint: JointName, shank: number): { middle: number; spacer: number } {
+  if (joint === 'rod-end') return { middle: BALL.width * shank, spacer: 0 };
+  if (joint === 'rod-end-spaced') return { middle: BALL.width * shank, spacer: BALL.spacer * shank };
+  return { middle: SLEEVE, spacer: 0 };
+}
+
+/** A drill is so much larger than its bolt, mm: a 32nd of an inch. */
+const DRILL = inch(1 / 32);
+
+/** A bracket as it is usually made for a bar and its joint (common practice, no published source), where the model puts it. */
+function usualBracket(
+  job: Job,
+  link: LinkMember,
+  end: LinkEnd,
+  bolt: number,
+  width: number,
+  plate: number,
+): Bracket {
+  const shank = THREADS[barOf(job, link.id).thread].diameter;
+  const onFrame = end === 'chassis';
+  const isAcross = Math.abs(bracketAxes(job, link, end).bolt[1]) > Math.SQRT1_2;
+  return {
+    metal: 'plate',
+    plate,
+    width,
+    edge: width / 2,
+    depth: onFrame ? inch(4) : Math.min(inch(3), isAcross ? SNUG * tubeOd(job) : Infinity),
+    seat: onFrame ? null : { od: tubeOd(job) },
+    reach: Math.max(rootOf(job, link[end], end).reach, width / 2),
+    boxed: onFrame,
+    planes: 2,
+    hole: bolt + DRILL,
+    bolt,
+    grade: 'grade-8',
+    threaded: false,
+    ...usualStack(jointsOf(job.joints, link.id)[end], shank),
+    leg: plate,
+    electrode: 'e70',
+    welded: 1,
+    wall: onFrame ? inch(1 / 8) : sizeOf(job, 'tubeWall'),
+    backing: 0,
+    brace: null,
+  };
+}
+
+/** A bracket as it is made: as was said of it, else as is usual for its bar and joint. */
+export function bracketOf(job: Job, link: LinkMember, end: LinkEnd): Bracket {
+  const said = saidOfBracket(job, mountId(link.id, end));
+  const shank = THREADS[barOf(job, link.id).thread].diameter;
+  const bolt = said.bolt ?? USUAL_BOLT.find(([least]) => shank >= least - 0.1)?.[1] ?? THINNEST_BOLT;
+  const width = said.width ?? sizeOf(job, 'bracket');
+  const plate = said.plate ?? (end === 'chassis' ? inch(1 / 4) : inch(3 / 16));
+  const { seat: saidSeat, ...sizes } = said;
+  const usual = usualBracket(job, link, end, bolt, width, plate);
+  return { ...usual, ...sizes, seat: saidSeat ? seatOn(job, saidSeat) : usual.seat };
+}
+
+/** Plates across a tube reach so far round it, in its diameters, where nothing else was said (common practice, no published source). */
+const SNUG = 0.9;
+const tubeOd = ({ readings }: Pick<Job, 'readings'>): number => measured(readings, 'tubeDiameter').value;
+
+/** What was said that a bracket sits on; a tube without a size of its own is as thick as the axle's. */
+const seatOn = (job: Job, { on, od }: NonNullable<BracketPart['seat']>): Bracket['seat'] =>
+  on === 'flat' ? null : { od: od ?? tubeOd(job) };
+
+/**
+ * The foot of each plate of a bracket, mm, on its own face: from the middle of its root, along the plates and out toward the eye; straight
+ * on a flat face, on a tube down its round, and farther down where the plates stand beside the tube's middle. null where a plate misses
+ * the tube it should sit on.
+ */
+export function footOf(job: Job, link: LinkMember, end: LinkEnd): Place[] | null {
+  const bracket = bracketOf(job, link, end);
+  const { depth, seat, planes } = bracket;
+  if (!seat) return squareFoot(depth);
+  // What carries it lies across the car, as an axle's tube and a crossmember do.
+  const { out: away } = rootOf(job, link[end], end);
+  const { out, along, bolt } = bracketAxes(job, link, end);
+  const [beside, radius] = [planes === 2 ? bracket.middle / 2 + bracket.spacer : 0, seat.od / 2];
+  const flat = ([x, , z]: Point): Point => [x, 0, z];
+  let isOn = true;
+  const foot = Array.from({ length: FOOT + 1 }, (_, i): Place => {
+    const u = depth * (i / FOOT - 0.5);
+    // The plate's line up from here meets the tube where it is a radius from its axis.
+    const from = flat(along.map((v, k) => v * u + bolt[k]! * beside + away[k]! * radius) as Point);
+    const up = flat(out);
+    const [lift, steep] = [dot(from, up), dot(up, up)];
+    const room = lift ** 2 - steep * (dot(from, from) - radius ** 2);
+    if (room < 0 && u === 0) isOn = false;
+    // What reaches out past the tube ends level with its middle.
+    return [u, (Math.sqrt(Math.max(0, room)) - lift) / steep];
+  });
+  return isOn ? foot : null;
+}
+
+/** How finely the round of a foot is drawn. */
+const FOOT = 48;
+
+/** How much farther the eye is from the middle of a plate's foot than from the tube, mm; nothing on a flat face. */
+export const besideSeat = (job: Job, link: LinkMember, end: LinkEnd): number =>
+  -(footOf(job, link, end)?.[FOOT / 2]?.[1] ?? 0);
+
+/** Where a bracket is fastened: how far from the eye, mm, and which way the eye stands out from there; to the axle's tube, a frame rail, or something that is not drawn. */
+type Root = { reach: number; out: Point; to: 'tube' | 'rail' | 'undrawn' };
+
+/** Farther than this from every rail a frame bracket hangs on something else, mm: a crossmember, or a drop of its own. */
+const OFF_THE_RAIL = inch(8);
+/** How far an eye usually stands out from such a thing, mm. */
+const USUAL_REACH = inch(2.5);
+const DOWN: Point = [0, 0, -1];
+
+/** What a bracket is fastened to. */
+export const fastenedTo = (job: Job, link: LinkMember, end: LinkEnd): Root['to'] =>
+  rootOf(job, link[end], end).to;
+
+/** From what carries it to an eye: from the nearest face of a frame rail, or from the axle's tube. */
+function rootOf(job: Job, eye: Point, end: LinkEnd): Root {
+  if (end === 'axle') {
+    const { tireRadius } = job.rig;
+    const apart = Math.hypot(eye[0], eye[2] - tireRadius);
+    const out: Point = apart < 1e-6 ? DOWN : [eye[0] / apart, 0, (eye[2] - tireRadius) / apart];
+    const tube = measured(job.readings, 'tubeDiameter').value / 2;
+    return { reach: Math.max(0, apart - tube), out, to: 'tube' };
+  }
+  const [nearest] = railsInTheWay(job)
+    .flatMap((rail) => {
+      if (rail.shape !== 'box') return [];
+      const face = eye.map((v, k) => Math.min(rail.max[k]!, Math.max(rail.min[k]!, v))) as Point;
+      const away = minus(eye, face);
+      return [{ reach: Math.hypot(...away), away }];
+    })
+    .sort((a, b) => a.reach - b.reach);
+  if (!nearest || nearest.reach > OFF_THE_RAIL) return { reach: USUAL_REACH, out: DOWN, to: 'undrawn' };
+  const { reach, away } = nearest;
+  return { reach, out: reach < 1e-6 ? DOWN : unit(away), to: 'rail' };
+}
+
+/** Below this a bar points as good as straight out of its bracket. */
+const STRAIGHT_OUT = 0.2;
+
+/** How the plates of a bracket lie: with the bar and the way out from their root; turned to the bar, or square to the car. */
+export function bracketAxes(job: Job, link: LinkMember, end: LinkEnd): BracketAxes {
+  const { out } = rootOf(job, link[end], end);
+  const bar = unit(minus(link.axle, link.chassis));
+  const { brackets } = jointsOf(job.joints, link.id);
+  const looks = brackets === 'turned' ? bar : mainAxis(bar);
+  const across = cross(looks, out);
+  const level = cross(looks, [0, 0, 1]);
+  // A bar that pulls straight away from its root leaves the plates free to lie either way: with a level bolt, they do.
+  const bolt = unit(Math.hypot(...across) > STRAIGHT_OUT ? across : level);
+  const lean = dot(out, bolt);
+  const inPlates = unit(out.map((v, k) => v - lean * bolt[k]!) as Point);
+  return { bolt, out: inPlates, along: cross(bolt, inPlates) };
+}
+
+/** The axis of the car that a direction is nearest to. */
+function mainAxis(way: Point): Point {
+  const most = Math.max(...way.map(Math.abs));
+  const k = way.findIndex((v) => Math.abs(v) === most);
+  return [0, 1, 2].map((i) => (i === k ? Math.sign(way[k]!) : 0)) as Point;
+}
+
+/** A row is told by its heights: on plates that stand up or hang down as good as straight it is one of holes along them. */
+const UPRIGHT = 0.9;
+
+/** How far the holes of a bracket are up its plates from the root, the nearest first, mm: the one in use, or the whole row. */
+export function holesOf(job: Job, link: LinkMember, end: LinkEnd): number[] {
+  const { reach } = bracketOf(job, link, end);
+  const row = job.holes[holesKey(link.id, end)];
+  const { out } = bracketAxes(job, link, end);
+  if (!row || Math.abs(out[2]) < UPRIGHT) return [reach];
+  const up = Array.from({ length: row.count }, (_, i) => row.lowest + i * row.pitch - link[end][2]);
+  return up.map((mm) => reach + mm * out[2]).sort((a, b) => a - b);
+}
+
+/** How far up from the root a hole is clear of the weld, mm: its own half, the fillet, and as much again as heat takes. */
+export const clearOfWeld = ({ hole, leg }: Pick<Bracket, 'hole' | 'leg'>): number => hole / 2 + 2 * leg;
+
+/** Each plate of a bracket as a tab on its foot; square across where its foot stands on nothing, which is a fault of the part. */
+export function tabOf(job: Job, link: LinkMember, end: LinkEnd): TabShape {
+  const bracket = bracketOf(job, link, end);
+  const { depth, width, edge, hole, reach } = bracket;
+  const holes = holesOf(job, link, end).filter((up) => up >= clearOfWeld(bracket) || up === reach);
+  return { foot: footOf(job, link, end) ?? squareFoot(depth), width, edge, hole, holes };
+}
+
+const squareFoot = (depth: number): Place[] => [
+  [-depth / 2, 0],
+  [depth / 2, 0],
+];
