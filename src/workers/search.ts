@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import type { ComesOut } from '@/core/clearance/comesOut';
+import type { PlateSheets } from '@/core/cut/sheets';
 import type { Job } from '@/core/job/jobSchema';
 import type { HoleTable } from '@/core/locate/made/holeTable';
 import { ownObstacles } from '@/core/job/jobValues';
@@ -41,6 +42,13 @@ export function searchBars(job: Job & { roll: { bar: BarDesign } }, wanted: Want
     'the search gave no answer, and was stopped. Reload the page and look again',
   );
 }
+
+/** The flat parts of a job laid on sheets of plate. */
+export const askSheets = (job: Job): Promise<Outcome<PlateSheets[]>> =>
+  orSaid(
+    askSearch((api) => api.sheets(job)),
+    'the plates could not be laid out just now; try it again',
+  );
 
 /** Every choice of holes of a car; null where it has none, or too many to list. */
 export const askHoles = (job: Job): Promise<Outcome<HoleTable | null>> =>

@@ -1,5 +1,7 @@
 import { expose } from 'comlink';
 import { comesOut } from '@/core/clearance/comesOut';
+import { jobCut } from '@/core/cut/jobCut';
+import { plateSheets } from '@/core/cut/sheets';
 import type { Job } from '@/core/job/jobSchema';
 import { COVER } from '@/core/job/bodyNames';
 import { motionOf } from '@/core/kinematics/smallMotions';
@@ -24,6 +26,8 @@ const api = {
   comesOut: (rig: Rig, drawn: string[]) => outcomeOf(() => comesOut(rig, { drawn, cover: COVER })),
   /** Every choice of holes. */
   holes: (job: Job) => outcomeOf(() => holeTable(job)),
+  /** The flat parts of a job laid on sheets of plate. */
+  sheets: (job: Job) => outcomeOf(() => plateSheets(job, jobCut(job))),
   /** How all readings of a car fit together. */
   agreement: (car: SurveyedCar) => outcomeOf(() => agreementOf(car)),
 };

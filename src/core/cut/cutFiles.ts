@@ -3,6 +3,7 @@ import type { Drawing } from '@/core/fabricate/drawing';
 import { pdfOf, type Paper, type Printed } from '@/core/fabricate/pdf';
 import { dxfOf, svgOf } from '@/core/fabricate/vectorFiles';
 import type { Job } from '@/core/job/jobSchema';
+import { fileStem } from '@/core/job/file';
 import { threadedEnds } from '@/core/job/parts';
 import { METALS } from '@/core/materials/metals';
 import { capital, memberName } from '@/core/rig/names';
@@ -12,6 +13,7 @@ import { sayLength } from '@/core/units/length';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { jobCut, type BoltOf, type FlatPart, type JobCut, type StockOf } from './jobCut';
 import type { BarCut } from './barCut';
+import { plateSheets, type PlateSheets } from './sheets';
 
 /** A file of a job's cut: text, or bytes. */
 export type CutFile = { name: string; content: string | Uint8Array };
@@ -63,7 +65,10 @@ export async function cutFiles(
 ): Promise<CutFile[]> {
   const cut = jobCut(job);
   const drawn = [...cut.flats, ...cut.wraps];
-  const files: CutFile[] = drawn.flatMap(({ id, drawing }) => [
+  const sheets = plateSheets(job, cut).flatMap((plate) =>
+    plate.sheets.map((drawing, i) => ({ id: sheetStem(job, plate, i), drawing })),
+  );
+  const files: CutFile[] = [...drawn, ...sheets].flatMap(({ id, drawing }) => [
     { name: `${id}.dxf`, content: dxfOf(drawing) },
     { name: `${id}.svg`, content: svgOf(drawing) },
   ]);
@@ -75,6 +80,13 @@ export async function cutFiles(
     { name: 'parts.json', content: `${JSON.stringify(partsOf(job, cut), null, 1)}\n` },
   ];
 }
+
+/** The name of a sheet's file, without what comes after the point. */
+export const sheetStem = (
+  { tape }: Pick<Job, 'tape'>,
+  { metal, thickness }: Pick<PlateSheets, 'metal' | 'thickness'>,
+  i: number,
+): string => fileStem(`sheet ${i + 1} ${metal} ${sayLength(thickness, tape).replace('/', '-')}`);
 
 /** Every drawing at its own size, on paper. */
 export const fullSizePdf = (job: Job, cut: JobCut, paper: Paper): Promise<Uint8Array> =>

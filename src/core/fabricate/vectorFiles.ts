@@ -27,9 +27,13 @@ const STROKES = { CUT: '#000', BEND: '#b4472a', SCRIBE: '#5a7', DRILL: '#14264a'
 export const svgOf = (drawing: Drawing): string =>
   makerjs.exporter.toSVG(modelOf(drawing), {
     units: makerjs.unitType.Millimeter,
-    strokeWidth: '0.25mm',
-    fontSize: `${WORDS}mm`,
-    layerOptions: Object.fromEntries(LAYERS.map((layer) => [layer, { stroke: STROKES[layer] }])),
+    // Of the picture's own units, which are millimetres: with a unit of their own they would be scaled once more.
+    strokeWidth: '0.25',
+    fontSize: String(WORDS),
+    layerOptions: {
+      ...Object.fromEntries(LAYERS.map((layer) => [layer, { stroke: STROKES[layer] }])),
+      TEXT: { stroke: 'none', fill: STROKES.TEXT },
+    },
   });
 
 /** What a drawing takes on a sheet, mm. */

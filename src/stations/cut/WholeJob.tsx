@@ -10,6 +10,7 @@ import {
   shoppingList,
 } from '@/core/cut/cutFiles';
 import { jobCut, USUAL_STOCK, type FlatPart } from '@/core/cut/jobCut';
+import { numberOf } from '@/core/cut/sheets';
 import { dxfOf, svgOf } from '@/core/fabricate/vectorFiles';
 import { fileStem } from '@/core/job/file';
 import { capital, memberName } from '@/core/rig/names';
@@ -19,6 +20,7 @@ import { edit, enter, useJob } from '@/store/jobStore';
 import { say } from '@/store/notices';
 import { LengthField } from '@/ui/fields/LengthField';
 import { saveBlob, saveText } from '@/ui/paper/saveFile';
+import { PlateSheets } from './PlateSheets';
 
 /** All that the job is cut from: tubes, plates, what to buy, and the files to make them by. */
 export function WholeJob() {
@@ -89,6 +91,7 @@ export function WholeJob() {
             <FlatRow
               key={part.id}
               part={part}
+              number={numberOf(cut.flats, part)}
               thick={part.thickness > 0 ? sayLength(part.thickness, tape) : 'paper'}
             />
           ))}
@@ -123,6 +126,7 @@ export function WholeJob() {
           }
         />
       </div>
+      <PlateSheets />
       <h2 className="cut-sub">To buy</h2>
       <ul className="to-buy">
         {shoppingList(job, cut).map(({ what, quantity, note }) => (
@@ -154,12 +158,13 @@ export function WholeJob() {
   );
 }
 
-function FlatRow({ part, thick }: { part: FlatPart; thick: string }) {
+/** @param number on a sheet of plate; 0 of what is paper */
+function FlatRow({ part, number, thick }: { part: FlatPart; number: number; thick: string }) {
   const { id, name, quantity, drawing } = part;
   return (
     <tr>
       <th scope="row">
-        {name} <span className="hint">{thick}</span>
+        {number > 0 && <b>{number}</b>} {name} <span className="hint">{thick}</span>
       </th>
       <td>{quantity}</td>
       <td>

@@ -15,6 +15,10 @@ export const cutSchema = z.strictObject({
   printed: z.optional(text(20)),
   /** lengths that tube is bought in, and what the saw takes of it at a cut */
   stock: z.optional(z.strictObject({ length: mm.check(z.positive()), kerf: notNegative })),
+  /** sheets that plate is bought in, and what is left between two parts on it */
+  sheet: z.optional(
+    z.strictObject({ width: mm.check(z.positive()), height: mm.check(z.positive()), gap: notNegative }),
+  ),
   tube: z.strictObject({ od: mm.check(z.positive()), wall: mm.check(z.positive()) }),
 });
 
