@@ -6,13 +6,14 @@ import type { Job } from '@/core/job/jobSchema';
 import { fileStem } from '@/core/job/file';
 import { threadedEnds } from '@/core/job/parts';
 import { METALS } from '@/core/materials/metals';
-import { capital, memberName } from '@/core/rig/names';
+import { capital, groupName, memberName } from '@/core/rig/names';
 import type { BarSection } from '@/core/strength/bar';
 import { MASS } from '@/core/units/unit';
 import { sayLength } from '@/core/units/length';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
-import { jobCut, type BoltOf, type FlatPart, type JobCut, type StockOf } from './jobCut';
+import { jobCut, type BoltOf, type UBoltOf, type FlatPart, type JobCut, type StockOf } from './jobCut';
 import type { BarCut } from './barCut';
+import { jigDrawing, jigSets, type JigSet } from './jig';
 import { plateSheets, type PlateSheets } from './sheets';
 
 /** A file of a job's cut: text, or bytes. */
@@ -68,10 +69,13 @@ export async function cutFiles(
   const sheets = plateSheets(job, cut).flatMap((plate) =>
     plate.sheets.map((drawing, i) => ({ id: sheetStem(job, plate, i), drawing })),
   );
-  const files: CutFile[] = [...drawn, ...sheets].flatMap(({ id, drawing }) => [
-    { name: `${id}.dxf`, content: dxfOf(drawing) },
-    { name: `${id}.svg`, content: svgOf(drawing) },
-  ]);
+  const jig = { id: 'jig', drawing: jigOf(job, cut) };
+  const files: CutFile[] = [...drawn, ...sheets, ...(cut.bars.length ? [jig] : [])].flatMap(
+    ({ id, drawing }) => [
+      { name: `${id}.dxf`, content: dxfOf(drawing) },
+      { name: `${id}.svg`, content: svgOf(drawing) },
+    ],
+  );
   return [
     ...files,
     { name: 'full-size.pdf', content: await fullSizePdf(job, cut, paper) },
@@ -80,6 +84,17 @@ export async function cutFiles(
     { name: 'parts.json', content: `${JSON.stringify(partsOf(job, cut), null, 1)}\n` },
   ];
 }
+
+/** The jig of a job as a plate: each setting with the bars made on it and how far apart its pins are. */
+export const jigOf = (job: Job, { bars }: Pick<JobCut, 'bars'>): Drawing =>
+  jigDrawing(
+    jigSets(job, bars),
+    (set) => `${jigName(job, set)}: ${sayLength(set.apart, job.tape)} eye to eye`,
+  );
+
+/** The bars of a setting, by name. */
+export const jigName = ({ rig }: Pick<Job, 'rig'>, { bars }: JigSet): string =>
+  capital(groupName(bars, rig.end) ?? bars.map((id) => memberName(id, rig.end)).join(', '));
 
 /** The name of a sheet's file, without what comes after the point. */
 export const sheetStem = (
@@ -202,7 +217,7 @@ export const cutListCsv = (job: Job, { bars, flats }: JobCut): string =>
 export type Bought = { what: string; quantity: number | string; note: string };
 
 /** Tube by the length, ends by their thread and hand, plate by its thickness. */
-export function shoppingList(job: Job, { bars, flats, stock, bolts }: JobCut): Bought[] {
+export function shoppingList(job: Job, { bars, flats, stock, bolts, uBolts }: JobCut): Bought[] {
   const threaded = bars.flatMap(({ bar }) =>
     threadedEnds(bar).map((end) => ({ thread: bar.thread, left: job.cut.leftHandEnd === end })),
   );
@@ -227,6 +242,7 @@ export function shoppingList(job: Job, { bars, flats, stock, bolts }: JobCut): B
     ]),
     ...barrels.map(([od, quantity]) => ({ what: `Barrel and bushing, ${od}`, quantity, note: '' })),
     ...boltLines(job, bolts),
+    ...(uBolts ? uBoltLines(job, uBolts) : []),
     ...plateLines(job, flats),
   ];
 }
@@ -262,6 +278,18 @@ function boltLines(job: Job, bolts: BoltOf[]): Bought[] {
     })),
     ...nuts.map(([size, quantity]) => ({ what: `Locking nut, ${size}`, quantity, note: '' })),
     ...washers.map(([size, quantity]) => ({ what: `Washer, ${size}`, quantity, note: '' })),
+  ];
+}
+
+function uBoltLines(job: Job, { diameter, inside, length, thread, quantity }: UBoltOf): Bought[] {
+  const say = (mm: number) => sayLength(mm, job.tape);
+  return [
+    {
+      what: `U-bolt, round, ${say(diameter)}, ${say(inside)} between its legs`,
+      quantity,
+      note: `${say(length)} long inside at least, ${say(thread)} of it thread; new ones, never used twice`,
+    },
+    { what: `Deep nut and hardened washer, ${say(diameter)}`, quantity: 2 * quantity, note: '' },
   ];
 }
 

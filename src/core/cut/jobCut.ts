@@ -3,17 +3,19 @@ import { boltFor, type BoltChoice } from '@/core/fabricate/boltStack';
 import { nestLengths, type Piece } from '@/core/fabricate/nesting';
 import { plateDrawing, tabDrawing } from '@/core/fabricate/plates';
 import { extentsOf } from '@/core/fabricate/vectorFiles';
+import { springPlateDrawing, uBoltFor } from '@/core/fabricate/springPlate';
 import { wrapDrawing } from '@/core/fabricate/wrap';
 import type { Job } from '@/core/job/jobSchema';
 import { fileStem } from '@/core/job/file';
 import { bracketOf, fastenedTo, tabOf } from '@/core/job/bracketParts';
 import { LINK_ENDS, type LinkEnd } from '@/core/job/parts';
 import { mountId } from '@/core/job/placed';
+import { springPlateOf } from '@/core/job/springPlate';
 import { BOLT_GRADES, METALS } from '@/core/materials/metals';
 import { partName, spokenPart } from '@/core/provenance/inputs';
 import type { LinkMember } from '@/core/rig/members/link';
 import { linksOf } from '@/core/rig/members/members';
-import { pairOf } from '@/core/rig/roles';
+import { leavesOf, pairOf } from '@/core/rig/roles';
 import { capital } from '@/core/rig/names';
 import { MM_PER_INCH } from '@/core/units/tape';
 import type { BarSection } from '@/core/strength/bar';
@@ -41,10 +43,14 @@ export type JobCut = {
   wraps: FlatPart[];
   stock: StockOf[];
   bolts: BoltOf[];
+  uBolts: UBoltOf | null;
 };
 
 /** The bolt of a bracket, and of how many alike. */
 export type BoltOf = BoltChoice & { of: string; diameter: number; grade: string; quantity: number };
+
+/** The U-bolts of all leaf springs, mm: how thick, how far apart their legs are, how long at least, how much of that is thread. */
+export type UBoltOf = { diameter: number; inside: number; length: number; thread: number; quantity: number };
 
 /** Tube of one section and metal: its pieces laid on the lengths it is bought in. */
 export type StockOf = { section: BarSection; metal: string; nested: ReturnType<typeof nestLengths> };
@@ -58,10 +64,14 @@ export function jobCut(job: Job): JobCut {
   const bars = links.map((link) => barCut(job, link));
   return {
     bars,
-    flats: links.flatMap((link) => LINK_ENDS.flatMap((end) => flatsOf(job, link, end))),
+    flats: [
+      ...links.flatMap((link) => LINK_ENDS.flatMap((end) => flatsOf(job, link, end))),
+      ...springPlatesOf(job),
+    ],
     wraps: links.flatMap((link, i) => wrapsOf(job, link, bars[i]!)),
     stock: stockOf(job, bars),
     bolts: links.flatMap((link) => LINK_ENDS.flatMap((end) => boltsOf(job, link, end))),
+    uBolts: uBoltsOf(job),
   };
 }
 
@@ -120,6 +130,35 @@ function flatsOf(job: Job, link: LinkMember, end: LinkEnd): FlatPart[] {
         ]
       : []),
   ];
+}
+
+/** The part that a spring's plate belongs to. */
+const SPRING_PLATE = 'spring-plate';
+
+/** The plates under the leaf springs, all alike: one is the other turned round. */
+function springPlatesOf(job: Job): FlatPart[] {
+  const of = springPlateOf(job);
+  if (!of) return [];
+  const drawing = springPlateDrawing(of);
+  const { name, density } = METALS.plate;
+  return [
+    {
+      id: SPRING_PLATE,
+      of: SPRING_PLATE,
+      name: 'Spring plate',
+      quantity: leavesOf(job.rig).length,
+      thickness: of.plate,
+      metal: name,
+      mass: areaOf(drawing) * of.plate * density,
+      drawing: titled(drawing, 'Spring plate'),
+    },
+  ];
+}
+
+/** Two U-bolts to a leaf. */
+function uBoltsOf(job: Job): UBoltOf | null {
+  const of = springPlateOf(job);
+  return of && { diameter: of.uBolt, ...uBoltFor(of), quantity: 2 * leavesOf(job.rig).length };
 }
 
 /** The bolt that goes through a bracket. */

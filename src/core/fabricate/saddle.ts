@@ -7,11 +7,15 @@ export type Saddle = { od: number; wall: number; barrel: number; angleDeg: numbe
 /** A place of a saddle cut: the angle round the tube from its clocking mark, degrees, and the distance from the barrel's axis along the tube, mm. */
 export type SaddlePoint = { turnDeg: number; along: number };
 
-/** Why a saddle cannot be cut: the tube is wider than what it meets, or passes beside it. */
-export type SaddleFault = 'wider' | 'beside';
+/** Why a saddle cannot be cut: the tube is wider than what it meets, passes beside it, or lies as good as along it. */
+export type SaddleFault = 'wider' | 'beside' | 'along';
+
+/** Below this a tube lies along what it meets, degrees. */
+const ALONG = 20;
 
 /** What makes a saddle impossible; null where it can be cut. */
-export function saddleFault({ od, barrel, offset }: Saddle): SaddleFault | null {
+export function saddleFault({ od, barrel, angleDeg, offset }: Saddle): SaddleFault | null {
+  if (Math.abs(90 - angleDeg) > 90 - ALONG) return 'along';
   if (od > barrel + 1e-9) return 'wider';
   return od / 2 + Math.abs(offset) > barrel / 2 + 1e-9 ? 'beside' : null;
 }

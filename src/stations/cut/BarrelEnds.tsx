@@ -1,7 +1,7 @@
 'use client';
 import { Checkbox } from 'antd';
 import { BAR_ENDS, type BarCut, type BarEndName } from '@/core/cut/barCut';
-import { holeSaw, saddleDepth, saddleFault } from '@/core/fabricate/saddle';
+import { holeSaw, saddleDepth } from '@/core/fabricate/saddle';
 import { withParts } from '@/core/job/edits/parts';
 import { sayLength } from '@/core/units/length';
 import { MM_PER_INCH } from '@/core/units/tape';
@@ -10,6 +10,15 @@ import { LengthField } from '@/ui/fields/LengthField';
 
 /** A barrel for a bushing, outside (common practice, no published source). */
 const USUAL_BARREL = 1.75 * MM_PER_INCH;
+
+/** Less than this no notcher is turned, degrees. */
+const SQUARE = 0.25;
+
+/** How a hole saw stands to the tube. */
+const sayLean = (deg: number): string =>
+  deg < SQUARE
+    ? 'square to the tube'
+    : `turned ${deg.toFixed(1)}° from square, as the bar leans from its bolt`;
 
 /** Which ends of a bar are welded to a barrel instead of threaded, and how the tube is notched for it. */
 export function BarrelEnds({ part, sawn }: { part: string; sawn: BarCut }) {
@@ -58,20 +67,18 @@ export function BarrelEnds({ part, sawn }: { part: string; sawn: BarCut }) {
                 }
               />
             )}
-            {barrel &&
-              round &&
-              saddleFault({ od: section.od, wall: 1, barrel: barrel.od, angleDeg: 90, offset: 0 }) && (
-                <p className="field-problem" role="alert">
-                  The tube is wider than this barrel, {sayLength(section.od, tape)}: it cannot be notched to
-                  it. Cut it square and cap it, or take a larger barrel.
-                </p>
-              )}
+            {barrel && round && section.od > barrel.od + 1e-9 && (
+              <p className="field-problem" role="alert">
+                The tube is wider than this barrel, {sayLength(section.od, tape)}: it cannot be notched to it.
+                Cut it square and cap it, or take a larger barrel.
+              </p>
+            )}
             {cut.kind === 'saddle' && (
               <p className="hint" data-saddle={end}>
                 Notch {sayLength(saddleDepth(cut.saddle).depth, tape)} deep; the rule of a quarter of the
                 diameter says {sayLength(saddleDepth(cut.saddle).rule, tape)}. Hole saw{' '}
-                {sayLength(holeSaw(cut.saddle).size, tape)}, square to the tube and through its middle. Bevel
-                its outside before welding; weld with a mock-up bushing, not the real one.
+                {sayLength(holeSaw(cut.saddle).size, tape)}, {sayLean(holeSaw(cut.saddle).angleDeg)}, through
+                its middle. Bevel its outside before welding; weld with a mock-up bushing, not the real one.
               </p>
             )}
           </div>

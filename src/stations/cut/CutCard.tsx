@@ -19,6 +19,7 @@ import { WholeJob } from './WholeJob';
 import { CutLength } from './CutLength';
 import { CutSheet } from './CutSheet';
 import { EndParts } from './EndParts';
+import { SpringPlates } from './SpringPlates';
 import './cut.css';
 import type { LinkMember } from '@/core/rig/members/link';
 import { linksOf } from '@/core/rig/members/members';
@@ -45,6 +46,7 @@ function CutBar({ member }: { member: LinkMember }) {
   const bar = madeUp(job, member);
   const said = saidOfBar(job, member.id);
   const threaded = threadedEnds(sawn.bar).length === 2;
+  const part = spokenPart(job, member.id);
   const saddled = BAR_ENDS.some((end) => ends[end].kind === 'saddle');
   const setCut = (part: Partial<Job['cut']>) => edit((j) => ({ ...j, cut: { ...j.cut, ...part } }));
   return (
@@ -89,8 +91,8 @@ function CutBar({ member }: { member: LinkMember }) {
         </Readouts>
         <Verdicts tried="cut" verdicts={judgeCut(job)} />
 
-        {bends && <BentBar part={spokenPart(job, member.id)} sheet={bends} radius={sawn.bar.bendRadius} />}
-        <BarrelEnds part={spokenPart(job, member.id)} sawn={sawn} />
+        {bends && <BentBar part={part} sheet={bends} radius={sawn.bar.bendRadius} />}
+        <BarrelEnds part={part} sawn={sawn} />
 
         <section className="section">
           <h2>Thread of the rod ends</h2>
@@ -122,7 +124,7 @@ function CutBar({ member }: { member: LinkMember }) {
           </p>
         </section>
 
-        <EndParts />
+        <EndParts key={part} part={part} />
 
         <section className="section cut-tube">
           <h2>Tube and rule</h2>
@@ -176,6 +178,7 @@ function CutBar({ member }: { member: LinkMember }) {
             Print the cut list
           </Button>
         </div>
+        <SpringPlates />
         <WholeJob />
         <StationStripe
           station="cut"

@@ -1,8 +1,11 @@
 'use client';
-import { Button } from 'antd';
+import { Button, Checkbox } from 'antd';
 import type { BarEnd } from '@/core/fabricate/adjustableBar';
-import { edit, useJob } from '@/store/jobStore';
-import { CutLength } from './CutLength';
+import { applyReadings } from '@/core/job/applyReadings';
+import { withParts } from '@/core/job/edits/parts';
+import { saidOfBar } from '@/core/job/parts';
+import { edit, enter, useJob } from '@/store/jobStore';
+import { LengthField } from '@/ui/fields/LengthField';
 import type { Bracket } from '@/core/job/slices/fields';
 import type { Job } from '@/core/job/jobSchema';
 
@@ -33,13 +36,29 @@ const PARTS: { key: keyof BarEnd; name: string; how: string; least: number; most
 const ENDS: Record<Bracket, string> = { frame: 'Frame end', axle: 'Axle end' };
 const ENDS_IN_ORDER = Object.keys(ENDS) as Bracket[];
 
-/** What each end of the bar is made of: the figures that come off the rod ends and bungs in hand. */
-export function EndParts() {
-  const { ends } = useJob().cut;
+/**
+ * What each end of a bar is made of: the figures that come off the rod ends and bungs in hand; of the whole set, or of this bar alone.
+ *
+ * @param part the bar, or both of a pair that is alike
+ */
+export function EndParts({ part }: { part: string }) {
+  const job = useJob();
+  const own = saidOfBar(job, part).ends;
+  const ends = own ?? job.cut.ends;
+  const stem = own ? `parts/${part}/ends` : 'cut';
   const alike = PARTS.every(({ key }) => Math.abs(ends.frame[key] - ends.axle[key]) < 1e-6);
+  const put = (end: Bracket, change: Partial<BarEnd>) => (j: Job) => withEnds(j, part, end, change);
   return (
     <section className="section">
       <h2>The two ends</h2>
+      <Checkbox
+        checked={own !== undefined}
+        onChange={(e) =>
+          edit((j) => withParts(j, { bars: { [part]: { ends: e.target.checked ? j.cut.ends : undefined } } }))
+        }
+      >
+        ends of its own, unlike the set’s
+      </Checkbox>
       <table className="cut-ends">
         <thead>
           <tr>
@@ -52,7 +71,7 @@ export function EndParts() {
           </tr>
         </thead>
         <tbody>
-          {PARTS.map(({ key, name, how, least, most }) => (
+          {ROWS.map(({ key, name, how, least, most, of, to }) => (
             <tr key={key}>
               <th scope="row">
                 {name}
@@ -60,16 +79,15 @@ export function EndParts() {
               </th>
               {ENDS_IN_ORDER.map((end) => (
                 <td key={end}>
-                  <CutLength
-                    field={`cut/${end}/${key}`}
+                  <LengthField
+                    field={`${stem}/${end}/${key}`}
                     label={`${name}, ${ENDS[end].toLowerCase()}`}
-                    mm={ends[end][key]}
-                    least={least}
-                    most={most}
-                    put={(cut, mm) => ({
-                      ...cut,
-                      ends: { ...cut.ends, [end]: { ...cut.ends[end], [key]: mm } },
-                    })}
+                    mm={of(ends[end])}
+                    least={least(ends[end])}
+                    most={most(ends[end])}
+                    onEnter={(mm, typed) =>
+                      enter(`${stem}/${end}/${key}`, typed, put(end, to(mm, ends[end])))
+                    }
                   />
                 </td>
               ))}
@@ -77,17 +95,62 @@ export function EndParts() {
           ))}
         </tbody>
       </table>
-      {!alike && <Button onClick={() => edit(withEqualEnds)}>Make the axle end like the frame end</Button>}
+      {!alike && (
+        <Button onClick={() => edit((j) => withEqualEnds(j, part, stem))}>
+          Make the axle end like the frame end
+        </Button>
+      )}
     </section>
   );
 }
 
-function withEqualEnds(job: Job): Job {
-  const { frame } = job.cut.ends;
+/** What a builder measures at an end: a size of it, or two in one. */
+type Row = {
+  key: string;
+  name: string;
+  how: string;
+  of: (end: BarEnd) => number;
+  to: (mm: number, end: BarEnd) => Partial<BarEnd>;
+  least: (end: BarEnd) => number;
+  most: (end: BarEnd) => number;
+};
+
+const ROWS: Row[] = [
+  ...PARTS.map(({ key, least, most, ...words }): Row => ({
+    key,
+    ...words,
+    of: (end) => end[key],
+    to: (mm) => ({ [key]: mm }),
+    least: () => least,
+    most: () => most,
+  })),
+  {
+    key: 'toTube',
+    name: 'Centre to tube face',
+    how: 'The first two in one, as it is made up: type it instead, and the thread showing follows.',
+    of: ({ toShoulder, showing }) => toShoulder + showing,
+    to: (mm, { toShoulder }) => ({ showing: mm - toShoulder }),
+    least: ({ toShoulder }) => toShoulder,
+    most: ({ toShoulder }) => toShoulder + 150,
+  },
+];
+
+/** The job with something of an end changed: of the bar's own, where it has them, else of the set's. */
+function withEnds(job: Job, part: string, end: Bracket, change: Partial<BarEnd>): Job {
+  const own = saidOfBar(job, part).ends;
+  const ends = own ?? job.cut.ends;
+  const next = { ...ends, [end]: { ...ends[end], ...change } };
+  return own
+    ? withParts(job, { bars: { [part]: { ends: next } } })
+    : applyReadings({ ...job, cut: { ...job.cut, ends: next } });
+}
+
+function withEqualEnds(job: Job, part: string, stem: string): Job {
+  const { frame } = saidOfBar(job, part).ends ?? job.cut.ends;
   const typed = { ...job.typed };
-  for (const { key } of PARTS) {
-    const text = typed[`cut/frame/${key}`];
-    if (text !== undefined) typed[`cut/axle/${key}`] = text;
+  for (const { key } of ROWS) {
+    const text = typed[`${stem}/frame/${key}`];
+    if (text !== undefined) typed[`${stem}/axle/${key}`] = text;
   }
-  return { ...job, typed, cut: { ...job.cut, ends: { frame, axle: { ...frame } } } };
+  return withEnds({ ...job, typed }, part, 'axle', frame);
 }

@@ -5,12 +5,13 @@ import { sheetStem } from '@/core/cut/cutFiles';
 import { USUAL_SHEET, type PlateSheets as Plate } from '@/core/cut/sheets';
 import type { Drawing } from '@/core/fabricate/drawing';
 import type { Sheet } from '@/core/fabricate/sheetNesting';
-import { dxfOf, pathDataOf } from '@/core/fabricate/vectorFiles';
+import { dxfOf, extentsOf } from '@/core/fabricate/vectorFiles';
 import type { Job } from '@/core/job/jobSchema';
 import { capital } from '@/core/rig/names';
 import { sayLength } from '@/core/units/length';
 import { enter, useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/fields/LengthField';
+import { FlatPicture } from '@/ui/flat/FlatPicture';
 import { saveText } from '@/ui/paper/saveFile';
 import { askSheets } from '@/workers/search';
 
@@ -79,9 +80,15 @@ function OnePlate({ plate, job }: { plate: Plate; job: Job }) {
     <>
       {sheets.map((drawing, i) => (
         <figure key={i} className="plate-sheet" data-sheet={i + 1}>
-          <SheetPicture drawing={drawing} sheet={sheet} name={name} />
+          <FlatPicture
+            drawing={drawing}
+            name={`Parts on a sheet of ${name}`}
+            window={{ low: [0, 0], high: [sheet.width, usedOf(drawing)] }}
+            words
+          />
           <figcaption>
-            {name}, sheet {i + 1} of {sheets.length}{' '}
+            {name}, sheet {i + 1} of {sheets.length}: the first {sayLength(usedOf(drawing), job.tape)} of its
+            width{' '}
             <Button
               type="link"
               aria-label={`DXF of sheet ${i + 1}, ${name}`}
@@ -101,19 +108,6 @@ function OnePlate({ plate, job }: { plate: Plate; job: Job }) {
   );
 }
 
-/** A sheet as seen from above, its parts by their numbers in the list. */
-function SheetPicture({ drawing, sheet, name }: { drawing: Drawing; sheet: Sheet; name: string }) {
-  const { width, height } = sheet;
-  return (
-    <svg viewBox={`0 ${-height} ${width} ${height}`} role="img" aria-label={`Parts on a sheet of ${name}`}>
-      {Object.entries(pathDataOf(drawing)).map(([layer, data]) => (
-        <path key={layer} className={layer.toLowerCase()} d={data} />
-      ))}
-      {drawing.words.map(({ at: [x, y], text }, i) => (
-        <text key={i} x={x} y={-y} fontSize={width / 45}>
-          {text}
-        </text>
-      ))}
-    </svg>
-  );
-}
+/** How much of a sheet's width its parts take, mm. */
+const usedOf = ({ paths }: Drawing): number =>
+  extentsOf({ paths: paths.filter(({ layer }) => layer === 'CUT'), words: [] }).high[1];

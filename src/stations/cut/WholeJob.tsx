@@ -20,6 +20,7 @@ import { edit, enter, useJob } from '@/store/jobStore';
 import { say } from '@/store/notices';
 import { LengthField } from '@/ui/fields/LengthField';
 import { saveBlob, saveText } from '@/ui/paper/saveFile';
+import { Jig } from './Jig';
 import { PlateSheets } from './PlateSheets';
 
 /** All that the job is cut from: tubes, plates, what to buy, and the files to make them by. */
@@ -126,6 +127,7 @@ export function WholeJob() {
           }
         />
       </div>
+      <Jig cut={cut} />
       <PlateSheets />
       <h2 className="cut-sub">To buy</h2>
       <ul className="to-buy">

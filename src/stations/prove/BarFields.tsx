@@ -63,7 +63,7 @@ export function BarFields({ part }: { part: string }) {
       {section.shape === 'flat' && length('height', 'Height', 200)}
       {section.shape === 'flat' && length('thickness', 'Thickness', 80)}
       <label>
-        <span>Metal</span>
+        <span className="length-label">Metal</span>
         <Select<MetalName>
           aria-label="Metal"
           value={bar.metal}
@@ -72,7 +72,7 @@ export function BarFields({ part }: { part: string }) {
         />
       </label>
       <label>
-        <span>Thread of its ends</span>
+        <span className="length-label">Thread of its ends</span>
         <Select<ThreadName>
           aria-label="Thread of its ends"
           value={bar.thread}

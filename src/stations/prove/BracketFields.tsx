@@ -1,9 +1,10 @@
 'use client';
 import { Checkbox, Select } from 'antd';
 import { boltFor } from '@/core/fabricate/boltStack';
+import { tabDrawing } from '@/core/fabricate/plates';
 import { sayLength } from '@/core/units/length';
 import { withParts } from '@/core/job/edits/parts';
-import { bracketOf, fastenedTo, type Bracket } from '@/core/job/bracketParts';
+import { bracketOf, fastenedTo, type Bracket, tabOf } from '@/core/job/bracketParts';
 import { type LinkEnd } from '@/core/job/parts';
 import type { BracketPart } from '@/core/job/slices/parts';
 import {
@@ -21,6 +22,7 @@ import type { LinkMember } from '@/core/rig/members/link';
 import { edit, enter, useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/fields/LengthField';
 import { NumberField } from '@/ui/fields/NumberField';
+import { FlatPicture } from '@/ui/flat/FlatPicture';
 import { Pills } from '@/ui/cards/Pills';
 import { BraceFields } from './BraceFields';
 
@@ -67,8 +69,9 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
   const rail = fastenedTo(job, link, end) === 'rail';
   return (
     <div className="prove-fields">
+      <FlatPicture drawing={tabDrawing(tabOf(job, link, end))} name="One of its plates, as it is cut" />
       <label>
-        <span>Metal</span>
+        <span className="length-label">Metal</span>
         <Select<MetalName>
           aria-label="Metal"
           value={bracket.metal}
@@ -111,7 +114,7 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
       </Checkbox>
       {BOLT.map(length)}
       <label>
-        <span>Bolt’s grade</span>
+        <span className="length-label">Bolt’s grade</span>
         <Select<BoltGrade>
           aria-label="Bolt’s grade"
           value={bracket.grade}
@@ -142,7 +145,7 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
         onEnter={(value, typed) => type('welded', typed, { welded: value / 100 })}
       />
       <label>
-        <span>Wire or rod</span>
+        <span className="length-label">Wire or rod</span>
         <Select<Electrode>
           aria-label="Wire or rod"
           value={bracket.electrode}

@@ -99,7 +99,7 @@ function Row({ of, word, source, values, metal }: RowProps) {
         />
       ))}
       <label>
-        <span>Where that is from</span>
+        <span className="length-label">Where that is from</span>
         <Input
           id={`field-parts/strengths/${of}/source`}
           value={said?.source ?? ''}

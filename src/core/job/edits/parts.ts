@@ -1,5 +1,5 @@
 import type { Job } from '@/core/job/jobSchema';
-import type { BarPart, Brace, BracketPart, Strength } from '@/core/job/slices/parts';
+import type { BarPart, Brace, BracketPart, SpringPlatePart, Strength } from '@/core/job/slices/parts';
 import type { StrengthName } from '@/core/materials/metals';
 import { saidOfBracket, type Bracket } from '@/core/job/bracketParts';
 import { keptAs, mirrorOf, saidOfBar } from '@/core/job/parts';
@@ -32,11 +32,18 @@ export function withStrength(job: Job, name: StrengthName, change: Strength): Jo
   return { ...job, parts: Object.keys(next).length ? { ...rest, strengths: next } : rest };
 }
 
+/** The job with the plates under its leaf springs said otherwise; what is undefined is said no more. */
+export function withSpringPlate(job: Job, change: SpringPlatePart): Job {
+  const { springPlate, ...rest } = job.parts;
+  const said = told(springPlate, change);
+  return { ...job, parts: said ? { ...rest, springPlate: said } : rest };
+}
+
 /** The job with how many times over all is to hold; undefined: what is usual for its use. */
 export function withWanted(job: Job, wanted: number | undefined): Job {
-  const { bars, brackets, strengths } = job.parts;
-  const rest = { bars, brackets, ...(strengths && { strengths }) };
-  return { ...job, parts: wanted === undefined ? rest : { ...rest, wanted } };
+  const parts = { ...job.parts, wanted };
+  if (wanted === undefined) delete parts.wanted;
+  return { ...job, parts };
 }
 
 /** Whether left and right are each said for themselves. */

@@ -75,6 +75,19 @@ const bracketPartSchema = z.strictObject({
 export type BracketPart = z.infer<typeof bracketPartSchema>;
 export type Brace = NonNullable<BracketPart['brace']>;
 
+/** The plate that clamps a leaf spring to the axle, as far as it was said, mm. */
+const springPlateSchema = z.strictObject({
+  leafWidth: z.optional(size),
+  pack: z.optional(size),
+  pad: z.optional(notNegative),
+  plate: z.optional(size),
+  edge: z.optional(size),
+  uBolt: z.optional(size),
+  pin: z.optional(size),
+  trim: z.optional(notNegative),
+});
+export type SpringPlatePart = z.infer<typeof springPlateSchema>;
+
 const strength = within(20, 3000);
 
 /** What a metal bears, as far as the builder knows better than a handbook, N/mm², and where that is from. */
@@ -96,6 +109,7 @@ export const partsSchema = z._default(
     bars: z.record(text(60), barPartSchema),
     brackets: z.record(text(80), bracketPartSchema),
     strengths: z.optional(z.partialRecord(z.enum(STRENGTH_NAMES), strengthSchema)),
+    springPlate: z.optional(springPlateSchema),
     wanted: z.optional(within(1, 20)),
   }),
   { bars: {}, brackets: {} },

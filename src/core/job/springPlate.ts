@@ -1,0 +1,33 @@
+import type { SpringPlate } from '@/core/fabricate/springPlate';
+import { leavesOf } from '@/core/rig/roles';
+import { measured } from '@/core/survey/readings';
+import { MM_PER_INCH } from '@/core/units/tape';
+import { sizeOf } from './bodySizes';
+import type { Job } from './jobSchema';
+
+const inch = (n: number) => n * MM_PER_INCH;
+
+/** As they commonly are (common practice, no published source), mm. */
+const USUAL = {
+  leafWidth: inch(2.5),
+  pad: inch(1 / 4),
+  plate: inch(3 / 8),
+  edge: inch(3 / 8),
+  uBolt: inch(1 / 2),
+  pin: inch(1 / 2),
+  trim: 0,
+};
+
+/** The plate under each leaf spring as it is made: as was said of it, as its pack is at Roll, else as is usual; null of a car without leaves. */
+export function springPlateOf(job: Job): SpringPlate | null {
+  if (leavesOf(job.rig).length === 0) return null;
+  const { springs } = job.roll;
+  const pack = springs?.kind === 'leaf' ? springs : null;
+  return {
+    ...USUAL,
+    tube: measured(job.readings, 'tubeDiameter').value,
+    pack: pack ? pack.thickness * pack.count : sizeOf(job, 'leaf'),
+    ...(pack && { leafWidth: pack.width }),
+    ...job.parts.springPlate,
+  };
+}

@@ -1,0 +1,58 @@
+'use client';
+import { springPlateDrawing, uBoltFor, type SpringPlate } from '@/core/fabricate/springPlate';
+import { withSpringPlate } from '@/core/job/edits/parts';
+import { springPlateOf } from '@/core/job/springPlate';
+import { sayLength } from '@/core/units/length';
+import { enter, useJob } from '@/store/jobStore';
+import { LengthField } from '@/ui/fields/LengthField';
+import { FlatPicture } from '@/ui/flat/FlatPicture';
+
+type Key = Exclude<keyof SpringPlate, 'tube'>;
+const FIELDS: [key: Key, label: string, least: number, most: number][] = [
+  ['leafWidth', 'Leaves, width', 10, 150],
+  ['pack', 'Pack at the seat, thickness', 3, 200],
+  ['pad', 'Pad between spring and tube', 0, 80],
+  ['plate', 'Plate', 2, 40],
+  ['uBolt', 'U-bolt', 5, 30],
+  ['edge', 'Steel left round its holes', 2, 80],
+  ['pin', 'Head of the centring pin', 4, 40],
+  ['trim', 'Axle set to and fro by', 0, 60],
+];
+
+/** The plates that clamp leaf springs to the axle, and the U-bolts that go with them. */
+export function SpringPlates() {
+  const job = useJob();
+  const of = springPlateOf(job);
+  if (!of) return null;
+  const { inside, length, thread } = uBoltFor(of);
+  const say = (mm: number) => sayLength(mm, job.tape);
+  return (
+    <section className="section spring-plates">
+      <h2>Spring plates and U-bolts</h2>
+      <FlatPicture drawing={springPlateDrawing(of)} name="A spring plate from below, as it is cut" />
+      <div className="cut-tube">
+        {FIELDS.map(([key, label, least, most]) => (
+          <LengthField
+            key={key}
+            field={`parts/springPlate/${key}`}
+            label={label}
+            showLabel
+            mm={of[key]}
+            least={least}
+            most={most}
+            onEnter={(mm, typed) =>
+              enter(`parts/springPlate/${key}`, typed, (j) => withSpringPlate(j, { [key]: mm }))
+            }
+          />
+        ))}
+      </div>
+      <p className="hint" data-ubolt>
+        U-bolts {say(of.uBolt)}, {say(inside)} between their legs, {say(length)} long inside at least,{' '}
+        {say(thread)} of it thread.{' '}
+        {of.trim > 0 && 'The pin’s hole is drawn out: square the axle before the nuts are tight. '}
+        Tighten crosswise with the car’s weight on its wheels, to the maker’s figure, and again after the
+        first drive; U-bolts are not used twice.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,189 @@
+import fc from 'fast-check';
+import { BAR_ENDS, barCut } from '@/core/cut/barCut';
+import { cutFiles, jigOf, shoppingList } from '@/core/cut/cutFiles';
+import { jigSets } from '@/core/cut/jig';
+import { jobCut } from '@/core/cut/jobCut';
+import { legsOf, springPlateDrawing, uBoltFor, type SpringPlate } from '@/core/fabricate/springPlate';
+import { extentsOf } from '@/core/fabricate/vectorFiles';
+import { distance, dot, minus, unit } from '@/core/geometry/vector';
+import { bracketAxes } from '@/core/job/bracketParts';
+import { withParts, withSpringPlate } from '@/core/job/edits/parts';
+import { readJob, writeJob } from '@/core/job/file';
+import type { Job } from '@/core/job/jobSchema';
+import { springPlateOf } from '@/core/job/springPlate';
+import { jointsOf } from '@/core/materials/joints';
+import { linksOf } from '@/core/rig/members/members';
+import { demoJobs } from '@/store/demo';
+import { plausibleCar } from '../../support/plausible';
+
+const demo = (name: string) => demoJobs().find((job) => job.name.startsWith(name))!;
+const [marigold, pewter, tinker] = [demo('Marigold'), demo('Old Pewter'), demo('Tinker')];
+const INCH = 25.4;
+const size = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+const withBarrels = (job: Job, id: string, od = 50) =>
+  withParts(job, { bars: { [id]: { barrels: { frame: { od }, axle: { od } } } } });
+
+describe('a tube notched to a barrel', () => {
+  test('leans from it as the bar leans from its bolt: square where the brackets are turned, else by the bar’s own lean', () => {
+    const lean = (brackets: 'turned' | 'square') => {
+      const job = withBarrels(
+        {
+          ...tinker,
+          joints: { ...tinker.joints, 'lower-left': { ...jointsOf(tinker.joints, 'lower-left'), brackets } },
+        },
+        'lower-left',
+      );
+      const link = linksOf(job.rig).find(({ id }) => id === 'lower-left')!;
+      const way = unit(minus(link.axle, link.chassis));
+      return BAR_ENDS.map((end) => {
+        const cut = barCut(job, link).ends[end];
+        const { bolt } = bracketAxes(job, link, end === 'frame' ? 'chassis' : 'axle');
+        return [
+          cut.kind === 'saddle' ? cut.saddle.angleDeg : NaN,
+          (Math.acos(Math.abs(dot(bolt, way))) * 180) / Math.PI,
+        ] as const;
+      });
+    };
+    for (const [angle] of lean('turned')) expect(angle).toBeCloseTo(90, 6);
+    for (const [angle, by] of lean('square')) {
+      expect(angle).toBeCloseTo(by, 9);
+      expect(angle).toBeLessThan(89);
+    }
+  });
+
+  test('its bolts are clocked alike from either end, and a mirrored bar is clocked the other way', () => {
+    fc.assert(
+      fc.property(plausibleCar, (job) => {
+        for (const link of linksOf(job.rig)) {
+          const { clockDeg } = barCut(job, link);
+          expect(Math.abs(clockDeg)).toBeLessThanOrEqual(90);
+          const flipped = link.id.replace('left', 'right');
+          const other = linksOf(job.rig).find(({ id }) => id === flipped && id !== link.id);
+          const isMirrored =
+            other &&
+            [link.chassis, link.axle].every((p, i) => {
+              const q = [other.chassis, other.axle][i]!;
+              return Math.hypot(p[0] - q[0], p[1] + q[1], p[2] - q[2]) < 1e-9;
+            });
+          if (isMirrored && Math.abs(clockDeg) < 89)
+            expect(barCut(job, other).clockDeg).toBeCloseTo(-clockDeg, 6);
+        }
+      }),
+      { numRuns: 60, endOnFailure: true },
+    );
+  });
+});
+
+describe('the jig', () => {
+  test('every bar is on one setting, at its own length; what is alike shares one', () => {
+    fc.assert(
+      fc.property(plausibleCar, (job) => {
+        const { bars } = jobCut(job);
+        const sets = jigSets(job, bars);
+        expect(sets.flatMap((set) => set.bars).sort()).toEqual(bars.map(({ id }) => id).sort());
+        for (const set of sets)
+          for (const id of set.bars) {
+            const link = linksOf(job.rig).find((one) => one.id === id)!;
+            expect(Math.abs(set.apart - distance(link.chassis, link.axle))).toBeLessThan(0.1);
+          }
+      }),
+      { numRuns: 30, endOnFailure: true },
+    );
+    // Marigold's lower links are unlike left and right, Cinder's are alike.
+    const cinder = demo('Cinder');
+    expect(jigSets(cinder, jobCut(cinder).bars).map((set) => set.bars.length)).toEqual([4, 1]);
+    const sets = jigSets(marigold, jobCut(marigold).bars);
+    expect(sets.map((set) => set.bars.length)).toEqual([1, 1, 1, 1]);
+    // Nothing that is welded at both ends is turned to suit: it is clocked.
+    const welded = withBarrels(marigold, 'panhard');
+    const [before, after] = [sets, jigSets(welded, jobCut(welded).bars)].map(
+      (of) => of.find((set) => set.bars.includes('panhard'))!.clockDeg,
+    );
+    expect(before).toBeNull();
+    expect(Math.abs(after!)).toBeGreaterThan(45);
+  });
+
+  test('its plate has the two holes of each setting as far apart as its bars are long', () => {
+    const { bars } = jobCut(tinker);
+    const sets = jigSets(tinker, bars);
+    const drills = jigOf(tinker, { bars }).paths.filter(({ layer }) => layer === 'DRILL');
+    expect(drills).toHaveLength(2 * sets.length);
+    sets.forEach(({ apart }, i) => {
+      const [a, b] = [drills[2 * i]!.origin, drills[2 * i + 1]!.origin];
+      expect(b[0]! - a[0]!).toBeCloseTo(apart, 9);
+      expect(b[1]).toBeCloseTo(a[1]!, 9);
+    });
+  });
+});
+
+describe('a spring plate', () => {
+  const plates: fc.Arbitrary<SpringPlate> = fc.record({
+    tube: size(50, 110),
+    leafWidth: size(40, 90),
+    pack: size(10, 90),
+    pad: size(0, 20),
+    plate: size(5, 15),
+    edge: size(5, 25),
+    uBolt: size(8, 20),
+    pin: size(6, 20),
+    trim: size(0, 15),
+  });
+
+  test('its U-bolts clear tube and leaves, its holes keep their edge, the pin’s is in the middle or drawn out to both sides of it', () => {
+    fc.assert(
+      fc.property(plates, (of) => {
+        for (const [x, y] of legsOf(of)) {
+          expect(Math.abs(x) - of.uBolt / 2).toBeCloseTo(of.tube / 2, 9);
+          expect(Math.abs(y) - of.uBolt / 2).toBeCloseTo(of.leafWidth / 2, 9);
+        }
+        const drawing = springPlateDrawing(of);
+        const circles = drawing.paths.filter(({ type }) => type === 'circle');
+        expect(circles).toHaveLength(of.trim > 0 ? 6 : 5);
+        const { high } = extentsOf({
+          ...drawing,
+          paths: drawing.paths.filter(({ layer }) => layer === 'CUT'),
+        });
+        const hole = of.uBolt + INCH / 32;
+        expect(high[0] - (of.tube + of.uBolt) / 2 - hole / 2).toBeCloseTo(of.edge, 9);
+        expect(circles.slice(4).map(({ origin }) => origin[0])).toEqual(
+          of.trim > 0 ? [-of.trim, of.trim] : [0],
+        );
+      }),
+    );
+  });
+
+  // By hand: 3 in tube, 1/4 pad, 1 3/4 pack, 3/8 plate, 1/2-13 with washer, deep nut and three threads out.
+  test('its U-bolts reach through the whole stack', () => {
+    const of = {
+      tube: 3,
+      leafWidth: 2.5,
+      pack: 1.75,
+      pad: 0.25,
+      plate: 0.375,
+      edge: 0.375,
+      uBolt: 0.5,
+      pin: 0.5,
+      trim: 0,
+    };
+    const inches = Object.fromEntries(Object.entries(of).map(([key, v]) => [key, v * INCH])) as SpringPlate;
+    const { inside, length } = uBoltFor(inches);
+    expect(inside / INCH).toBeCloseTo(3, 9);
+    expect(length / INCH).toBeCloseTo(3 + 0.25 + 1.75 + 0.375 + 0.1 + 0.55 + 3 / 13, 2);
+  });
+
+  test('it is made for a car with leaves alone, two of it, and is kept in the job’s file', async () => {
+    expect(springPlateOf(marigold)).toBeNull();
+    const said = withSpringPlate(pewter, { leafWidth: 50.8, trim: 6 });
+    expect(readJob(writeJob(said)).parts).toEqual(said.parts);
+    expect(withSpringPlate(said, { leafWidth: undefined, trim: undefined }).parts).toEqual(pewter.parts);
+    const cut = jobCut(said);
+    expect(cut.flats.find(({ id }) => id === 'spring-plate')).toMatchObject({ quantity: 2 });
+    expect(cut.uBolts).toMatchObject({ quantity: 4, inside: springPlateOf(said)!.tube });
+    expect(shoppingList(said, cut).some(({ what }) => what.startsWith('U-bolt'))).toBe(true);
+    const names = (await cutFiles(said)).map(({ name }) => name);
+    expect(names).toEqual(expect.arrayContaining(['spring-plate.dxf', 'spring-plate.svg', 'jig.dxf']));
+    expect(shoppingList(marigold, jobCut(marigold)).some(({ what }) => what.startsWith('U-bolt'))).toBe(
+      false,
+    );
+  });
+});
