@@ -41,7 +41,7 @@ export function Jig({ cut }: { cut: JobCut }) {
       </table>
       <p className="hint">
         Stand the axle on rests at ride height and hold bars and brackets by strips from eye to eye while they
-        are tacked. Measure eye to eye again when each weld is cold: Weld asks for it before the next one.{' '}
+        are tacked; measure eye to eye again when each weld is cold. A threaded end turns to suit its bolt.{' '}
         <Button
           type="link"
           aria-label="DXF of the jig"
@@ -56,11 +56,13 @@ export function Jig({ cut }: { cut: JobCut }) {
 
 /** How far the eyes of a bar are turned to each other. */
 function sayClock({ clockDeg, bent }: JigSet): string {
-  const turned =
+  const welded =
     clockDeg === null
-      ? 'a threaded end turns to suit its bolt'
+      ? []
       : Math.abs(clockDeg) < 0.5
-        ? 'its bolts lie one way'
-        : `the axle’s bolt ${Math.abs(clockDeg).toFixed(0)}° ${clockDeg > 0 ? 'clockwise' : 'anticlockwise'} from the frame’s, seen from the frame`;
-  return bent ? `${turned}; bent` : turned;
+        ? ['its bolts lie one way']
+        : [
+            `the axle’s bolt ${Math.abs(clockDeg).toFixed(0)}° ${clockDeg > 0 ? 'clockwise' : 'anticlockwise'} from the frame’s, seen from the frame`,
+          ];
+  return [...(bent ? ['bent'] : []), ...welded].join(', ');
 }
