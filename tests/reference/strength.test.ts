@@ -3,6 +3,7 @@ import { Matrix, solve } from 'ml-matrix';
 import { THREADS } from '@/core/materials/threads';
 import { METALS } from '@/core/materials/metals';
 import { bentBarStress, columnOf, eulerInPlane, sectionValues } from '@/core/strength/bar';
+import { rangeFor } from '@/core/strength/fatigue';
 import { boltBending, boltShearLoad } from '@/core/strength/bolt';
 import { braceShare, rootSection, wallBending } from '@/core/strength/bracket';
 import { tabLoads } from '@/core/strength/tab';
@@ -129,6 +130,33 @@ describe('against beams', () => {
       expect(Math.abs(ours / braceForce - 1)).toBeLessThan(0.006);
     },
   );
+});
+
+// AISC 360 appendix 3, from memory: where the sloping lines reach the ranges that are borne without end, millions of times.
+describe('loads that come and go', () => {
+  test.each([
+    ['toe', 4.4, 10],
+    ['throat', 5.9, 8],
+    ['thread', 1.14, 7],
+  ] as const)('%s: %f million times at %f ksi', (detail, millions, ksi) => {
+    expect(rangeFor(detail, 1e6 * millions) / KSI / ksi).toBeCloseTo(1, 1);
+    expect(rangeFor(detail, 1e9) / KSI).toBeCloseTo(ksi, 6);
+  });
+
+  test('the oftener, the less', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('toe' as const, 'throat' as const, 'thread' as const),
+        fc.integer({ min: 1000, max: 10_000_000 }),
+        (detail, times) => {
+          expect(rangeFor(detail, 2 * times)).toBeLessThanOrEqual(rangeFor(detail, times));
+          // Eight times as often is half as much, where the slope is a third.
+          if (detail !== 'throat' && rangeFor(detail, 8 * times) > rangeFor(detail, 1e12) + 1e-9)
+            expect(rangeFor(detail, times) / rangeFor(detail, 8 * times)).toBeCloseTo(2, 9);
+        },
+      ),
+    );
+  });
 });
 
 describe('bolts and tabs', () => {

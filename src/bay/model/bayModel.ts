@@ -1,7 +1,9 @@
 import { axleToChassis, type Attitude } from '@/core/kinematics/attitude';
 import { isReached, type SweptPose } from '@/core/kinematics/pose';
 import type { LocateResult, SideCentre } from '@/core/locate/types';
+import { plateOutlines } from '@/core/job/bracketShape';
 import { railsOf, type Rail } from '@/core/job/frameRails';
+import { LINK_ENDS } from '@/core/job/parts';
 import { measured } from '@/core/survey/readings';
 import { pathAt } from '@/core/clearance/barPath';
 import { instantCentrePath } from '@/core/locate/instantCentre';
@@ -38,6 +40,9 @@ export type Thing = { obstacle: Obstacle; points: Point[] };
 /** A member that is not drawn as a bar, its lines as they stand now. */
 type Shape = { id: string; kind: 'arm' | 'leaf' | 'crank'; lines: Point[][] };
 
+/** A plate of a bracket, by the bar it holds and what it stands on: its outline as it stands now. */
+type Plate = { member: string; on: 'chassis' | 'axle'; outline: Point[] };
+
 /** A point by which a member is mounted, as it stands now and where it is at ride height. */
 type DrawnMount = Mount & { member: string; now: Point };
 
@@ -53,6 +58,8 @@ export type Figure = {
   /** centre section, cover and pinion nose: the points each is drawn round */
   housing: Point[][];
   bars: Bar[];
+  /** plates of the brackets of bars, as they are cut */
+  plates: Plate[];
   shapes: Shape[];
   /** springs, shocks and the sway bar */
   roll: RollFigures;
@@ -125,6 +132,7 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
   // A tie rod is drawn once somebody has measured where it runs.
   const drawn = HOUSING.filter((id) => id !== TIE_ROD || job.bodies.tieRodAhead !== undefined);
   const housing = (rig.obstacles ?? []).filter((o) => drawn.includes(o.id)).map(cornersOf);
+  const plates = platesOf(job);
   const figure = (pose: Attitude): Figure => {
     const place = axleToChassis(pose, tireRadius);
     return {
@@ -132,6 +140,10 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
       tube: [place([0, inner, tireRadius]), place([0, -inner, tireRadius])],
       centre: place([0, 0, tireRadius]),
       housing: housing.map((points) => points.map(place)),
+      plates: plates.map((plate) => ({
+        ...plate,
+        outline: plate.on === 'axle' ? plate.outline.map(place) : plate.outline,
+      })),
       shaft: shaftOf(job, place),
       dragLink: rig.steering ? [rig.steering.pitman, place(rig.steering.knuckle)] : null,
       shapes: rig.members.flatMap((m) => shapeOf(m, rig, place)),
@@ -247,6 +259,14 @@ function cornersOf(o: Obstacle): Point[] {
   });
 }
 const RIM = 32;
+
+/** The plates of all brackets of bars, at ride height. */
+const platesOf = (job: Job): Plate[] =>
+  linksOf(job.rig).flatMap((link) =>
+    LINK_ENDS.flatMap((on) =>
+      plateOutlines(job, link, on).map((outline) => ({ member: link.id, on, outline })),
+    ),
+  );
 
 /** The holes of every bracket that has them, at ride height. */
 function holesOf({ rig, holes }: Job): BayModel['holes'] {

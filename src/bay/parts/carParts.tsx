@@ -165,26 +165,15 @@ function Shaft({ sheet, shaft }: { sheet: Sheet; shaft: NonNullable<Figure['shaf
   );
 }
 
-/** A plate from a rail or a tube down or up to an eye. */
-export function Plate({
-  root,
-  eye,
-  rootWidth,
-  eyeWidth,
-  className,
-}: {
-  root: Flat;
-  eye: Flat;
-  rootWidth: number;
-  eyeWidth: number;
-  className: string;
-}) {
-  const beyond = eye[1] > root[1] ? eyeWidth * 0.6 : -eyeWidth * 0.6;
-  const d = path([
-    [root[0] - rootWidth / 2, root[1]],
-    [root[0] + rootWidth / 2, root[1]],
-    [eye[0] + eyeWidth / 2, eye[1] + beyond],
-    [eye[0] - eyeWidth / 2, eye[1] + beyond],
-  ]);
-  return <path className={className} d={`${d}Z`} />;
+/** The plates of brackets as they are cut: all of them, or those of one bar. */
+export function Plates({ sheet, figure, of }: { sheet: Sheet; figure: Figure; of?: string }) {
+  return figure.plates
+    .filter(({ member }) => of === undefined || member === of)
+    .map(({ on, outline }, i) => (
+      <path
+        key={i}
+        className={`${on === 'axle' ? 'zinc' : 'oxide'} plate`}
+        d={`${path(outline.map(sheet.at))}Z`}
+      />
+    ));
 }

@@ -8,7 +8,7 @@ import { RollParts } from '@/bay/parts/RollParts';
 import { Things } from '@/bay/parts/Obstacles';
 import { lateral, placesAlong, type BayModel } from '@/bay/model/bayModel';
 import { Mounts } from '@/bay/handles/Mounts';
-import { Axle, BarLine, Ghost, Shapes, Tyres } from '@/bay/parts/carParts';
+import { Axle, BarLine, Ghost, Plates, Shapes, Tyres } from '@/bay/parts/carParts';
 import { fit, type Box, type Sheet } from './projection';
 import type { WorkProps } from './viewProps';
 import type { Point } from '@/core/geometry/vector';
@@ -54,6 +54,7 @@ export function PlanWork({ sheet, model, bar, tape, movable, figures, layers }: 
   return (
     <g>
       {layers.swept && <Swept sheet={sheet} model={model} />}
+      <Plates sheet={sheet} figure={model.now} />
       <Shapes sheet={sheet} figure={model.now} />
       {model.now.bars
         .filter((b) => b.id !== bar?.id)

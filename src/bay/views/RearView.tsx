@@ -8,9 +8,9 @@ import { Forces } from '@/bay/parts/Forces';
 import { Swept } from '@/bay/parts/KinematicLines';
 import { RollParts } from '@/bay/parts/RollParts';
 import { Things } from '@/bay/parts/Obstacles';
-import { lateral, type Bar, type BayModel } from '@/bay/model/bayModel';
+import { lateral, type BayModel } from '@/bay/model/bayModel';
 import { Holes, Mounts } from '@/bay/handles/Mounts';
-import { Axle, BarLine, Floor, Ghost, Plate, Shapes, Tyres } from '@/bay/parts/carParts';
+import { Axle, BarLine, Floor, Ghost, Plates, Shapes, Tyres } from '@/bay/parts/carParts';
 import { fit, type Box, type Flat, type Sheet } from './projection';
 import type { WorkProps } from './viewProps';
 import type { LinkMember } from '@/core/rig/members/link';
@@ -47,7 +47,7 @@ export function RearWork({ sheet, model, bar, tape, movable, figures, layers }: 
         (figure, i) =>
           figure && <Tyres key={i} sheet={sheet} model={model} figure={figure} className="ghost" />,
       )}
-      {now && <Brackets sheet={sheet} model={model} bar={now} />}
+      <Plates sheet={sheet} figure={model.now} of={now?.id} />
       {layers.swept && <Swept sheet={sheet} model={model} />}
       {now &&
         [bump, droop, leftUp].map(
@@ -107,39 +107,6 @@ function Rails({ sheet, model }: { sheet: Sheet; model: BayModel }) {
           />
         );
       })}
-    </g>
-  );
-}
-
-/** Plates are drawn where a bracket must reach, not how it is made: from the nearer rail to the frame end, from the tube to the axle end. */
-function Brackets({ sheet, model, bar }: { sheet: Sheet; model: BayModel; bar: Bar }) {
-  const rail = model.rails.find((r) => Math.sign(r.outside) === Math.sign(bar.chassis[1] || 1))!;
-  const middle = rail.outside - Math.sign(rail.outside) * (rail.width / 2);
-  const share = Math.min(
-    1,
-    Math.max(0, (model.now.tube[0][1] - bar.axle[1]) / (model.now.tube[0][1] - model.now.tube[1][1])),
-  );
-  const onTube = model.now.tube[0].map((v, k) => v + share * (model.now.tube[1][k]! - v)) as [
-    number,
-    number,
-    number,
-  ];
-  return (
-    <g>
-      <Plate
-        className="oxide plate"
-        root={sheet.at([0, middle, rail.underside])}
-        eye={sheet.at(bar.chassis)}
-        rootWidth={90 * sheet.k}
-        eyeWidth={56 * sheet.k}
-      />
-      <Plate
-        className="zinc plate"
-        root={sheet.at(onTube)}
-        eye={sheet.at(bar.axle)}
-        rootWidth={84 * sheet.k}
-        eyeWidth={52 * sheet.k}
-      />
     </g>
   );
 }

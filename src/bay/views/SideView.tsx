@@ -5,7 +5,7 @@ import { LinesOfPull, RollAxis, Swept } from '@/bay/parts/KinematicLines';
 import type { BayModel } from '@/bay/model/bayModel';
 import { placesAlong } from '@/bay/model/bayModel';
 import { Holes, Mounts } from '@/bay/handles/Mounts';
-import { Axle, BarLine, Floor, Shapes, Tyres } from '@/bay/parts/carParts';
+import { Axle, BarLine, Floor, Plates, Shapes, Tyres } from '@/bay/parts/carParts';
 import { RollParts } from '@/bay/parts/RollParts';
 import { Things } from '@/bay/parts/Obstacles';
 import { fit, type Box, type Sheet } from './projection';
@@ -53,6 +53,7 @@ export function SideWork({ sheet, model, tape, movable, layers }: WorkProps) {
       {layers.swept && <Swept sheet={sheet} model={model} />}
       {layers.lines && <LinesOfPull sheet={sheet} model={model} />}
       {layers.lines && <RollAxis sheet={sheet} model={model} />}
+      <Plates sheet={sheet} figure={model.now} />
       <Shapes sheet={sheet} figure={model.now} />
       {model.now.bars.map((b) => (
         <BarLine key={b.id} sheet={sheet} bar={b} className="bar link" />

@@ -13,6 +13,28 @@ const SHARP = 1e-3;
 const flankTop = ({ edge, holes }: TabShape): number =>
   Math.min(Math.max(...holes), Math.max(edge, Math.min(...holes)));
 
+/** How many corners stand for a quarter of a nose, and for its foot, where a tab is only drawn. */
+const ROUND = 4;
+const FOOT = 12;
+
+/** Corners that a tab is drawn by, mm, from one end of its foot all round. */
+export function tabCorners(shape: TabShape): Place[] {
+  const { foot, width, edge, holes } = shape;
+  const [w, top] = [width / 2, Math.max(...holes) + edge];
+  const r = Math.min(edge, w);
+  const nose = Array.from({ length: ROUND + 1 }, (_, i): Place => {
+    const turn = (Math.PI / 2) * (i / ROUND);
+    return [w - r + r * Math.cos(turn), top - r + r * Math.sin(turn)];
+  });
+  const step = Math.max(1, Math.round((foot.length - 1) / FOOT));
+  const flank: Place[] = [[w, flankTop(shape)], ...nose];
+  return [
+    ...foot.filter((_, i) => i % step === 0 || i === foot.length - 1),
+    ...flank,
+    ...flank.map(([x, y]): Place => [-x, y]).reverse(),
+  ];
+}
+
 /** Whether a tab has steel between its foot and its flanks: on a tube it may reach round so far that they cross. */
 export function isFootClear(shape: TabShape): boolean {
   const mirrored = shape.foot.map(([u, v]): Place => [-u, v]).reverse();

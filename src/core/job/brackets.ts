@@ -2,10 +2,11 @@ import { bodiesOf } from '@/core/clearance/bodies';
 import { segmentToSegment } from '@/core/geometry/closestApproach';
 import { segmentsOf } from '@/core/geometry/shapes';
 import type { Point } from '@/core/geometry/vector';
-import { kindOf } from '@/core/rig/members/members';
+import { kindOf, linksOf } from '@/core/rig/members/members';
 import type { MountKey } from '@/core/rig/members/kind';
 import type { Obstacle, Rig } from '@/core/rig/schema';
 import { bracketId } from './bodyNames';
+import { bracketBody } from './bracketShape';
 import { sizeOf } from './bodySizes';
 import type { Job } from './jobSchema';
 
@@ -23,19 +24,25 @@ const BRACKETED: readonly MountKey[] = [
 /** Mounts nearer to a bracket than this stand in it, mm: three inches. */
 const SHARED = 76;
 
-type Bracket = { member: string; body: Obstacle & { shape: 'capsule' } };
+type Bracket = { member: string; key: MountKey; body: Obstacle & { shape: 'capsule' } };
 
 /**
- * The brackets of all members, mm: on the frame the ears round the eye, which are there whatever they hang on; on the axle all of it,
- * from the eye to the tube.
+ * The brackets of all members, mm: of links as they are made, from tube or rail to past the eye; of others as thick as is usual, on the
+ * frame the ears round the eye, on the axle from the eye to the tube.
  */
-export const bracketsOf = (job: Job): Obstacle[] =>
-  standing(job.rig, sizeOf(job, 'bracket') / 2).map(({ body }) => body);
+export function bracketsOf(job: Job): Obstacle[] {
+  const radius = sizeOf(job, 'bracket') / 2;
+  return standing(job.rig).map(({ member, key, body }) => {
+    const link = linksOf(job.rig).find(({ id }) => id === member);
+    const isOfLink = link && (key === 'chassis' || key === 'axle');
+    return isOfLink ? bracketBody(job, link, key, body.id) : { ...body, radius };
+  });
+}
 
 /** What each bracket is fastened to, beside what its own carrier has: its member, and whatever else is mounted in it. */
 export function joinedToBrackets(rig: Rig): [string, string][] {
   const mounted = bodiesOf(rig).filter((body) => body.mounts.length > 0);
-  return standing(rig, 0).flatMap(({ member, body: bracket }) =>
+  return standing(rig).flatMap(({ member, body: bracket }) =>
     mounted
       .filter(
         ({ id, mounts }) =>
@@ -51,7 +58,8 @@ export function joinedToBrackets(rig: Rig): [string, string][] {
   );
 }
 
-function standing(rig: Rig, radius: number): Bracket[] {
+/** Where brackets stand: from the eye to the axle's middle, or at the eye alone. */
+function standing(rig: Rig): Bracket[] {
   return rig.members.flatMap((member) =>
     kindOf(member)
       .mounts(member)
@@ -59,7 +67,7 @@ function standing(rig: Rig, radius: number): Bracket[] {
       .map(({ key, on, point }): Bracket => {
         const to: Point = on === 'axle' ? [0, point[1], rig.tireRadius] : point;
         const id = bracketId(member.id, key);
-        return { member: member.id, body: { id, on, shape: 'capsule', from: point, to, radius } };
+        return { member: member.id, key, body: { id, on, shape: 'capsule', from: point, to, radius: 0 } };
       }),
   );
 }

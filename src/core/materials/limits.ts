@@ -95,6 +95,13 @@ export const LIMITS = {
     wanted: { street: 1.5, autocross: 1.5, drag: 1.5, offroad: 2, tow: 1.75 } satisfies Record<Use, number>,
     alone: 1.25,
     breaks: 1.25,
+    cycles: {
+      street: 100_000,
+      autocross: 100_000,
+      drag: 50_000,
+      offroad: 200_000,
+      tow: 200_000,
+    } satisfies Record<Use, number>,
   },
 
   /** before a weld, mm: bar level, eye to eye, and the nearest anything */

@@ -2,9 +2,11 @@ import { leastEngagement } from '@/core/fabricate/adjustableBar';
 import { distance, dot, minus, unit, type Point } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
 import { barOf, madeUp, metalOf, threadedEnds, threadedMetal, type Bar } from '@/core/job/parts';
+import { LIMITS } from '@/core/materials/limits';
 import { THREADS } from '@/core/materials/threads';
 import type { LinkMember } from '@/core/rig/members/link';
 import { bentBarStress, columnOf, eulerInPlane, modulusInPlane, sectionValues } from '@/core/strength/bar';
+import { rangeFor } from '@/core/strength/fatigue';
 import { stressArea, strippingLoad } from '@/core/strength/thread';
 import { sayStrength, type Trial } from './governing';
 import type { Inputs } from './types';
@@ -20,6 +22,7 @@ export function barTrials(job: Job, link: LinkMember): Trial[] {
   return [
     ...bodyTrials(job, bar, distance(link.chassis, link.axle), offset > STRAIGHT ? offset : 0),
     ...threaded.flatMap((end) => threadTrials(job, link, bar, end)),
+    ...(threaded.length ? [shankInTime(job, bar)] : []),
     ...(bar.rated === null || threaded.length === 0 ? [] : [rodEndTrial(bar.rated)]),
   ];
 }
@@ -130,6 +133,24 @@ function threadTrials(job: Job, link: LinkMember, bar: Bar, end: 'frame' | 'axle
       }),
     },
   ];
+}
+
+/** The shank of a rod end at the root of its thread, pulled and pushed by turns. */
+function shankInTime(job: Job, { thread }: Bar): Trial {
+  const { diameter: d, pitch: p } = THREADS[thread];
+  const At = stressArea({ diameter: d, pitch: p });
+  const times = LIMITS.strength.cycles[job.use];
+  return {
+    check: 'fatigue-shank',
+    unit: 'N/mm²',
+    fails: 'cracks',
+    formula: 'ΔP / A_t, against (3.9e8 / times)^(1/3), at least 7, in 1,000 psi',
+    source:
+      'AISC 360 appendix 3, category G, from memory; so many times: common practice, no published source',
+    comesAndGoes: true,
+    asks: (force) => ({ demand: Math.abs(force) / At, capacity: rangeFor('thread', times) }),
+    inputs: () => ({ thread, d, p, A_t: At, times }),
+  };
 }
 
 const rodEndTrial = (rated: number): Trial => ({

@@ -6,6 +6,8 @@ import { sizeOf } from '@/core/job/bodySizes';
 import { BOLT_GRADES, ELECTRODES } from '@/core/materials/metals';
 import { coarsePitch } from '@/core/materials/threads';
 import type { LinkMember } from '@/core/rig/members/link';
+import { LIMITS } from '@/core/materials/limits';
+import { rangeFor, type DetailName } from '@/core/strength/fatigue';
 import { columnOf, sectionValues } from '@/core/strength/bar';
 import { boltBending, boltShearLoad } from '@/core/strength/bolt';
 import { braceShare, rootLoads, rootSection, wallBending, type BracketAxes } from '@/core/strength/bracket';
@@ -178,6 +180,40 @@ function rootTrials(
       }),
     },
   ];
+  const times = LIMITS.strength.cycles[job.use];
+  const inTime = (
+    check: Trial['check'],
+    detail: DetailName,
+    formula: string,
+    category: string,
+    of: Trial,
+  ): Trial => ({
+    ...of,
+    check,
+    formula,
+    fails: 'cracks',
+    comesAndGoes: true,
+    source: `AISC 360 appendix 3, category ${category}, from memory; so many times: common practice, no published source`,
+    asks: (force) => ({ demand: of.asks(force).demand, capacity: rangeFor(detail, times) }),
+    inputs: (force) => ({ ...of.inputs(force), times }),
+  });
+  const [bending, , throatOfAll] = trials as [Trial, Trial, Trial];
+  trials.push(
+    inTime(
+      'fatigue-toe',
+      'toe',
+      'ΔM / Z + ΔN / A, against (44e8 / times)^(1/3), at least 10, in 1,000 psi',
+      'C',
+      bending,
+    ),
+    inTime(
+      'fatigue-weld',
+      'throat',
+      'change of force on a millimetre of weld / (0.707 · leg · share welded), against (150e10 / times)^0.167, at least 8, in 1,000 psi',
+      'F',
+      throatOfAll,
+    ),
+  );
   return trials.filter(({ check }) => check !== 'root-across' || loads(1).across > 1e-3 * reach);
 }
 

@@ -170,6 +170,9 @@ const LEVERS: Record<CheckName, Lever[]> = {
   'root-across': [boxed, thicker],
   weld: [allRound, biggerFillet, deeper],
   'rail-wall': [backed],
+  'fatigue-shank': [biggerThread],
+  'fatigue-weld': [allRound, biggerFillet, deeper],
+  'fatigue-toe': [deeper, thicker],
   brace: [],
 };
 

@@ -12,6 +12,8 @@ export type Trial = {
   formula: string;
   source: string;
   asks: (force: number) => Asked;
+  /** it is made of what comes and goes: of the difference between two cases, not of one */
+  comesAndGoes?: boolean;
   /** the values that go into it, with the force that governs */
   inputs: (force: number) => Inputs;
 };
@@ -31,7 +33,7 @@ export function governing(
   cases: CaseForces[],
   wanted: number,
 ): Check | null {
-  const { asks, inputs, ...said } = trial;
+  const { check, unit, fails, formula, source, asks, inputs } = trial;
   const tried = cases.map((one) => {
     const force = one.members[member] ?? 0;
     const asked = asks(force);
@@ -41,7 +43,11 @@ export function governing(
   if (!worst) return null;
   return {
     part,
-    ...said,
+    check,
+    unit,
+    fails,
+    formula,
+    source,
     case: worst.name,
     ...worst.asked,
     factor: worst.factor,

@@ -1,5 +1,5 @@
-/** What happens to a part past what it holds: it bends and shows it, folds up as a column, is torn or sheared through, or strips its thread. */
-export type Failure = 'bends' | 'buckles' | 'breaks' | 'strips';
+/** What happens to a part past what it holds: it bends and shows it, folds up as a column, is torn or sheared through, strips its thread, or cracks in time. */
+export type Failure = 'bends' | 'buckles' | 'breaks' | 'strips' | 'cracks';
 
 /** The checks of a bar, of its thread at either end, and of a bracket with its bolt and weld. */
 export const CHECKS = {
@@ -22,6 +22,9 @@ export const CHECKS = {
   'root-across': 'Plates, bent aside',
   weld: 'Weld',
   'rail-wall': 'Wall behind it',
+  'fatigue-shank': 'Shanks, in time',
+  'fatigue-weld': 'Weld, in time',
+  'fatigue-toe': 'Plates beside their weld, in time',
   brace: 'Brace, as a column',
 } as const;
 export type CheckName = keyof typeof CHECKS;

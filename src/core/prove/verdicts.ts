@@ -5,7 +5,7 @@ import { partName, spokenPart } from '@/core/provenance/inputs';
 import { capital } from '@/core/rig/names';
 import type { Finding, Remedy, Verdict } from '@/core/verdict/verdict';
 import { partFaults } from './faults';
-import { isShort, weakestFirst } from './prove';
+import { isShort, isUnderOne, weakestFirst } from './prove';
 import { CHECKS, type Check, type CheckName, type Failure, type Proof } from './types';
 
 /** What of a part gives way, as the subject of a sentence, and in how many. */
@@ -29,6 +29,9 @@ const SUBJECT: Record<CheckName, string> = {
   'root-across': 'its plates, bent aside,',
   weld: 'the weld',
   'rail-wall': 'the rail’s wall',
+  'fatigue-shank': 'its shanks, pulled to and fro,',
+  'fatigue-weld': 'the weld, pulled to and fro,',
+  'fatigue-toe': 'its plates beside their weld, bent to and fro,',
   brace: 'its brace',
 };
 
@@ -37,6 +40,7 @@ const GOES: Record<Failure, string> = {
   buckles: 'It folds up.',
   breaks: 'It breaks with little warning.',
   strips: 'The thread strips, and the end comes out.',
+  cracks: 'It cracks in time, and does not show it before: look there for cracks at every service.',
 };
 
 /** A factor, with as many places as tell it from what is wanted. */
@@ -72,7 +76,7 @@ export function proveVerdicts(
     ...partFaults(job),
     ...weak.map((check): Verdict => ({ ...weakVerdict(job, check), remedies: cures(check) })),
     ...(weak.length ? [] : [allHold(job, weakest)]),
-    ...(checks.some(({ factor }) => factor < 1) ? [] : [firstToGo(job, checks)]),
+    ...(checks.some(isUnderOne) ? [] : [firstToGo(job, checks)]),
   ];
 }
 
@@ -89,7 +93,7 @@ function weakestOfParts(job: Job, checks: Check[]): Check[] {
 
 function weakVerdict(job: Job, check: Check): Omit<Verdict, 'remedies'> {
   const { part, factor, wanted, demand, capacity, unit } = check;
-  const state: Finding = factor < 1 ? 'stop' : 'look';
+  const state: Finding = isUnderOne(check) ? 'stop' : 'look';
   const name = capital(partName(job, part));
   const say = (value: number) =>
     Number.isFinite(value) ? sayAmount(value, unit, job.tape) : 'more than there is';
@@ -122,7 +126,7 @@ const goesAt = ({ check, factor }: Check): number => (check === 'weld' ? factor 
 
 /** What of the whole goes first when it is asked too much, which had better be something that bends. */
 function firstToGo(job: Job, checks: Check[]): Verdict {
-  const order = [...checks].sort((a, b) => goesAt(a) - goesAt(b));
+  const order = checks.filter(({ fails }) => fails !== 'cracks').sort((a, b) => goesAt(a) - goesAt(b));
   const first = order[0]!;
   const bends = order.find(({ fails }) => fails === 'bends' || fails === 'buckles');
   const sudden = first.fails === 'breaks' || first.fails === 'strips';

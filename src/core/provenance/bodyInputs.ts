@@ -37,10 +37,29 @@ export function bodyInputs(rig: Rig, id: string): InputId[] {
   const member = rig.members.find((m) => m.id === id);
   if (member) return [...mountInputs(rig, [id]), ...MEMBER_SIZE[member.type]!];
   const held = /^bracket:(.*)\/(.*)$/.exec(id);
-  if (held) return [`mount.${held[1]!}/${held[2]!}`, ...sizes('bracket')];
+  // On the frame it reaches to the rail.
+  if (held)
+    return [
+      `mount.${held[1]!}/${held[2]!}`,
+      ...sizes('bracket'),
+      ...(held[2] === 'chassis' ? railInputs(rig, id) : ['read.tubeDiameter']),
+    ];
   if (id === BODY_IDS.driveshaft) return [...mountInputs(rig, [DRIVESHAFT]), ...sizes('driveshaft')];
   if (id === BODY_IDS.dragLink) return [...mountInputs(rig, [STEERING]), ...sizes('dragLink')];
   return OWN.find(([is]) => is.test(id))?.[1] ?? [];
+}
+
+/** Where the rail is that a frame bracket reaches to: its face, and from beside it its width. */
+function railInputs(rig: Rig, bracket: string): InputId[] {
+  const body = rig.obstacles?.find(({ id }) => id === bracket);
+  const isBeside = body?.shape === 'box' && body.max[1] - body.min[1] > body.max[2] - body.min[2];
+  return [
+    'read.track',
+    'read.tireWidth',
+    'read.gapFrame',
+    'read.rideHeight',
+    ...(isBeside ? sizes('railWidth') : []),
+  ];
 }
 
 /** How arms and tube give follows from their sizes. */

@@ -4,9 +4,11 @@ import type { Drawing } from '@/core/fabricate/drawing';
 import { isFootClear, tabDrawing } from '@/core/fabricate/plates';
 import type { Point } from '@/core/geometry/vector';
 import { besideSeat, bracketAxes, bracketOf, footOf, tabOf } from '@/core/job/bracketParts';
+import { bracketBody, plateOutlines } from '@/core/job/bracketShape';
 import { withParts } from '@/core/job/edits/parts';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
+import { LINK_ENDS } from '@/core/job/parts';
 import { partFaults } from '@/core/prove/faults';
 import { proveJob } from '@/core/prove/prove';
 import { linksOf } from '@/core/rig/members/members';
@@ -122,4 +124,48 @@ test('a round that leaves steel gives an outline that never crosses itself, and 
     }),
     { numRuns: 10, endOnFailure: true },
   );
+});
+
+test('a bracket’s body holds the eye and its plates where it is square to the car, and no more than a plate beyond them', () => {
+  let boxes = 0;
+  fc.assert(
+    fc.property(plausibleCar, (job) => {
+      for (const link of linksOf(job.rig))
+        for (const end of LINK_ENDS) {
+          const body = bracketBody(job, link, end, 'bracket');
+          expect(body.on).toBe(end);
+          if (body.shape !== 'box') {
+            expect(body).toMatchObject({ shape: 'capsule', from: link[end] });
+            continue;
+          }
+          boxes++;
+          const { min, max } = body;
+          link[end].forEach((v, k) => {
+            expect(v).toBeGreaterThan(min[k]!);
+            expect(v).toBeLessThan(max[k]!);
+          });
+          // Past the eye it ends where its plates do, within what ten degrees of turning add.
+          const { out } = bracketAxes(job, link, end);
+          const k = [0, 1, 2].find((i) => Math.abs(out[i]!) > 0.9)!;
+          const tips = plateOutlines(job, link, end).flat();
+          const far = Math.max(...tips.map((p) => Math.sign(out[k]!) * p[k]!));
+          const ends = Math.sign(out[k]!) > 0 ? max[k]! : -min[k]!;
+          expect(ends).toBeGreaterThanOrEqual(far - 1e-6);
+          expect(ends - far).toBeLessThan(0.2 * bracketOf(job, link, end).width);
+        }
+    }),
+    { numRuns: 60, endOnFailure: true },
+  );
+  expect(boxes).toBeGreaterThan(100);
+});
+
+test('plates stand as far apart as what is between them, their eye on the bolt', () => {
+  for (const link of linksOf(marigold.rig))
+    for (const end of LINK_ENDS) {
+      const { middle, spacer, plate } = bracketOf(marigold, link, end);
+      const [a, b] = plateOutlines(marigold, link, end);
+      const { bolt } = bracketAxes(marigold, link, end);
+      const apart = a!.map((p, i) => p.reduce((sum, v, k) => sum + (b![i]![k]! - v) * bolt[k]!, 0));
+      for (const mm of apart) expect(mm).toBeCloseTo(middle + 2 * spacer + 2 * plate, 6);
+    }
 });

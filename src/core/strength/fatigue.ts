@@ -1,0 +1,22 @@
+/** A detail by how its steel cracks under loads that come and go: the constant and exponent of its life, and the range under which it never does, 1,000 psi. */
+type Detail = { constant: number; exponent: number; endless: number };
+
+/** Categories of AISC 360 appendix 3, from memory: C, the toe of a fillet across the pull; F, the throat of a fillet; G, a thread's root. */
+export const DETAILS = {
+  toe: { constant: 44e8, exponent: 1 / 3, endless: 10 },
+  throat: { constant: 150e10, exponent: 0.167, endless: 8 },
+  thread: { constant: 3.9e8, exponent: 1 / 3, endless: 7 },
+} as const satisfies Record<string, Detail>;
+export type DetailName = keyof typeof DETAILS;
+
+/** N/mm² in 1,000 psi. */
+const KSI = 6.894757;
+
+/**
+ * The range of stress, from one end of it to the other, that a detail bears so often, N/mm²: (constant/times)^exponent, never less than what
+ * it bears without end.
+ */
+export function rangeFor(detail: DetailName, times: number): number {
+  const { constant, exponent, endless } = DETAILS[detail];
+  return KSI * Math.max(endless, (constant / times) ** exponent);
+}
