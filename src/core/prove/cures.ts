@@ -168,10 +168,10 @@ const LEVERS: Record<CheckName, Lever[]> = {
   'gross-section': [wider, thicker],
   'root-bending': [deeper, thicker],
   'root-across': [boxed, thicker],
-  weld: [allRound, biggerFillet, deeper],
+  weld: [allRound, biggerFillet, thicker, deeper],
   'rail-wall': [backed],
   'fatigue-shank': [biggerThread],
-  'fatigue-weld': [allRound, biggerFillet, deeper],
+  'fatigue-weld': [allRound, biggerFillet, thicker, deeper],
   'fatigue-toe': [deeper, thicker],
   brace: [],
 };

@@ -13,7 +13,7 @@ export function Jig({ cut }: { cut: JobCut }) {
   const job = useJob();
   const say = (mm: number) => sayLength(mm, job.tape);
   return (
-    <section className="jig">
+    <section className="jig" id="cut-jig">
       <h2 className="cut-sub">Jig</h2>
       <table className="cut-table" data-cut="jig">
         <thead>

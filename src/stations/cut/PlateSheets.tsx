@@ -45,7 +45,7 @@ export function PlateSheets() {
     />
   );
   return (
-    <section className="plate-sheets">
+    <section className="plate-sheets" id="cut-sheets">
       <h2 className="cut-sub">Plates on sheets</h2>
       <div className="cut-tube">
         {size('width', 'Sheet, long', 50, 6000)}

@@ -25,7 +25,7 @@ export function Strengths() {
   const job = useJob();
   const usual = LIMITS.strength.wanted[job.use];
   return (
-    <details className="strengths" data-strengths>
+    <details className="strengths" id="prove-reckoned" data-strengths>
       <summary>What is reckoned with</summary>
       <NumberField
         field="parts/wanted"
