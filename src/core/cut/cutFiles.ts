@@ -11,7 +11,8 @@ import type { BarSection } from '@/core/strength/bar';
 import { MASS } from '@/core/units/unit';
 import { sayLength } from '@/core/units/length';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
-import { jobCut, type BoltOf, type UBoltOf, type FlatPart, type JobCut, type StockOf } from './jobCut';
+import { jobCut, type BoltOf, type UBoltOf, type JobCut, type StockOf } from './jobCut';
+import type { FlatPart } from './flatParts';
 import type { BarCut } from './barCut';
 import { jigDrawing, jigSets, type JigSet } from './jig';
 import { plateSheets, type PlateSheets } from './sheets';
@@ -36,10 +37,16 @@ type PartEntry = {
 };
 
 /** The revision of what is cut: alike for as long as every piece of it is. */
-export const revisionOf = ({ bars, flats, wraps }: Pick<JobCut, 'bars' | 'flats' | 'wraps'>): string =>
+export const revisionOf = ({
+  bars,
+  braces,
+  flats,
+  wraps,
+}: Pick<JobCut, 'bars' | 'braces' | 'flats' | 'wraps'>): string =>
   checksum(
     JSON.stringify([
       bars.map(({ id, blank, finished, bar, ends }) => [id, round(blank), round(finished), bar, ends]),
+      braces.map(({ id, quantity, section, length }) => [id, quantity, section, round(length)]),
       [...flats, ...wraps].map(({ id, quantity, thickness, metal, drawing }) => [
         id,
         quantity,
@@ -124,10 +131,10 @@ const withoutWords = (drawing: Drawing): Drawing => ({ ...drawing, words: [] });
 
 const partsOf = (
   job: Job,
-  { bars, flats, wraps }: JobCut,
+  { bars, braces, flats, wraps }: JobCut,
 ): { job: string; revision: string; parts: PartEntry[] } => ({
   job: job.name,
-  revision: revisionOf({ bars, flats, wraps }),
+  revision: revisionOf({ bars, braces, flats, wraps }),
   parts: [
     ...bars.map((bar): PartEntry => ({
       id: bar.id,
@@ -141,6 +148,18 @@ const partsOf = (
       eyeToEye: bar.eyeToEye,
       mass: bar.mass,
       files: wraps.filter(({ of }) => of === bar.id).flatMap(filesOf),
+    })),
+    ...braces.map((brace): PartEntry => ({
+      id: brace.id,
+      of: brace.of,
+      name: brace.name,
+      kind: 'bar',
+      quantity: brace.quantity,
+      metal: brace.metal,
+      blankLength: brace.length + brace.spare,
+      finishedLength: brace.length,
+      mass: brace.mass,
+      files: [],
     })),
     ...flats.map((flat) => entryOf(flat, 'plate')),
     ...wraps.map((wrap) => entryOf(wrap, 'template')),
@@ -182,7 +201,7 @@ export const sayEnd = ({ bar, ends }: BarCut, end: 'frame' | 'axle', tape: Tape)
 const saidMass = (kg: number, tape: Tape): string => `${MASS.shown(kg, tape).toFixed(2)} ${MASS.sign(tape)}`;
 
 /** The pieces that come off the saw and out of the sheet, a line each. */
-export const cutListCsv = (job: Job, { bars, flats }: JobCut): string =>
+export const cutListCsv = (job: Job, { bars, braces, flats }: JobCut): string =>
   Papa.unparse(
     [
       ...bars.map((bar) => ({
@@ -196,6 +215,18 @@ export const cutListCsv = (job: Job, { bars, flats }: JobCut): string =>
         'frame end': sayEnd(bar, 'frame', job.tape),
         'axle end': sayEnd(bar, 'axle', job.tape),
         weighs: saidMass(bar.mass, job.tape),
+      })),
+      ...braces.map((brace) => ({
+        part: brace.name,
+        quantity: brace.quantity,
+        of: `${saySection(brace.section, job.tape)}, ${brace.metal}`,
+        blank: sayLength(brace.length + brace.spare, job.tape),
+        finished: sayLength(brace.length, job.tape),
+        'eye to eye': '',
+        bends: '',
+        'frame end': 'to fit, mark to mark',
+        'axle end': 'to fit, mark to mark',
+        weighs: saidMass(brace.mass * brace.quantity, job.tape),
       })),
       ...flats.map((flat) => ({
         part: flat.name,

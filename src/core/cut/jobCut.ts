@@ -1,49 +1,46 @@
-import type { Drawing } from '@/core/fabricate/drawing';
 import { boltFor, type BoltChoice } from '@/core/fabricate/boltStack';
 import { nestLengths, type Piece } from '@/core/fabricate/nesting';
-import { plateDrawing, tabDrawing } from '@/core/fabricate/plates';
-import { extentsOf } from '@/core/fabricate/vectorFiles';
-import { springPlateDrawing, uBoltFor } from '@/core/fabricate/springPlate';
-import { wrapDrawing } from '@/core/fabricate/wrap';
+import { uBoltFor } from '@/core/fabricate/springPlate';
 import type { Job } from '@/core/job/jobSchema';
 import { fileStem } from '@/core/job/file';
-import { bracketOf, fastenedTo, tabOf } from '@/core/job/bracketParts';
+import { bracketOf } from '@/core/job/bracketParts';
 import { LINK_ENDS, type LinkEnd } from '@/core/job/parts';
 import { mountId } from '@/core/job/placed';
 import { springPlateOf } from '@/core/job/springPlate';
 import { BOLT_GRADES, METALS } from '@/core/materials/metals';
-import { partName, spokenPart } from '@/core/provenance/inputs';
+import { partName } from '@/core/provenance/inputs';
 import type { LinkMember } from '@/core/rig/members/link';
 import { linksOf } from '@/core/rig/members/members';
-import { leavesOf, pairOf } from '@/core/rig/roles';
+import { leavesOf } from '@/core/rig/roles';
 import { capital } from '@/core/rig/names';
 import { MM_PER_INCH } from '@/core/units/tape';
-import type { BarSection } from '@/core/strength/bar';
-import { BAR_ENDS, barCut, type BarCut } from './barCut';
-
-/** A flat part: what it is called, how many of it, of what, mm; and its drawing. */
-export type FlatPart = {
-  id: string;
-  /** the bar or bracket it belongs to */
-  of: string;
-  name: string;
-  quantity: number;
-  thickness: number;
-  metal: string;
-  /** of one, kg; none of paper */
-  mass: number;
-  drawing: Drawing;
-};
+import { sectionValues, type BarSection } from '@/core/strength/bar';
+import { barCut, type BarCut } from './barCut';
+import { countOf, flatsOf, isSpoken, springPlatesOf, wrapsOf, type FlatPart } from './flatParts';
 
 /** All that a job is cut from. */
 export type JobCut = {
   bars: BarCut[];
+  braces: BraceCut[];
   flats: FlatPart[];
   /** templates to wrap round a tube */
   wraps: FlatPart[];
   stock: StockOf[];
   bolts: BoltOf[];
   uBolts: UBoltOf | null;
+};
+
+/** A brace from a frame bracket to the other rail, mm from mark to mark, and how much longer it is left until it is fitted; kg of one. */
+type BraceCut = {
+  id: string;
+  of: string;
+  name: string;
+  quantity: number;
+  section: BarSection;
+  metal: string;
+  length: number;
+  spare: number;
+  mass: number;
 };
 
 /** The bolt of a bracket, and of how many alike. */
@@ -62,95 +59,51 @@ export const USUAL_STOCK = { length: 240 * MM_PER_INCH, kerf: MM_PER_INCH / 8 };
 export function jobCut(job: Job): JobCut {
   const links = linksOf(job.rig);
   const bars = links.map((link) => barCut(job, link));
+  const braces = links.flatMap((link) => bracesOf(job, link));
   return {
     bars,
+    braces,
     flats: [
       ...links.flatMap((link) => LINK_ENDS.flatMap((end) => flatsOf(job, link, end))),
       ...springPlatesOf(job),
     ],
     wraps: links.flatMap((link, i) => wrapsOf(job, link, bars[i]!)),
-    stock: stockOf(job, bars),
+    stock: stockOf(job, [
+      ...bars.map(({ id, bar, blank }) => ({
+        id,
+        section: bar.section,
+        metal: METALS[bar.metal].name,
+        length: blank,
+      })),
+      ...braces.flatMap(({ quantity, length, spare, ...brace }) =>
+        Array.from({ length: quantity }, () => ({ ...brace, length: length + spare })),
+      ),
+    ]),
     bolts: links.flatMap((link) => LINK_ENDS.flatMap((end) => boltsOf(job, link, end))),
     uBolts: uBoltsOf(job),
   };
 }
 
-/** Whether a part is drawn for its mirror image too: the first of a pair that is alike. */
-const isSpoken = (job: Job, part: string): boolean => spokenPart(job, part) === part;
-const countOf = (job: Job, part: string): number => {
-  const [member = '', end] = part.split('/');
-  const pair = pairOf(member).filter((id) => linksOf(job.rig).some((link) => link.id === id));
-  return pair.filter((id) => spokenPart(job, end ? mountId(id, end) : id) === spokenPart(job, part)).length;
-};
+/** A brace is cut so much longer than from mark to mark, mm: thread and slot take up a cut a quarter of an inch out, and no more. */
+const SPARE = MM_PER_INCH / 4;
 
-/** Backing plates are so much larger than what they back, all round, mm; a web is so much shorter than its plates. */
-const ROUND_IT = MM_PER_INCH / 2;
-
-function flatsOf(job: Job, link: LinkMember, end: LinkEnd): FlatPart[] {
-  const part = mountId(link.id, end);
-  if (!isSpoken(job, part)) return [];
-  const bracket = bracketOf(job, link, end);
-  const tab = tabOf(job, link, end);
-  const { plate, edge, depth, planes, boxed, middle, spacer, backing, metal } = bracket;
-  const { holes } = tab;
-  const name = capital(partName(job, part));
-  const apart = middle + 2 * spacer;
-  const count = countOf(job, part);
-  const flat = (
-    what: string,
-    words: string,
-    quantity: number,
-    thickness: number,
-    drawing: Drawing,
-  ): FlatPart => ({
-    id: fileStem(`${part} ${what}`),
-    of: part,
-    name: `${name}, ${words}`,
-    quantity: quantity * count,
-    thickness,
-    metal: METALS[metal].name,
-    mass: areaOf(drawing) * thickness * METALS[metal].density,
-    drawing: titled(drawing, `${name}, ${words}`),
-  });
-  const webHeight = Math.min(...holes) - edge;
-  return [
-    flat('plate', 'plate', planes, plate, tabDrawing(tab)),
-    ...(boxed && planes === 2 && webHeight > plate
-      ? [flat('web', 'web between the plates', 1, plate, plateDrawing(apart, webHeight))]
-      : []),
-    ...(backing > 0 && fastenedTo(job, link, end) === 'rail'
-      ? [
-          flat(
-            'backing',
-            'backing plate',
-            1,
-            backing,
-            plateDrawing(depth + 2 * ROUND_IT, apart + 2 * plate + 2 * ROUND_IT),
-          ),
-        ]
-      : []),
-  ];
-}
-
-/** The part that a spring's plate belongs to. */
-const SPRING_PLATE = 'spring-plate';
-
-/** The plates under the leaf springs, all alike: one is the other turned round. */
-function springPlatesOf(job: Job): FlatPart[] {
-  const of = springPlateOf(job);
-  if (!of) return [];
-  const drawing = springPlateDrawing(of);
-  const { name, density } = METALS.plate;
+function bracesOf(job: Job, link: LinkMember): BraceCut[] {
+  const of = mountId(link.id, 'chassis');
+  const { brace } = bracketOf(job, link, 'chassis');
+  if (!brace || !isSpoken(job, of)) return [];
+  const section = { shape: 'tube', od: brace.od, wall: brace.wall } as const;
+  const { name: metal, density } = METALS.dom;
   return [
     {
-      id: SPRING_PLATE,
-      of: SPRING_PLATE,
-      name: 'Spring plate',
-      quantity: leavesOf(job.rig).length,
-      thickness: of.plate,
-      metal: name,
-      mass: areaOf(drawing) * of.plate * density,
-      drawing: titled(drawing, 'Spring plate'),
+      id: fileStem(`${of} brace`),
+      of,
+      name: `${capital(partName(job, of))}, brace to the other rail`,
+      quantity: countOf(job, of),
+      section,
+      metal,
+      length: brace.length,
+      spare: SPARE,
+      mass: sectionValues(section).A * brace.length * density,
     },
   ];
 }
@@ -177,80 +130,27 @@ function boltsOf(job: Job, link: LinkMember, end: LinkEnd): BoltOf[] {
   ];
 }
 
-function wrapsOf(job: Job, link: LinkMember, { ends, bar }: BarCut): FlatPart[] {
-  if (!isSpoken(job, link.id)) return [];
-  const name = capital(partName(job, link.id));
-  return BAR_ENDS.flatMap((end): FlatPart[] => {
-    const cut = ends[end];
-    if (cut.kind !== 'saddle') return [];
-    const words = `template for its ${end} end`;
-    return [
-      {
-        id: fileStem(`${link.id} ${end} wrap`),
-        of: link.id,
-        name: `${name}, ${words}`,
-        quantity: 1,
-        thickness: 0,
-        metal: METALS[bar.metal].name,
-        mass: 0,
-        drawing: titled(wrapDrawing(cut.saddle), `${name}, ${words}`),
-      },
-    ];
-  });
-}
-
-/** A drawing with its name on it, in its middle. */
-function titled(drawing: Drawing, name: string): Drawing {
-  const { low, high } = extentsOf(drawing);
-  return { ...drawing, words: [{ at: [(low[0] + high[0]) / 2, low[1] + 6], text: name }] };
-}
-
-/** What a plate weighs by: the area inside its outline less its holes, mm², by the outline's own lines and arcs. */
-function areaOf({ paths }: Drawing): number {
-  let area = 0;
-  for (const path of paths) {
-    if (path.layer === 'DRILL' && path.type === 'circle')
-      area -= Math.PI * (path as { radius?: number }).radius! ** 2;
-    if (path.layer !== 'CUT') continue;
-    for (const [[x1, y1], [x2, y2]] of chordsOf(path)) area += (x1 * y2 - x2 * y1) / 2;
-  }
-  return area;
-}
-
-/** Chords of an arc so fine that their area is the arc's. */
-const CHORDS = 90;
-
-function chordsOf(path: Drawing['paths'][number]): [[number, number], [number, number]][] {
-  if (path.type === 'line') {
-    const { origin, end } = path as unknown as { origin: [number, number]; end: [number, number] };
-    return [[origin, end]];
-  }
-  const { origin, radius, startAngle, endAngle } = path as unknown as {
-    origin: [number, number];
-    radius: number;
-    startAngle: number;
-    endAngle: number;
-  };
-  const at = (i: number): [number, number] => {
-    const turn = ((startAngle + ((endAngle - startAngle) * i) / CHORDS) * Math.PI) / 180;
-    return [origin[0] + radius * Math.cos(turn), origin[1] + radius * Math.sin(turn)];
-  };
-  return Array.from({ length: CHORDS }, (_, i) => [at(i), at(i + 1)]);
-}
+/** A piece of tube or bar as it comes off the saw, mm. */
+type Sawn = Piece & { section: BarSection; metal: string };
 
 /** The tubes of a job laid on lengths of stock, section by section. */
-function stockOf(job: Job, bars: BarCut[]): StockOf[] {
+function stockOf(job: Job, pieces: Sawn[]): StockOf[] {
   const { length, kerf } = job.cut.stock ?? USUAL_STOCK;
-  const groups = new Map<string, { of: BarCut; pieces: Piece[] }>();
-  for (const bar of bars.filter(({ blank }) => blank > 0)) {
-    const key = JSON.stringify([bar.bar.section, bar.bar.metal]);
-    const group = groups.get(key) ?? { of: bar, pieces: [] };
-    group.pieces.push({ id: bar.id, length: bar.blank });
-    groups.set(key, group);
+  const groups = new Map<string, Sawn[]>();
+  for (const piece of pieces.filter((one) => one.length > 0)) {
+    const key = JSON.stringify([piece.section, piece.metal]);
+    groups.set(key, [...(groups.get(key) ?? []), piece]);
   }
-  return [...groups.values()].map(({ of, pieces }) => ({
-    section: of.bar.section,
-    metal: METALS[of.bar.metal].name,
-    nested: nestLengths(pieces, length, kerf),
-  }));
+  return [...groups.values()].map((alike) => {
+    const [{ section, metal }] = alike as [Sawn];
+    return {
+      section,
+      metal,
+      nested: nestLengths(
+        alike.map(({ id, length: mm }) => ({ id, length: mm })),
+        length,
+        kerf,
+      ),
+    };
+  });
 }

@@ -2,7 +2,8 @@ import { nestFlats, sheetDrawing, type Sheet } from '@/core/fabricate/sheetNesti
 import type { Drawing } from '@/core/fabricate/drawing';
 import type { Job } from '@/core/job/jobSchema';
 import { MM_PER_INCH } from '@/core/units/tape';
-import type { FlatPart, JobCut } from './jobCut';
+import type { JobCut } from './jobCut';
+import type { FlatPart } from './flatParts';
 
 /** Plate of one metal and thickness, mm: sheets with parts on them, by the numbers that parts have in the list; and parts larger than a sheet. */
 export type PlateSheets = { metal: string; thickness: number; sheets: Drawing[]; tooLarge: FlatPart[] };

@@ -2,7 +2,7 @@
 type Detail = { constant: number; exponent: number; endless: number };
 
 /** Categories of AISC 360 appendix 3, from memory: C, the toe of a fillet across the pull; F, the throat of a fillet; G, a thread's root. */
-export const DETAILS = {
+const DETAILS = {
   toe: { constant: 44e8, exponent: 1 / 3, endless: 10 },
   throat: { constant: 150e10, exponent: 0.167, endless: 8 },
   thread: { constant: 3.9e8, exponent: 1 / 3, endless: 7 },

@@ -9,7 +9,8 @@ import {
   shoppingCsv,
   shoppingList,
 } from '@/core/cut/cutFiles';
-import { jobCut, USUAL_STOCK, type FlatPart } from '@/core/cut/jobCut';
+import { jobCut, USUAL_STOCK } from '@/core/cut/jobCut';
+import type { FlatPart } from '@/core/cut/flatParts';
 import { numberOf } from '@/core/cut/sheets';
 import { dxfOf, svgOf } from '@/core/fabricate/vectorFiles';
 import { fileStem } from '@/core/job/file';
@@ -34,7 +35,7 @@ export function WholeJob() {
   const stem = fileStem(job.name);
   const weighs = [
     ...cut.bars.map(({ mass }) => mass),
-    ...cut.flats.map(({ mass, quantity }) => mass * quantity),
+    ...[...cut.braces, ...cut.flats].map(({ mass, quantity }) => mass * quantity),
   ].reduce((sum, kg) => sum + kg, 0);
 
   async function sheets() {
@@ -75,6 +76,19 @@ export function WholeJob() {
               <th scope="row">{capital(memberName(bar.id, job.rig.end))}</th>
               <td>{bar.blank > 0 ? sayLength(bar.blank, tape) : 'no tube left'}</td>
               <td>{saySection(bar.bar.section, tape)}</td>
+            </tr>
+          ))}
+          {cut.braces.map((brace) => (
+            <tr key={brace.id}>
+              <th scope="row">
+                {brace.name}
+                <span className="hint"> cut to fit, once both ends are marked</span>
+              </th>
+              <td>
+                {brace.quantity > 1 && `${brace.quantity} × `}
+                {sayLength(brace.length + brace.spare, tape)}
+              </td>
+              <td>{saySection(brace.section, tape)}</td>
             </tr>
           ))}
         </tbody>

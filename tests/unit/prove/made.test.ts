@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { BAR_ENDS, barCut } from '@/core/cut/barCut';
-import { cutFiles, jigOf, shoppingList } from '@/core/cut/cutFiles';
+import { cutFiles, jigOf, revisionOf, shoppingList } from '@/core/cut/cutFiles';
 import { jigSets } from '@/core/cut/jig';
 import { jobCut } from '@/core/cut/jobCut';
 import { legsOf, springPlateDrawing, uBoltFor, type SpringPlate } from '@/core/fabricate/springPlate';
@@ -186,4 +186,28 @@ describe('a spring plate', () => {
       false,
     );
   });
+});
+
+test('a brace is cut a quarter of an inch long, comes off the stock with the bars, and is weighed and listed as often as it is made', async () => {
+  const brace = { od: 25.4, wall: 3.048, length: 700, at: 100 };
+  const one = withParts(marigold, { brackets: { 'panhard/chassis': { brace } } });
+  const both = withParts(one, { brackets: { 'lower-left/chassis': { brace } } });
+  expect(jobCut(marigold).braces).toEqual([]);
+  const { braces, stock } = jobCut(both);
+  expect(braces.map(({ of, quantity }) => [of, quantity])).toEqual([
+    ['lower-left/chassis', 2],
+    ['panhard/chassis', 1],
+  ]);
+  for (const { length, spare, mass } of braces) {
+    expect([length, spare]).toEqual([700, expect.closeTo(INCH / 4, 9)]);
+    expect(mass).toBeCloseTo((Math.PI / 4) * (25.4 ** 2 - (25.4 - 6.096) ** 2) * 700 * 7850e-9, 9);
+  }
+  const pieces = stock
+    .filter(({ section }) => section.shape === 'tube' && section.od === 25.4)
+    .flatMap(({ nested }) => nested.lengths.flatMap((on) => on.pieces));
+  expect(pieces.map(({ length }) => length)).toEqual(Array(3).fill(expect.closeTo(700 + INCH / 4, 9)));
+  const longer = withParts(one, { brackets: { 'panhard/chassis': { brace: { ...brace, length: 701 } } } });
+  expect(revisionOf(jobCut(longer))).not.toBe(revisionOf(jobCut(one)));
+  const list = (await cutFiles(one)).find(({ name }) => name === 'cut-list.csv')!.content as string;
+  expect(list).toContain('brace to the other rail');
 });
