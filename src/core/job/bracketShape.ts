@@ -2,6 +2,7 @@ import { tabCorners } from '@/core/fabricate/plates';
 import type { Point } from '@/core/geometry/vector';
 import type { LinkMember } from '@/core/rig/members/link';
 import type { Obstacle } from '@/core/rig/schema';
+import { sizeOf } from './bodySizes';
 import { bracketAxes, bracketOf, fastenedTo, saidOfBracket, tabOf, type Bracket } from './bracketParts';
 import type { Job } from './jobSchema';
 import type { LinkEnd } from './parts';
@@ -38,8 +39,8 @@ const SQUARE = Math.cos((10 * Math.PI) / 180);
 
 /**
  * A bracket as a body, mm: a box of its own width, thickness and reach where it stands square in the car; as round as it is wide where it is
- * turned. On the frame it reaches to the rail once its sizes are said; before that, and where what carries it is not drawn, it is the ears
- * alone, which are there whatever they hang on.
+ * turned. On the frame it reaches to the rail once its sizes are said, or is its ears alone where what carries it is not drawn; before that
+ * it is as round as brackets usually are there, which they are whatever they hang on.
  */
 export function bracketBody(job: Job, link: LinkMember, end: LinkEnd, id: string): Obstacle {
   const on = end === 'chassis' ? 'chassis' : 'axle';
@@ -48,8 +49,9 @@ export function bracketBody(job: Job, link: LinkMember, end: LinkEnd, id: string
   const axes = bracketAxes(job, link, end);
   const place = placing(job, link, end);
   const isSaid = Object.keys(saidOfBracket(job, mountId(link.id, end))).length > 0;
-  const isEars = end === 'chassis' && (!isSaid || fastenedTo(job, link, end) === 'undrawn');
-  const root = isEars ? reach - edge : 0;
+  if (end === 'chassis' && !isSaid)
+    return { id, on, shape: 'capsule', from: link[end], to: link[end], radius: sizeOf(job, 'bracket') / 2 };
+  const root = fastenedTo(job, link, end) === 'undrawn' ? reach - edge : 0;
   const isSquare = Object.values(axes).every((axis) => Math.max(...axis.map(Math.abs)) > SQUARE);
   if (!isSquare) {
     const radius = Math.max(width / 2, halfAcross(bracket));
