@@ -27,8 +27,8 @@ const STROKES = { CUT: '#000', BEND: '#b4472a', SCRIBE: '#5a7', DRILL: '#14264a'
 export const svgOf = (drawing: Drawing): string =>
   makerjs.exporter.toSVG(modelOf(drawing), {
     units: makerjs.unitType.Millimeter,
-    // Of the picture's own units, which are millimetres: with a unit of their own they would be scaled once more.
-    strokeWidth: '0.25',
+    strokeWidth: '0.25mm',
+    // Lines keep their width however large the picture is shown; words are of its own units, which are millimetres.
     fontSize: String(WORDS),
     layerOptions: {
       ...Object.fromEntries(LAYERS.map((layer) => [layer, { stroke: STROKES[layer] }])),

@@ -17,25 +17,41 @@ const STRAIGHT = 0.5;
 /** Everything that a bar and the threads at its ends are proved by. */
 export function barTrials(job: Job, link: LinkMember): Trial[] {
   const bar = barOf(job, link.id);
-  const offset = offsetOf(link);
   const threaded = threadedEnds(bar);
   return [
-    ...bodyTrials(job, bar, distance(link.chassis, link.axle), offset > STRAIGHT ? offset : 0),
+    ...bodyTrials(job, bar, distance(link.chassis, link.axle), bentBy(link)),
     ...threaded.flatMap((end) => threadTrials(job, link, bar, end)),
     ...(threaded.length ? [shankInTime(job, bar)] : []),
     ...(bar.rated === null || threaded.length === 0 ? [] : [rodEndTrial(bar.rated)]),
   ];
 }
 
-/** How far a bar's middle line goes from the line through its eyes at most, mm. */
-function offsetOf({ chassis, axle, path }: LinkMember): number {
+/** How far each corner of a bar's middle line is from the line through its eyes, mm, its eyes with it. */
+function asides({ chassis, axle, path }: LinkMember): number[] {
   const way = unit(minus(axle, chassis));
   const away = (p: Point): number => {
     const from = minus(p, chassis);
     const along = dot(from, way);
     return Math.hypot(...from.map((v, k) => v - along * way[k]!));
   };
-  return Math.max(0, ...(path?.chassis ?? []).map(away));
+  return [0, ...(path?.chassis ?? []).map(away), 0];
+}
+
+/** How far a bar's middle line goes from the line through its eyes at most, mm; 0 of one that is straight. */
+export function bentBy(link: LinkMember): number {
+  const most = Math.max(...asides(link));
+  return most > STRAIGHT ? most : 0;
+}
+
+/** What bends give for each N and each 1/EI, mm³: ∫y² along the bar, y its distance from the line through its eyes (virtual work). */
+export function bendGive(link: LinkMember): number {
+  const { chassis, axle, path } = link;
+  const corners = [chassis, ...(path?.chassis ?? []), axle];
+  const y = asides(link);
+  return corners.slice(1).reduce((sum, to, i) => {
+    const [a, b] = [y[i]!, y[i + 1]!];
+    return sum + (distance(corners[i]!, to) * (a ** 2 + a * b + b ** 2)) / 3;
+  }, 0);
 }
 
 const pulled = (force: number): number => Math.max(0, force);

@@ -1,14 +1,24 @@
 import { heldInputs } from '@/core/provenance/bodyInputs';
-import { mountInputs, partInput, type InputId } from '@/core/provenance/inputs';
+import { inputOf, mountInputs, partInput, type InputId } from '@/core/provenance/inputs';
 import type { Job } from '@/core/job/jobSchema';
 import { fastenedTo } from '@/core/job/bracketParts';
 import { linksOf } from '@/core/rig/members/members';
 
 /** What the forces in the members hang on. */
-const forces = ({ rig }: Job): InputId[] => [
-  ...heldInputs(rig),
+const forces = (job: Job): InputId[] => [
+  ...heldInputs(job.rig),
+  ...patternSizes(job),
   ...['read.track', 'read.tireRadius', 'read.wheelbase', 'weights', 'unsprung', 'cgHeight'],
 ];
+
+/** What a pattern is laid out by beside track and tyres, where a mount still stands as its pattern put it. */
+function patternSizes(job: Job): InputId[] {
+  const mounts = mountInputs(
+    job.rig,
+    job.rig.members.map(({ id }) => id),
+  );
+  return mounts.some((id) => inputOf(job, id).from === 'pattern') ? ['read.cover', 'tube'] : [];
+}
 
 /** Where a frame rail is, and how big. */
 const RAIL: InputId[] = ['read.rideHeight', 'read.gapFrame', 'size.railWidth', 'size.railHeight'];

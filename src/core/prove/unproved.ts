@@ -51,6 +51,10 @@ export function unprovedOf(job: Job, cases: CaseForces[]): Unproved[] {
       part: `What the ${memberName(bracketId(id, 'chassis'), rig.end)} hangs on`,
       why: 'no frame rail is near it, and nothing else is drawn; type how far the eye stands out from it',
     })),
+    {
+      part: 'What comes and goes, elsewhere',
+      why: 'in time only welds, the plates beside them and shanks are reckoned; bolts, holes, bends and rod ends are not',
+    },
     { part: 'Frame, axle housing and crossmembers', why: 'only the wall behind a frame bracket is' },
   ];
 }

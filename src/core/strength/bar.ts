@@ -26,7 +26,7 @@ export const modulusInPlane = (section: BarSection): number =>
   section.shape === 'flat' ? (section.thickness * section.height ** 2) / 6 : sectionValues(section).Z;
 
 /** The second moment of area, mm⁴, that goes with it. */
-const momentInPlane = (section: BarSection): number =>
+export const momentInPlane = (section: BarSection): number =>
   section.shape === 'flat' ? (section.thickness * section.height ** 3) / 12 : sectionValues(section).I;
 
 /** What a straight bar carries in compression before it buckles, N, by which formula, and how slender it is: L/r, and the L/r at which they meet. */

@@ -18,6 +18,7 @@ import { assemble } from '@/core/kinematics/mechanism';
 import { LIMITS } from '@/core/materials/limits';
 import { BOLT_GRADES, METALS } from '@/core/materials/metals';
 import { THREADS } from '@/core/materials/threads';
+import { bentBarStress } from '@/core/strength/bar';
 import { curesIn } from '@/core/prove/cures';
 import { isFault, partFaults } from '@/core/prove/faults';
 import { rangesOf } from '@/core/prove/cases';
@@ -278,14 +279,59 @@ test('a bar that goes round something is proved by its bend, and the straighter 
 });
 
 test('the same bar otherwise: solid as heavy weighs as much, 4130 carries more and weighs the same', () => {
-  const bar = barOf(marigold, 'panhard');
-  const rows = new Map(sameBar(marigold, bar, 1000).map((row) => [row.name, row]));
+  const panhard = linksOf(marigold.rig).find(({ id }) => id === 'panhard')!;
+  const rows = new Map(sameBar(marigold, panhard).map((row) => [row.name, row]));
   const [dom, chromoly] = [METALS.dom.name, METALS.chromoly.name].map((name) => rows.get(name)!);
   expect(dom!.now).toBe(true);
   expect(chromoly!.mass).toBe(dom!.mass);
   expect(chromoly!.pulled).toBeGreaterThan(dom!.pulled);
   expect(rows.get('Solid, as heavy')!.mass).toBeCloseTo(dom!.mass, 6);
   expect(rows.get('Solid, as heavy')!.pushed).toBeLessThan(dom!.pushed);
+});
+
+test('a bent bar carries less than itself straight, gives more and weighs more; what it carries is what its checks bear', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 15, max: 120, noNaN: true }), (up) => {
+      const job = {
+        ...marigold,
+        rig: {
+          ...marigold.rig,
+          members: marigold.rig.members.map((m) =>
+            m.id === 'panhard' && m.type === 'link'
+              ? {
+                  ...m,
+                  path: {
+                    chassis: [m.chassis.map((v, k) => (v + m.axle[k]!) / 2 + (k === 2 ? up : 0)) as never],
+                  },
+                }
+              : m,
+          ),
+        },
+      };
+      const rows = sameBar(
+        job,
+        linksOf(job.rig).find(({ id }) => id === 'panhard')!,
+      );
+      const [now, straight] = [
+        rows.find((row) => row.now)!,
+        rows.find(({ name }) => name.startsWith('Straight'))!,
+      ];
+      expect(now.pulled).toBeLessThan(straight.pulled);
+      expect(now.pushed).toBeLessThan(straight.pushed);
+      expect(now.rate).toBeLessThan(straight.rate);
+      expect(now.mass).toBeGreaterThan(straight.mass);
+      // At what it carries pushed, its bend is at its yield.
+      const { section, metal } = barOf(job, 'panhard');
+      const { length, offset } = {
+        length: keyed(proved(job)!).get('panhard bent')!.inputs.L as number,
+        offset: up,
+      };
+      expect(
+        bentBarStress(section, -now.pushed, { length, offset }, METALS[metal]) / METALS[metal].yield,
+      ).toBeCloseTo(1, 2);
+    }),
+    { numRuns: 12, endOnFailure: true },
+  );
 });
 
 test('what is said counts the parts that are short, the worse of a pair once', () => {
