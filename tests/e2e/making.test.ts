@@ -29,7 +29,7 @@ test('the jig’s pins are as far apart as the bars are long; bars that are alik
   await hands.go('cinder', 'cut');
   await hands.reads('[data-cut=jig]', 'Panhard bar');
   expect(await hands.count('[data-cut=jig] tbody tr')).toBe(2);
-  await hands.clickOn('//button[@aria-label="DXF of the jig"]');
+  await hands.press('DXF of the jig');
   const holes = await drills('jig.dxf');
   expect(holes).toHaveLength(4);
   const said = await hands.text('[data-cut=jig] tbody tr td');
@@ -71,7 +71,7 @@ test('a mill’s figure for the steel changes what is proved, and its source sta
   await hands.go('marigold', 'prove');
   await hands.clickOn('//summary[text()="What is reckoned with"]');
   await hands.type('parts/strengths/dom/yield', '90');
-  await (await hands.find('[id="field-parts/strengths/dom/source"]')).sendKeys('Mill certificate 41');
+  await (await hands.find('#strength-source-dom')).sendKeys('Mill certificate 41');
   await hands.choose('Which part', 'Panhard bar ·');
   await hands.clickOn('//li[@data-check="tension"]//summary');
   await hands.reads('[data-check=tension]', 'Mill certificate 41');

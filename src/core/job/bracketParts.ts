@@ -70,17 +70,22 @@ function usualStack(joint: JointName, shank: number): { middle: number; spacer: 
 /** A drill is so much larger than its bolt, mm: a 32nd of an inch. */
 const DRILL = inch(1 / 32);
 
+/** The bolt that usually goes through a ball on a shank, mm. */
+const usualBolt = (shank: number): number =>
+  USUAL_BOLT.find(([least]) => shank >= least - 0.1)?.[1] ?? THINNEST_BOLT;
+
+/** What of a bracket the rest of it follows: as was said of it, else as is usual. */
+type Led = Pick<BracketPart, 'bolt' | 'width' | 'plate'>;
+
 /** A bracket as it is usually made for a bar and its joint (common practice, no published source), where the model puts it. */
-function usualBracket(
-  job: Job,
-  link: LinkMember,
-  end: LinkEnd,
-  bolt: number,
-  width: number,
-  plate: number,
-): Bracket {
+function usualBracket(job: Job, link: LinkMember, end: LinkEnd, led: Led): Bracket {
   const shank = THREADS[barOf(job, link.id).thread].diameter;
   const onFrame = end === 'chassis';
+  const {
+    bolt = usualBolt(shank),
+    width = sizeOf(job, 'bracket'),
+    plate = onFrame ? inch(1 / 4) : inch(3 / 16),
+  } = led;
   const isAcross = Math.abs(bracketAxes(job, link, end).bolt[1]) > Math.SQRT1_2;
   return {
     metal: 'plate',
@@ -108,14 +113,11 @@ function usualBracket(
 
 /** A bracket as it is made: as was said of it, else as is usual for its bar and joint. */
 export function bracketOf(job: Job, link: LinkMember, end: LinkEnd): Bracket {
-  const said = saidOfBracket(job, mountId(link.id, end));
-  const shank = THREADS[barOf(job, link.id).thread].diameter;
-  const bolt = said.bolt ?? USUAL_BOLT.find(([least]) => shank >= least - 0.1)?.[1] ?? THINNEST_BOLT;
-  const width = said.width ?? sizeOf(job, 'bracket');
-  const plate = said.plate ?? (end === 'chassis' ? inch(1 / 4) : inch(3 / 16));
-  const { seat: saidSeat, ...sizes } = said;
-  const usual = usualBracket(job, link, end, bolt, width, plate);
-  return { ...usual, ...sizes, seat: saidSeat ? seatOn(job, saidSeat) : usual.seat };
+  const { seat, ...said } = saidOfBracket(job, mountId(link.id, end));
+  const usual = usualBracket(job, link, end, said);
+  // A rail's faces are flat, whatever was said of what it hung on before.
+  const isRound = seat && fastenedTo(job, link, end) !== 'rail';
+  return { ...usual, ...said, seat: isRound ? seatOn(job, seat) : usual.seat };
 }
 
 /** Plates across a tube reach so far round it, in its diameters, where nothing else was said (common practice, no published source). */

@@ -33,21 +33,21 @@ export function caseForces(
   ];
 }
 
-/** Cases that follow each other all day, by the beginnings of their names: from one turn to the other, from power to brakes. */
+/** Cases that follow each other all day, by the beginnings of their names, and what both are called: one turn and the other, power and brakes. */
 const FOLLOWING = [
-  ['Left turn', 'Right turn'],
-  ['Hard launch', 'Hard braking'],
+  ['Left turn', 'Right turn', 'Left and right turns'],
+  ['Hard launch', 'Hard braking', 'Hard launch and braking'],
 ] as const;
 
 /** What comes and goes in every member from one case to another, N: the difference of the two. */
 export const rangesOf = (cases: CaseForces[], times: number): CaseForces[] =>
-  FOLLOWING.flatMap(([first, second]): CaseForces[] => {
+  FOLLOWING.flatMap(([first, second, both]): CaseForces[] => {
     const [a, b] = [first, second].map((name) => cases.find((one) => one.name.startsWith(name)));
     if (!a || !b) return [];
     const ids = [...new Set([...Object.keys(a.members), ...Object.keys(b.members)])];
     return [
       {
-        name: `${a.name} and ${b.name.toLowerCase()} by turns, ${times.toLocaleString('en-US')} times`,
+        name: `${both}${a.name.slice(first.length)}, ${times.toLocaleString('en-US')} times`,
         members: Object.fromEntries(ids.map((id) => [id, (a.members[id] ?? 0) - (b.members[id] ?? 0)])),
       },
     ];

@@ -42,12 +42,8 @@ export function Jig({ cut }: { cut: JobCut }) {
       <p className="hint">
         Stand the axle on rests at ride height and hold bars and brackets by strips from eye to eye while they
         are tacked; measure eye to eye again when each weld is cold. A threaded end turns to suit its bolt.{' '}
-        <Button
-          type="link"
-          aria-label="DXF of the jig"
-          onClick={() => saveText('jig.dxf', dxfOf(jigOf(job, cut)), 'image/vnd.dxf')}
-        >
-          Plate with the pin holes, DXF
+        <Button type="link" onClick={() => saveText('jig.dxf', dxfOf(jigOf(job, cut)), 'image/vnd.dxf')}>
+          DXF of the jig
         </Button>
       </p>
     </section>

@@ -101,7 +101,7 @@ function Row({ of, word, source, values, metal }: RowProps) {
       <label>
         <span className="length-label">Where that is from</span>
         <Input
-          id={`field-parts/strengths/${of}/source`}
+          id={`strength-source-${of}`}
           value={said?.source ?? ''}
           placeholder={said && source === FROM_MEMORY ? 'say where: certificate, maker' : FROM_MEMORY}
           maxLength={200}
