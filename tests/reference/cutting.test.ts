@@ -15,6 +15,7 @@ import { nestLengths } from '@/core/fabricate/nesting';
 import { PAPERS } from '@/core/fabricate/pdf';
 import { isFootClear, tabDrawing } from '@/core/fabricate/plates';
 import { holeSaw, saddleDepth, saddleFault, saddleTemplate, type Saddle } from '@/core/fabricate/saddle';
+import { bendAllowance, strapDrawing, strapFault, strapSizes, type Strap } from '@/core/fabricate/strap';
 import { dxfOf, extentsOf } from '@/core/fabricate/vectorFiles';
 import { wrapDrawing } from '@/core/fabricate/wrap';
 import { bendsAlong } from '@/core/geometry/bends';
@@ -346,6 +347,67 @@ describe('DXF, read back by dxf-parser', () => {
       }),
       { numRuns: 10 },
     );
+  });
+});
+
+describe('a strap over a bushing', () => {
+  // By hand, inches: a bushing 1 5/8 square squeezed by 1/32, a round top, 1/8 strap bent to 1/8, feet 1 1/4; Machinery’s Handbook, from
+  // memory: a quarter turn of mild steel takes 1.57·radius + 0.64·thickness.
+  const inches = {
+    wide: 1.625,
+    high: 1.625,
+    squeeze: 1 / 32,
+    round: 0.8125,
+    thickness: 0.125,
+    width: 1.25,
+    bend: 0.125,
+    foot: 1.25,
+    bolt: 0.375,
+  };
+  const strap = Object.fromEntries(Object.entries(inches).map(([key, v]) => [key, v * INCH])) as Strap;
+
+  test('is flat as long as its feet, sides and bends, and its bolts stand outside of it', () => {
+    const { flat, apart } = strapSizes(strap);
+    const bends = 2 * (1.57 * 0.125 + 0.08) + 2 * (1.57 * 0.8125 + 0.08);
+    expect(flat / INCH).toBeCloseTo(2 * 1.125 + bends + 2 * 0.53125, 2);
+    expect(apart / INCH).toBeCloseTo(1.625 + 0.25 + 1.25, 9);
+    expect(bendAllowance(2 * INCH, 0.1 * INCH) / INCH).toBeCloseTo(1.57 * 2 + 0.064, 2);
+  });
+
+  // Exact arcs: what has no thickness is as long as its own line.
+  test('thin as foil, it is as long as the line of its arcs', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 30, max: 60, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 1, max: 6, noNaN: true }),
+        (wide, share, bend) => {
+          const round = (share * wide) / 2;
+          const thin = { ...strap, wide, high: 60, squeeze: 0, round, bend, thickness: 1e-9 };
+          const line =
+            2 * (strap.foot - bend) +
+            Math.PI * bend +
+            2 * (60 - round - bend) +
+            Math.PI * round +
+            wide -
+            2 * round;
+          expect(strapSizes(thin).flat).toBeCloseTo(line, 6);
+          expect(strapFault(thin)).toBeNull();
+        },
+      ),
+    );
+  });
+
+  test('read back: four bends on their layer, alike from both ends, two holes; feet or sides that its bends eat are a fault', () => {
+    const { flat } = strapSizes(strap);
+    const { entities } = parsed(dxfOf(strapDrawing(strap)));
+    const bends = entities.filter(({ layer }) => layer === 'BEND').map(({ vertices }) => vertices![0]!.x);
+    expect(bends).toHaveLength(4);
+    bends.forEach((x, i) => expect(x + bends[3 - i]!).toBeCloseTo(flat, 6));
+    expect(entities.filter(({ layer, type }) => layer === 'DRILL' && type === 'CIRCLE')).toHaveLength(2);
+    expect(strapFault(strap)).toBeNull();
+    expect(strapFault({ ...strap, foot: 5 })).toBe('foot');
+    expect(strapFault({ ...strap, high: 22 })).toBe('side');
   });
 });
 

@@ -5,6 +5,7 @@ import { dxfOf, svgOf } from '@/core/fabricate/vectorFiles';
 import type { Job } from '@/core/job/jobSchema';
 import { fileStem } from '@/core/job/file';
 import { threadedEnds } from '@/core/job/parts';
+import { strapOf } from '@/core/job/strap';
 import { METALS } from '@/core/materials/metals';
 import { capital, groupName, memberName } from '@/core/rig/names';
 import type { BarSection } from '@/core/strength/bar';
@@ -12,7 +13,7 @@ import { MASS } from '@/core/units/unit';
 import { sayLength } from '@/core/units/length';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { jobCut, type BoltOf, type UBoltOf, type JobCut, type StockOf } from './jobCut';
-import type { FlatPart } from './flatParts';
+import { STRAP, type FlatPart } from './flatParts';
 import type { BarCut } from './barCut';
 import { jigDrawing, jigSets, type JigSet } from './jig';
 import { plateSheets, type PlateSheets } from './sheets';
@@ -274,6 +275,7 @@ export function shoppingList(job: Job, { bars, flats, stock, bolts, uBolts }: Jo
     ...barrels.map(([od, quantity]) => ({ what: `Barrel and bushing, ${od}`, quantity, note: '' })),
     ...boltLines(job, bolts),
     ...(uBolts ? uBoltLines(job, uBolts) : []),
+    ...strapLines(job, flats),
     ...plateLines(job, flats),
   ];
 }
@@ -321,6 +323,19 @@ function uBoltLines(job: Job, { diameter, inside, length, thread, quantity }: UB
       note: `${say(length)} long inside at least, ${say(thread)} of it thread; new ones, never used twice`,
     },
     { what: `Deep nut and hardened washer, ${say(diameter)}`, quantity: 2 * quantity, note: '' },
+  ];
+}
+
+/** Two bolts to a strap, as long as what they go through asks. */
+function strapLines(job: Job, flats: FlatPart[]): Bought[] {
+  const [straps, of] = [flats.find(({ id }) => id === STRAP), strapOf(job)];
+  if (!straps || !of) return [];
+  return [
+    {
+      what: `Bolt, nut and washers, ${sayLength(of.bolt, job.tape)}, of the sway bar’s straps`,
+      quantity: 2 * straps.quantity,
+      note: 'as long as what they go through asks',
+    },
   ];
 }
 

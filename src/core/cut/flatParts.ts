@@ -1,6 +1,7 @@
 import type { Drawing } from '@/core/fabricate/drawing';
 import { plateDrawing, tabDrawing } from '@/core/fabricate/plates';
 import { springPlateDrawing } from '@/core/fabricate/springPlate';
+import { strapDrawing, strapFault } from '@/core/fabricate/strap';
 import { extentsOf } from '@/core/fabricate/vectorFiles';
 import { wrapDrawing } from '@/core/fabricate/wrap';
 import { bracketOf, fastenedTo, tabOf } from '@/core/job/bracketParts';
@@ -9,6 +10,7 @@ import type { Job } from '@/core/job/jobSchema';
 import type { LinkEnd } from '@/core/job/parts';
 import { mountId } from '@/core/job/placed';
 import { springPlateOf } from '@/core/job/springPlate';
+import { strapOf } from '@/core/job/strap';
 import { METALS } from '@/core/materials/metals';
 import { partName, spokenPart } from '@/core/provenance/inputs';
 import type { LinkMember } from '@/core/rig/members/link';
@@ -108,6 +110,29 @@ export function springPlatesOf(job: Job): FlatPart[] {
       metal: name,
       mass: areaOf(drawing) * of.plate * density,
       drawing: titled(drawing, 'Spring plate'),
+    },
+  ];
+}
+
+/** The part that a sway bar's straps are. */
+export const STRAP = 'sway-bar-strap';
+
+/** The straps over the sway bar's two bushings. */
+export function strapsOf(job: Job): FlatPart[] {
+  const of = strapOf(job);
+  if (!of || strapFault(of)) return [];
+  const drawing = strapDrawing(of);
+  const { name, density } = METALS.plate;
+  return [
+    {
+      id: STRAP,
+      of: 'sway-bar',
+      name: 'Sway bar’s strap',
+      quantity: 2,
+      thickness: of.thickness,
+      metal: name,
+      mass: areaOf(drawing) * of.thickness * density,
+      drawing,
     },
   ];
 }

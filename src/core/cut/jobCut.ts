@@ -16,7 +16,7 @@ import { capital } from '@/core/rig/names';
 import { MM_PER_INCH } from '@/core/units/tape';
 import { sectionValues, type BarSection } from '@/core/strength/bar';
 import { barCut, type BarCut } from './barCut';
-import { countOf, flatsOf, isSpoken, springPlatesOf, wrapsOf, type FlatPart } from './flatParts';
+import { countOf, flatsOf, isSpoken, springPlatesOf, strapsOf, wrapsOf, type FlatPart } from './flatParts';
 
 /** All that a job is cut from. */
 export type JobCut = {
@@ -66,6 +66,7 @@ export function jobCut(job: Job): JobCut {
     flats: [
       ...links.flatMap((link) => LINK_ENDS.flatMap((end) => flatsOf(job, link, end))),
       ...springPlatesOf(job),
+      ...strapsOf(job),
     ],
     wraps: links.flatMap((link, i) => wrapsOf(job, link, bars[i]!)),
     stock: stockOf(job, [

@@ -20,6 +20,7 @@ import { CutLength } from './CutLength';
 import { CutSheet } from './CutSheet';
 import { EndParts } from './EndParts';
 import { SpringPlates } from './SpringPlates';
+import { Straps } from './Straps';
 import './cut.css';
 import type { LinkMember } from '@/core/rig/members/link';
 import { linksOf } from '@/core/rig/members/members';
@@ -179,6 +180,7 @@ function CutBar({ member }: { member: LinkMember }) {
           </Button>
         </div>
         <SpringPlates />
+        <Straps />
         <WholeJob />
         <StationStripe
           station="cut"

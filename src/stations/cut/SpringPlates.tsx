@@ -1,14 +1,11 @@
 'use client';
-import { springPlateDrawing, uBoltFor, type SpringPlate } from '@/core/fabricate/springPlate';
-import { withSpringPlate } from '@/core/job/edits/parts';
+import { springPlateDrawing, uBoltFor } from '@/core/fabricate/springPlate';
 import { springPlateOf } from '@/core/job/springPlate';
 import { sayLength } from '@/core/units/length';
-import { enter, useJob } from '@/store/jobStore';
-import { LengthField } from '@/ui/fields/LengthField';
-import { FlatPicture } from '@/ui/flat/FlatPicture';
+import { useJob } from '@/store/jobStore';
+import { AlikePart, type SizeField } from './AlikePart';
 
-type Key = Exclude<keyof SpringPlate, 'tube'>;
-const FIELDS: [key: Key, label: string, least: number, most: number][] = [
+const FIELDS: SizeField<'springPlate'>[] = [
   ['leafWidth', 'Leaves, width', 10, 150],
   ['pack', 'Pack at the seat, thickness', 3, 200],
   ['pad', 'Pad between spring and tube', 0, 80],
@@ -27,25 +24,14 @@ export function SpringPlates() {
   const { inside, length, thread } = uBoltFor(of);
   const say = (mm: number) => sayLength(mm, job.tape);
   return (
-    <section className="section spring-plates">
-      <h2>Spring plates and U-bolts</h2>
-      <FlatPicture drawing={springPlateDrawing(of)} name="A spring plate from below, as it is cut" />
-      <div className="cut-tube">
-        {FIELDS.map(([key, label, least, most]) => (
-          <LengthField
-            key={key}
-            field={`parts/springPlate/${key}`}
-            label={label}
-            showLabel
-            mm={of[key]}
-            least={least}
-            most={most}
-            onEnter={(mm, typed) =>
-              enter(`parts/springPlate/${key}`, typed, (j) => withSpringPlate(j, { [key]: mm }))
-            }
-          />
-        ))}
-      </div>
+    <AlikePart
+      part="springPlate"
+      title="Spring plates and U-bolts"
+      shows="A spring plate from below, as it is cut"
+      drawing={springPlateDrawing(of)}
+      sizes={of}
+      fields={FIELDS}
+    >
       <p className="hint" data-ubolt>
         U-bolts {say(of.uBolt)}, {say(inside)} between their legs, {say(length)} long inside at least,{' '}
         {say(thread)} of it thread.{' '}
@@ -53,6 +39,6 @@ export function SpringPlates() {
         Tighten crosswise with the car’s weight on its wheels, to the maker’s figure, and again after the
         first drive; U-bolts are not used twice.
       </p>
-    </section>
+    </AlikePart>
   );
 }

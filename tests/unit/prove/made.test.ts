@@ -7,7 +7,7 @@ import { legsOf, springPlateDrawing, uBoltFor, type SpringPlate } from '@/core/f
 import { extentsOf } from '@/core/fabricate/vectorFiles';
 import { distance, dot, minus, unit } from '@/core/geometry/vector';
 import { bracketAxes } from '@/core/job/bracketParts';
-import { withParts, withSpringPlate } from '@/core/job/edits/parts';
+import { withAlike, withParts } from '@/core/job/edits/parts';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
 import { springPlateOf } from '@/core/job/springPlate';
@@ -173,9 +173,11 @@ describe('a spring plate', () => {
 
   test('it is made for a car with leaves alone, two of it, and is kept in the job’s file', async () => {
     expect(springPlateOf(marigold)).toBeNull();
-    const said = withSpringPlate(pewter, { leafWidth: 50.8, trim: 6 });
+    const said = withAlike(pewter, 'springPlate', { leafWidth: 50.8, trim: 6 });
     expect(readJob(writeJob(said)).parts).toEqual(said.parts);
-    expect(withSpringPlate(said, { leafWidth: undefined, trim: undefined }).parts).toEqual(pewter.parts);
+    expect(withAlike(said, 'springPlate', { leafWidth: undefined, trim: undefined }).parts).toEqual(
+      pewter.parts,
+    );
     const cut = jobCut(said);
     expect(cut.flats.find(({ id }) => id === 'spring-plate')).toMatchObject({ quantity: 2 });
     expect(cut.uBolts).toMatchObject({ quantity: 4, inside: springPlateOf(said)!.tube });
@@ -210,4 +212,15 @@ test('a brace is cut a quarter of an inch long, comes off the stock with the bar
   expect(revisionOf(jobCut(longer))).not.toBe(revisionOf(jobCut(one)));
   const list = (await cutFiles(one)).find(({ name }) => name === 'cut-list.csv')!.content as string;
   expect(list).toContain('brace to the other rail');
+});
+
+test('straps are cut for a car with a sway bar, two of them, until they cannot be made; they are kept in the job’s file', () => {
+  const cinder = demo('Cinder');
+  const cut = (job: Job) => jobCut(job).flats.find(({ id }) => id === 'sway-bar-strap');
+  expect(cut({ ...marigold, roll: { ...marigold.roll, bar: null } })).toBeUndefined();
+  expect(cut(cinder)).toMatchObject({ quantity: 2 });
+  const wider = withAlike(cinder, 'strap', { width: 40 });
+  expect(readJob(writeJob(wider)).parts).toEqual(wider.parts);
+  expect(cut(wider)!.mass).toBeGreaterThan(cut(cinder)!.mass);
+  expect(cut(withAlike(cinder, 'strap', { foot: 4 }))).toBeUndefined();
 });

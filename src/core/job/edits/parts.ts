@@ -1,5 +1,5 @@
 import type { Job } from '@/core/job/jobSchema';
-import type { BarPart, Brace, BracketPart, SpringPlatePart, Strength } from '@/core/job/slices/parts';
+import type { AlikePart, BarPart, Brace, BracketPart, Parts, Strength } from '@/core/job/slices/parts';
 import type { StrengthName } from '@/core/materials/metals';
 import { saidOfBracket, type Bracket } from '@/core/job/bracketParts';
 import { keptAs, mirrorOf, saidOfBar } from '@/core/job/parts';
@@ -32,11 +32,11 @@ export function withStrength(job: Job, name: StrengthName, change: Strength): Jo
   return { ...job, parts: Object.keys(next).length ? { ...rest, strengths: next } : rest };
 }
 
-/** The job with the plates under its leaf springs said otherwise; what is undefined is said no more. */
-export function withSpringPlate(job: Job, change: SpringPlatePart): Job {
-  const { springPlate, ...rest } = job.parts;
-  const said = told(springPlate, change);
-  return { ...job, parts: said ? { ...rest, springPlate: said } : rest };
+/** The job with the plates under its leaf springs, or its sway bar's straps, said otherwise; what is undefined is said no more. */
+export function withAlike<P extends AlikePart>(job: Job, part: P, change: NonNullable<Parts[P]>): Job {
+  const parts = { ...job.parts, [part]: told(job.parts[part] as Parts[P] & object, change) };
+  if (parts[part] === undefined) delete parts[part];
+  return { ...job, parts };
 }
 
 /** The job with how many times over all is to hold; undefined: what is usual for its use. */

@@ -86,7 +86,22 @@ const springPlateSchema = z.strictObject({
   pin: z.optional(size),
   trim: z.optional(notNegative),
 });
-export type SpringPlatePart = z.infer<typeof springPlateSchema>;
+
+/** The strap over each bushing of the sway bar, as far as it was said, mm. */
+const strapSchema = z.strictObject({
+  wide: z.optional(size),
+  high: z.optional(size),
+  squeeze: z.optional(notNegative),
+  round: z.optional(notNegative),
+  thickness: z.optional(size),
+  width: z.optional(size),
+  bend: z.optional(notNegative),
+  foot: z.optional(size),
+  bolt: z.optional(size),
+});
+
+/** Parts that a job has one kind of, all alike. */
+export type AlikePart = 'springPlate' | 'strap';
 
 const strength = within(20, 3000);
 
@@ -110,6 +125,7 @@ export const partsSchema = z._default(
     brackets: z.record(text(80), bracketPartSchema),
     strengths: z.optional(z.partialRecord(z.enum(STRENGTH_NAMES), strengthSchema)),
     springPlate: z.optional(springPlateSchema),
+    strap: z.optional(strapSchema),
     wanted: z.optional(within(1, 20)),
   }),
   { bars: {}, brackets: {} },
