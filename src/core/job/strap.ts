@@ -7,7 +7,7 @@ const inch = (n: number) => n * MM_PER_INCH;
 /** Rubber or urethane round a bar, and a strap, as they commonly are (common practice, no published source), mm. */
 const RUBBER = inch(3 / 8);
 const USUAL = {
-  squeeze: inch(1 / 32),
+  squeeze: inch(1 / 16),
   thickness: inch(1 / 8),
   width: inch(1.25),
   bend: inch(1 / 8),
