@@ -250,25 +250,26 @@ test('sizes that cannot be are told with the size that is wrong, each by itself'
   expect(isFault({ id: 'strength' })).toBe(false);
 });
 
+/** The car with its panhard bar bent up in the middle, by so much, mm. */
+const bentUp = (job: Job, by: number): Job => ({
+  ...job,
+  rig: {
+    ...job.rig,
+    members: job.rig.members.map((m) =>
+      m.id === 'panhard' && m.type === 'link'
+        ? {
+            ...m,
+            path: { chassis: [m.chassis.map((v, k) => (v + m.axle[k]!) / 2 + (k === 2 ? by : 0)) as never] },
+          }
+        : m,
+    ),
+  },
+});
+
 test('a bar that goes round something is proved by its bend, and the straighter the stronger', () => {
   fc.assert(
     fc.property(fc.double({ min: 20, max: 120, noNaN: true }), (up) => {
-      const bent = (by: number): Job => ({
-        ...marigold,
-        rig: {
-          ...marigold.rig,
-          members: marigold.rig.members.map((m) =>
-            m.id === 'panhard' && m.type === 'link'
-              ? {
-                  ...m,
-                  path: {
-                    chassis: [m.chassis.map((v, k) => (v + m.axle[k]!) / 2 + (k === 2 ? by : 0)) as never],
-                  },
-                }
-              : m,
-          ),
-        },
-      });
+      const bent = (by: number) => bentUp(marigold, by);
       const stress = (by: number) => keyed(proved(bent(by))!).get('panhard bent')!;
       expect(stress(up).demand).toBeGreaterThan(stress(up / 2).demand);
       expect(stress(up).inputs.e).toBeCloseTo(up, 0);
@@ -292,22 +293,7 @@ test('the same bar otherwise: solid as heavy weighs as much, 4130 carries more a
 test('a bent bar carries less than itself straight, gives more and weighs more; what it carries is what its checks bear', () => {
   fc.assert(
     fc.property(fc.double({ min: 15, max: 120, noNaN: true }), (up) => {
-      const job = {
-        ...marigold,
-        rig: {
-          ...marigold.rig,
-          members: marigold.rig.members.map((m) =>
-            m.id === 'panhard' && m.type === 'link'
-              ? {
-                  ...m,
-                  path: {
-                    chassis: [m.chassis.map((v, k) => (v + m.axle[k]!) / 2 + (k === 2 ? up : 0)) as never],
-                  },
-                }
-              : m,
-          ),
-        },
-      };
+      const job = bentUp(marigold, up);
       const rows = sameBar(
         job,
         linksOf(job.rig).find(({ id }) => id === 'panhard')!,
