@@ -112,7 +112,13 @@ function bracesOf(job: Job, link: LinkMember): BraceCut[] {
 /** Two U-bolts to a leaf. */
 function uBoltsOf(job: Job): UBoltOf | null {
   const of = springPlateOf(job);
-  return of && { diameter: of.uBolt, ...uBoltFor(of), quantity: 2 * leavesOf(job.rig).length };
+  return (
+    of && {
+      diameter: of.uBolt,
+      ...uBoltFor(of, job.tape === 'mm' ? 'mm' : 'inch'),
+      quantity: 2 * leavesOf(job.rig).length,
+    }
+  );
 }
 
 /** The bolt that goes through a bracket. */

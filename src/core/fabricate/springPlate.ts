@@ -72,13 +72,20 @@ const WASHER = 0.2;
 const DEEP_NUT = 1.1;
 const OUT = 3;
 
+/** Lengths that U-bolts are made in, mm: by the eighth of an inch, or by five. */
+const STEP = { inch: 25.4 / 8, mm: 5 };
+
 /** A U-bolt round the tube, mm: between its legs, and from inside its bend to the ends of its legs, at least; how much of them is thread. */
-export function uBoltFor({ tube, pad, pack, plate, uBolt }: SpringPlate): {
+export function uBoltFor(
+  { tube, pad, pack, plate, uBolt }: SpringPlate,
+  system: 'inch' | 'mm',
+): {
   inside: number;
   length: number;
   thread: number;
 } {
   const nut = (WASHER + DEEP_NUT) * uBolt + OUT * coarsePitch(uBolt);
   // Enough thread to draw the pack together from half as thick again.
-  return { inside: tube, length: tube + pad + pack + plate + nut, thread: nut + pack / 2 };
+  const up = (mm: number) => Math.ceil(mm / STEP[system] - 1e-9) * STEP[system];
+  return { inside: tube, length: up(tube + pad + pack + plate + nut), thread: up(nut + pack / 2) };
 }

@@ -21,7 +21,7 @@ export function SpringPlates() {
   const job = useJob();
   const of = springPlateOf(job);
   if (!of) return null;
-  const { inside, length, thread } = uBoltFor(of);
+  const { inside, length, thread } = uBoltFor(of, job.tape === 'mm' ? 'mm' : 'inch');
   const say = (mm: number) => sayLength(mm, job.tape);
   return (
     <AlikePart

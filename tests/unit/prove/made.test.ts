@@ -166,9 +166,12 @@ describe('a spring plate', () => {
       trim: 0,
     };
     const inches = Object.fromEntries(Object.entries(of).map(([key, v]) => [key, v * INCH])) as SpringPlate;
-    const { inside, length } = uBoltFor(inches);
+    const { inside, length } = uBoltFor(inches, 'inch');
     expect(inside / INCH).toBeCloseTo(3, 9);
-    expect(length / INCH).toBeCloseTo(3 + 0.25 + 1.75 + 0.375 + 0.1 + 0.55 + 3 / 13, 2);
+    // 6.256 in, and up to the next eighth.
+    const least = 3 + 0.25 + 1.75 + 0.375 + 0.1 + 0.55 + 3 / 13;
+    expect(length / INCH).toBeCloseTo(Math.ceil(8 * least) / 8, 9);
+    expect(uBoltFor(inches, 'mm').length).toBeCloseTo(Math.ceil((least * INCH) / 5) * 5, 9);
   });
 
   test('it is made for a car with leaves alone, two of it, and is kept in the job’s file', async () => {
