@@ -11,7 +11,7 @@ import type { LinkEnd } from '@/core/job/parts';
 import { mountId } from '@/core/job/placed';
 import { springPlateOf } from '@/core/job/springPlate';
 import { strapOf } from '@/core/job/strap';
-import { METALS } from '@/core/materials/metals';
+import { METALS, type MetalName } from '@/core/materials/metals';
 import { partName, spokenPart } from '@/core/provenance/inputs';
 import type { LinkMember } from '@/core/rig/members/link';
 import { linksOf } from '@/core/rig/members/members';
@@ -42,6 +42,13 @@ export const countOf = (job: Job, part: string): number => {
   return pair.filter((id) => spokenPart(job, end ? mountId(id, end) : id) === spokenPart(job, part)).length;
 };
 
+/** A flat part of a metal, as heavy as its drawing is large. */
+const plateOf = ({ metal, ...part }: Omit<FlatPart, 'metal' | 'mass'> & { metal: MetalName }): FlatPart => ({
+  ...part,
+  metal: METALS[metal].name,
+  mass: areaOf(part.drawing) * part.thickness * METALS[metal].density,
+});
+
 /** Backing plates are so much larger than what they back, all round, mm; a web is so much shorter than its plates. */
 const ROUND_IT = MM_PER_INCH / 2;
 
@@ -55,22 +62,16 @@ export function flatsOf(job: Job, link: LinkMember, end: LinkEnd): FlatPart[] {
   const name = capital(partName(job, part));
   const apart = middle + 2 * spacer;
   const count = countOf(job, part);
-  const flat = (
-    what: string,
-    words: string,
-    quantity: number,
-    thickness: number,
-    drawing: Drawing,
-  ): FlatPart => ({
-    id: fileStem(`${part} ${what}`),
-    of: part,
-    name: `${name}, ${words}`,
-    quantity: quantity * count,
-    thickness,
-    metal: METALS[metal].name,
-    mass: areaOf(drawing) * thickness * METALS[metal].density,
-    drawing: titled(drawing, `${name}, ${words}`),
-  });
+  const flat = (what: string, words: string, quantity: number, thickness: number, drawing: Drawing) =>
+    plateOf({
+      id: fileStem(`${part} ${what}`),
+      of: part,
+      name: `${name}, ${words}`,
+      quantity: quantity * count,
+      thickness,
+      metal,
+      drawing: titled(drawing, `${name}, ${words}`),
+    });
   const webHeight = Math.min(...holes) - edge;
   return [
     flat('plate', 'plate', planes, plate, tabDrawing(tab)),
@@ -98,19 +99,16 @@ const SPRING_PLATE = 'spring-plate';
 export function springPlatesOf(job: Job): FlatPart[] {
   const of = springPlateOf(job);
   if (!of) return [];
-  const drawing = springPlateDrawing(of);
-  const { name, density } = METALS.plate;
   return [
-    {
+    plateOf({
       id: SPRING_PLATE,
       of: SPRING_PLATE,
       name: 'Spring plate',
       quantity: leavesOf(job.rig).length,
       thickness: of.plate,
-      metal: name,
-      mass: areaOf(drawing) * of.plate * density,
-      drawing: titled(drawing, 'Spring plate'),
-    },
+      metal: 'plate',
+      drawing: titled(springPlateDrawing(of), 'Spring plate'),
+    }),
   ];
 }
 
@@ -121,19 +119,16 @@ export const STRAP = 'sway-bar-strap';
 export function strapsOf(job: Job): FlatPart[] {
   const of = strapOf(job);
   if (!of || strapFault(of)) return [];
-  const drawing = strapDrawing(of);
-  const { name, density } = METALS.plate;
   return [
-    {
+    plateOf({
       id: STRAP,
       of: 'sway-bar',
       name: 'Sway bar’s strap',
       quantity: 2,
       thickness: of.thickness,
-      metal: name,
-      mass: areaOf(drawing) * of.thickness * density,
-      drawing,
-    },
+      metal: 'plate',
+      drawing: strapDrawing(of),
+    }),
   ];
 }
 

@@ -1,4 +1,4 @@
-import { hole, line, outline, type Drawing, type Place } from '@/core/fabricate/drawing';
+import { hole, line, outline, rectangle, type Drawing } from '@/core/fabricate/drawing';
 import type { Job } from '@/core/job/jobSchema';
 import { bracketOf } from '@/core/job/bracketParts';
 import { linksOf } from '@/core/rig/members/members';
@@ -61,16 +61,10 @@ const STRIP = 60;
 export function jigDrawing(sets: JigSet[], name: (set: JigSet) => string): Drawing {
   const longest = Math.max(...sets.map(({ apart }) => apart));
   const [left, right, top] = [-STRIP / 2, longest + STRIP / 2, sets.length * STRIP];
-  const corners: Place[] = [
-    [left, 0],
-    [right, 0],
-    [right, top],
-    [left, top],
-  ];
   const middle = (i: number) => top - (i + 0.5) * STRIP;
   return {
     paths: [
-      ...outline(corners),
+      ...outline(rectangle([left, 0], [right, top])),
       ...sets.flatMap(({ apart, pins }, i) => [
         line('SCRIBE', [0, middle(i)], [apart, middle(i)]),
         ...hole([0, middle(i)], pins.frame),

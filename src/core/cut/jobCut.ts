@@ -13,7 +13,7 @@ import type { LinkMember } from '@/core/rig/members/link';
 import { linksOf } from '@/core/rig/members/members';
 import { leavesOf } from '@/core/rig/roles';
 import { capital } from '@/core/rig/names';
-import { MM_PER_INCH } from '@/core/units/tape';
+import { MM_PER_INCH, systemOf } from '@/core/units/tape';
 import { sectionValues, type BarSection } from '@/core/strength/bar';
 import { barCut, type BarCut } from './barCut';
 import { countOf, flatsOf, isSpoken, springPlatesOf, strapsOf, wrapsOf, type FlatPart } from './flatParts';
@@ -115,7 +115,7 @@ function uBoltsOf(job: Job): UBoltOf | null {
   return (
     of && {
       diameter: of.uBolt,
-      ...uBoltFor(of, job.tape === 'mm' ? 'mm' : 'inch'),
+      ...uBoltFor(of, systemOf(job.tape)),
       quantity: 2 * leavesOf(job.rig).length,
     }
   );
@@ -128,7 +128,7 @@ function boltsOf(job: Job, link: LinkMember, end: LinkEnd): BoltOf[] {
   const bracket = bracketOf(job, link, end);
   return [
     {
-      ...boltFor(bracket, job.tape === 'mm' ? 'mm' : 'inch'),
+      ...boltFor(bracket, systemOf(job.tape)),
       of: part,
       diameter: bracket.bolt,
       grade: BOLT_GRADES[bracket.grade].name,

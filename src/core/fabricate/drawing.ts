@@ -1,3 +1,4 @@
+import { MM_PER_INCH } from '@/core/units/tape';
 import type { IModel, IPath, IPathArc, IPathCircle, IPathLine } from 'makerjs';
 
 /** The layers of a file that is cut by: outline, bends, marks to scribe, holes, words. */
@@ -9,6 +10,9 @@ export type Place = readonly [x: number, y: number];
 
 /** A part as it is drawn flat, at its own size, mm: its paths by layer, and words at places. */
 export type Drawing = { paths: IPath[]; words: { at: Place; text: string }[] };
+
+/** A hole is drilled so much larger than what goes through it, mm: a 32nd of an inch. */
+export const LOOSE = MM_PER_INCH / 32;
 
 const on = <P extends IPath>(layer: Layer, path: P): P => ({ ...path, layer });
 
@@ -30,6 +34,14 @@ export const arc = (
 /** Straight lines from place to place. */
 export const through = (layer: Layer, places: Place[]): IPathLine[] =>
   places.slice(1).map((to, i) => line(layer, places[i]!, to));
+
+/** The corners of a rectangle, from its lower left one round to the left, mm. */
+export const rectangle = ([x1, y1]: Place, [x2, y2]: Place): Place[] => [
+  [x1, y1],
+  [x2, y1],
+  [x2, y2],
+  [x1, y2],
+];
 
 /** A closed outline of straight lines. */
 export const outline = (places: Place[]): IPathLine[] => through('CUT', [...places, places[0]!]);

@@ -1,4 +1,4 @@
-import { arc, hole, line, outline, through, type Drawing, type Place } from './drawing';
+import { arc, hole, line, outline, rectangle, through, type Drawing, type Place } from './drawing';
 
 /**
  * A tab that stands on its foot, mm: its foot from one flank to the other, from the middle of its root; how wide it is at its holes, how far
@@ -72,15 +72,9 @@ export function tabDrawing(shape: TabShape): Drawing {
 
 /** A rectangle from its lower left corner, with its middle lines scribed, mm. */
 export function plateDrawing(width: number, height: number): Drawing {
-  const corners: Place[] = [
-    [0, 0],
-    [width, 0],
-    [width, height],
-    [0, height],
-  ];
   return {
     paths: [
-      ...outline(corners),
+      ...outline(rectangle([0, 0], [width, height])),
       line('SCRIBE', [width / 2, 0], [width / 2, height]),
       line('SCRIBE', [0, height / 2], [width, height / 2]),
     ],

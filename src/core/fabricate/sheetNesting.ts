@@ -1,6 +1,6 @@
 import { Clipper, EndType, FillRule, JoinType, type Path64, type Paths64 } from 'clipper2-ts';
 import makerjs from 'makerjs';
-import { modelOf, through, type Drawing, type Place } from './drawing';
+import { modelOf, rectangle, through, type Drawing, type Place } from './drawing';
 import { extentsOf } from './vectorFiles';
 
 /** A flat part to be laid on a sheet, and how many of it. */
@@ -117,18 +117,21 @@ function lay(
   [width, height]: [number, number],
   apart: (fixed: Fat, moved: Fat) => Path64,
 ): boolean {
-  let best: { fat: Fat; quarters: number; x: number; y: number } | null = null;
-  ways.forEach((fat, quarters) => {
-    for (const { x, y } of placesFor(on, fat, [width, height], apart)) {
-      const far = y + fat.height;
-      const known = best && best.y + best.fat.height;
-      if (!best || far < known! || (far === known && x < best.x)) best = { fat, quarters, x, y };
-    }
-  });
-  // Set in the loop above, which the compiler does not follow.
-  const found = best as { fat: Fat; quarters: number; x: number; y: number } | null;
-  if (!found) return false;
-  const { fat, quarters, x, y } = found;
+  const places = ways.flatMap((fat, quarters) =>
+    placesFor(on, fat, [width, height], apart).map(({ x, y }) => ({
+      fat,
+      quarters,
+      x,
+      y,
+      far: y + fat.height,
+    })),
+  );
+  const [first, ...others] = places;
+  if (!first) return false;
+  const { fat, quarters, x, y } = others.reduce(
+    (best, one) => (one.far < best.far || (one.far === best.far && one.x < best.x) ? one : best),
+    first,
+  );
   on.taken.push({ fat, x, y });
   on.laid.push({ id, quarters, at: [x / FINE + fat.origin[0], y / FINE + fat.origin[1]] });
   return true;
@@ -145,18 +148,8 @@ function placesFor(
   if (right < 0 || top < 0) return [];
   if (taken.length === 0) return [{ x: 0, y: 0 }];
   // Where it only just fits there is still a line to slide it along.
-  const room: Paths64 = [
-    Clipper.makePath([
-      0,
-      0,
-      Math.max(1, right),
-      0,
-      Math.max(1, right),
-      Math.max(1, top),
-      0,
-      Math.max(1, top),
-    ]),
-  ];
+  const [wide, tall] = [Math.max(1, right), Math.max(1, top)];
+  const room: Paths64 = [Clipper.makePath(rectangle([0, 0], [wide, tall]).flat())];
   const not = taken.map(({ fat: fixed, x, y }) => Clipper.translatePath(apart(fixed, fat), x, y));
   return Clipper.difference(room, not, FillRule.NonZero)
     .flat()
@@ -172,13 +165,7 @@ export function sheetDrawing(
   parts: Map<string, { number: number; drawing: Drawing }>,
   { width, height }: Sheet,
 ): Drawing {
-  const edge: Place[] = [
-    [0, 0],
-    [width, 0],
-    [width, height],
-    [0, height],
-    [0, 0],
-  ];
+  const edge = rectangle([0, 0], [width, height]);
   const on = laid.map(({ id, quarters, at }): Drawing => {
     const { number, drawing } = parts.get(id)!;
     const { low, high } = extentsOf(drawing);
@@ -192,7 +179,7 @@ export function sheetDrawing(
     };
   });
   return {
-    paths: [...through('SCRIBE', edge), ...on.flatMap(({ paths }) => paths)],
+    paths: [...through('SCRIBE', [...edge, edge[0]!]), ...on.flatMap(({ paths }) => paths)],
     words: on.flatMap(({ words }) => words),
   };
 }

@@ -1,5 +1,6 @@
 import { coarsePitch } from '@/core/materials/threads';
-import { hole, line, outline, type Drawing, type Place } from './drawing';
+import { MM_PER_INCH } from '@/core/units/tape';
+import { hole, line, LOOSE, outline, rectangle, type Drawing, type Place } from './drawing';
 
 /**
  * A plate that clamps a leaf spring to a round axle tube, mm: the tube's diameter; the spring's width and how thick its pack is at the seat;
@@ -18,33 +19,19 @@ export type SpringPlate = {
   trim: number;
 };
 
-/** A hole is so much larger than what goes through it, mm: a 32nd of an inch. */
-const DRILL = 25.4 / 32;
-
 /** Where the legs of both U-bolts go through, mm from the pin: either side of the tube, either side of the spring. */
 export function legsOf({ tube, leafWidth, uBolt }: SpringPlate): Place[] {
   const [x, y] = [(tube + uBolt) / 2, (leafWidth + uBolt) / 2];
-  return [
-    [-x, -y],
-    [x, -y],
-    [x, y],
-    [-x, y],
-  ];
+  return rectangle([-x, -y], [x, y]);
 }
 
 /** The plate from below, the car's front to the right, mm from the pin: four holes, and the pin's, drawn out to a slot where the axle is set on it. */
 export function springPlateDrawing(of: SpringPlate): Drawing {
   const { uBolt, edge, pin, trim } = of;
-  const diameter = uBolt + DRILL;
+  const diameter = uBolt + LOOSE;
   const legs = legsOf(of);
   const [x, y] = legs[2]!.map((v) => v + diameter / 2 + edge) as [number, number];
-  const corners: Place[] = [
-    [-x, -y],
-    [x, -y],
-    [x, y],
-    [-x, y],
-  ];
-  const pinHole = pin + DRILL;
+  const pinHole = pin + LOOSE;
   const slot =
     trim > 0
       ? [
@@ -56,7 +43,7 @@ export function springPlateDrawing(of: SpringPlate): Drawing {
       : hole([0, 0], pinHole);
   return {
     paths: [
-      ...outline(corners),
+      ...outline(rectangle([-x, -y], [x, y])),
       // The middle of the tube, and of the spring.
       line('SCRIBE', [0, -y], [0, y]),
       line('SCRIBE', [-x, 0], [x, 0]),
@@ -73,7 +60,7 @@ const DEEP_NUT = 1.1;
 const OUT = 3;
 
 /** Lengths that U-bolts are made in, mm: by the eighth of an inch, or by five. */
-const STEP = { inch: 25.4 / 8, mm: 5 };
+const STEP = { inch: MM_PER_INCH / 8, mm: 5 };
 
 /** A U-bolt round the tube, mm: between its legs, and from inside its bend to the ends of its legs, at least; how much of them is thread. */
 export function uBoltFor(

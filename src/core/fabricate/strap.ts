@@ -1,4 +1,4 @@
-import { hole, line, outline, type Drawing, type Place } from './drawing';
+import { hole, line, LOOSE, outline, rectangle, type Drawing, type Place } from './drawing';
 
 /**
  * A strap over a sway bar's bushing, mm: the bushing as wide and as high as it stands, and how far the strap squeezes it; how round its
@@ -16,9 +16,6 @@ export type Strap = {
   foot: number;
   bolt: number;
 };
-
-/** A hole is so much larger than its bolt, mm: a 32nd of an inch. */
-const DRILL = 25.4 / 32;
 
 /** A quarter turn of mild steel takes 1.57·radius + 0.64·thickness of it (Machinery's Handbook, from memory). */
 const IN_BEND = 0.64 / (Math.PI / 2);
@@ -61,12 +58,6 @@ export function strapFault(strap: Strap): 'foot' | 'side' | null {
 export function strapDrawing(strap: Strap): Drawing {
   const { width, foot, bolt } = strap;
   const { flat } = strapSizes(strap);
-  const corners: Place[] = [
-    [0, 0],
-    [flat, 0],
-    [flat, width],
-    [0, width],
-  ];
   let from = 0;
   const bends = stretches(strap).flatMap(({ mm, turn }) => {
     const x = from + mm / 2;
@@ -76,10 +67,10 @@ export function strapDrawing(strap: Strap): Drawing {
   const holes = [foot / 2, flat - foot / 2].map((x): Place => [x, width / 2]);
   return {
     paths: [
-      ...outline(corners),
+      ...outline(rectangle([0, 0], [flat, width])),
       line('SCRIBE', [0, width / 2], [flat, width / 2]),
       ...bends.map(({ x }) => line('BEND', [x, 0], [x, width])),
-      ...holes.flatMap((at) => hole(at, bolt + DRILL)),
+      ...holes.flatMap((at) => hole(at, bolt + LOOSE)),
     ],
     words: bends.map(({ x, turn }) => ({ at: [x, width + 5], text: turn })),
   };

@@ -1,5 +1,5 @@
 import { cross, dot, minus, unit, type Point } from '@/core/geometry/vector';
-import type { Place } from '@/core/fabricate/drawing';
+import { LOOSE, type Place } from '@/core/fabricate/drawing';
 import type { TabShape } from '@/core/fabricate/plates';
 import { jointsOf, type JointName } from '@/core/materials/joints';
 import type { BoltGrade, Electrode, MetalName } from '@/core/materials/metals';
@@ -67,9 +67,6 @@ function usualStack(joint: JointName, shank: number): { middle: number; spacer: 
   return { middle: SLEEVE, spacer: 0 };
 }
 
-/** A drill is so much larger than its bolt, mm: a 32nd of an inch. */
-const DRILL = inch(1 / 32);
-
 /** The bolt that usually goes through a ball on a shank, mm. */
 const usualBolt = (shank: number): number =>
   USUAL_BOLT.find(([least]) => shank >= least - 0.1)?.[1] ?? THINNEST_BOLT;
@@ -97,7 +94,7 @@ function usualBracket(job: Job, link: LinkMember, end: LinkEnd, led: Led): Brack
     reach: Math.max(rootOf(job, link[end], end).reach, width / 2),
     boxed: onFrame,
     planes: 2,
-    hole: bolt + DRILL,
+    hole: bolt + LOOSE,
     bolt,
     grade: 'grade-8',
     threaded: false,

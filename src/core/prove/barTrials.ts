@@ -2,13 +2,12 @@ import { leastEngagement } from '@/core/fabricate/adjustableBar';
 import { distance, dot, minus, unit, type Point } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
 import { barOf, madeUp, metalOf, threadedEnds, threadedMetal, type Bar } from '@/core/job/parts';
-import { LIMITS } from '@/core/materials/limits';
 import { THREADS } from '@/core/materials/threads';
 import type { LinkMember } from '@/core/rig/members/link';
 import { bentBarStress, columnOf, eulerInPlane, modulusInPlane, sectionValues } from '@/core/strength/bar';
-import { rangeFor } from '@/core/strength/fatigue';
 import { stressArea, strippingLoad } from '@/core/strength/thread';
 import { sayStrength, type Trial } from './governing';
+import { inTime } from './inTime';
 import type { Inputs } from './types';
 
 /** A bar bent less than this is straight, mm. */
@@ -155,18 +154,10 @@ function threadTrials(job: Job, link: LinkMember, bar: Bar, end: 'frame' | 'axle
 function shankInTime(job: Job, { thread }: Bar): Trial {
   const { diameter: d, pitch: p } = THREADS[thread];
   const At = stressArea({ diameter: d, pitch: p });
-  const times = LIMITS.strength.cycles[job.use];
-  return {
-    check: 'fatigue-shank',
-    unit: 'N/mm²',
-    fails: 'cracks',
-    formula: 'ΔP / A_t, against (3.9e8 / times)^(1/3), at least 7, in 1,000 psi',
-    source:
-      'AISC 360 appendix 3, category G, from memory; so many times: common practice, no published source',
-    comesAndGoes: true,
-    asks: (force) => ({ demand: Math.abs(force) / At, capacity: rangeFor('thread', times) }),
-    inputs: () => ({ thread, d, p, A_t: At, times }),
-  };
+  return inTime(job, 'fatigue-shank', 'thread', 'ΔP / A_t', {
+    asks: (force) => ({ demand: Math.abs(force) / At }),
+    inputs: () => ({ thread, d, p, A_t: At }),
+  });
 }
 
 const rodEndTrial = (rated: number): Trial => ({

@@ -6,8 +6,6 @@ import { sizeOf } from '@/core/job/bodySizes';
 import { BOLT_GRADES, ELECTRODES } from '@/core/materials/metals';
 import { coarsePitch } from '@/core/materials/threads';
 import type { LinkMember } from '@/core/rig/members/link';
-import { LIMITS } from '@/core/materials/limits';
-import { rangeFor, type DetailName } from '@/core/strength/fatigue';
 import { columnOf, sectionValues } from '@/core/strength/bar';
 import { boltBending, boltShearLoad } from '@/core/strength/bolt';
 import { braceShare, rootLoads, rootSection, wallBending, type BracketAxes } from '@/core/strength/bracket';
@@ -15,6 +13,7 @@ import { stressArea } from '@/core/strength/thread';
 import { tabLoads } from '@/core/strength/tab';
 import { allowedOnThroat, throatOf, weldLineForce, type WeldLine } from '@/core/strength/weldGroup';
 import { sayStrength, type Trial } from './governing';
+import { inTime } from './inTime';
 import type { Inputs } from './types';
 
 /** Past this a bracket is pushed along the rail rather than across it. */
@@ -137,84 +136,60 @@ function rootTrials(
   const lines = weldLines(bracket, axes);
   const throat = throatOf(bracket.leg);
   const wire = ELECTRODES[bracket.electrode];
-  const trials: Trial[] = [
-    {
-      check: 'root-bending',
-      unit: 'N/mm²',
-      fails: metal.fails,
-      formula: 'M / Z + N / A, M = P · reach, Z = 2 · t · depth² / 6',
-      source: `a cantilever of two plates, ${SHIGLEY}; as welded, ${sayStrength(metal)}`,
-      asks: (force) => {
-        const { inPlane, pull } = loads(force);
-        return { demand: inPlane / section.inPlane + Math.abs(pull) / section.A, capacity: metal.welded };
-      },
-      inputs: (force) => ({ ...sizes, M: loads(force).inPlane, N: loads(force).pull, Z: section.inPlane }),
+  const bending: Trial = {
+    check: 'root-bending',
+    unit: 'N/mm²',
+    fails: metal.fails,
+    formula: 'M / Z + N / A, M = P · reach, Z = 2 · t · depth² / 6',
+    source: `a cantilever of two plates, ${SHIGLEY}; as welded, ${sayStrength(metal)}`,
+    asks: (force) => {
+      const { inPlane, pull } = loads(force);
+      return { demand: inPlane / section.inPlane + Math.abs(pull) / section.A, capacity: metal.welded };
     },
-    {
-      check: 'root-across',
-      unit: 'N/mm²',
-      fails: metal.fails,
-      formula: bracket.boxed ? 'M / Z, of the box that the plates make' : 'M / Z, Z = 2 · depth · t² / 6',
-      source: `a cantilever, ${SHIGLEY}; as welded, ${sayStrength(metal)}`,
-      asks: (force) => ({ demand: loads(force).across / section.across, capacity: metal.welded }),
-      inputs: (force) => ({ ...sizes, M: loads(force).across, Z: section.across }),
+    inputs: (force) => ({ ...sizes, M: loads(force).inPlane, N: loads(force).pull, Z: section.inPlane }),
+  };
+  const aside: Trial = {
+    check: 'root-across',
+    unit: 'N/mm²',
+    fails: metal.fails,
+    formula: bracket.boxed ? 'M / Z, of the box that the plates make' : 'M / Z, Z = 2 · depth · t² / 6',
+    source: `a cantilever, ${SHIGLEY}; as welded, ${sayStrength(metal)}`,
+    asks: (force) => ({ demand: loads(force).across / section.across, capacity: metal.welded }),
+    inputs: (force) => ({ ...sizes, M: loads(force).across, Z: section.across }),
+  };
+  const weld: Trial = {
+    check: 'weld',
+    unit: 'N/mm²',
+    fails: 'breaks',
+    formula: 'greatest force on a millimetre of weld / (0.707 · leg · share welded), against 0.3 · F_EXX',
+    source: 'AWS D1.1 and the elastic vector method, from memory',
+    asks: (force) => {
+      const eye = axes.out.map((v) => v * reach) as Point;
+      const line = weldLineForce(lines, bracedForce(job, bracket, axes, onEye(force)), eye);
+      return { demand: line / (throat * bracket.welded), capacity: allowedOnThroat(wire.ultimate) };
     },
-    {
-      check: 'weld',
-      unit: 'N/mm²',
-      fails: 'breaks',
-      formula: 'greatest force on a millimetre of weld / (0.707 · leg · share welded), against 0.3 · F_EXX',
-      source: 'AWS D1.1 and the elastic vector method, from memory',
-      asks: (force) => {
-        const eye = axes.out.map((v) => v * reach) as Point;
-        const line = weldLineForce(lines, bracedForce(job, bracket, axes, onEye(force)), eye);
-        return { demand: line / (throat * bracket.welded), capacity: allowedOnThroat(wire.ultimate) };
-      },
-      inputs: () => ({
-        leg: bracket.leg,
-        throat,
-        share: bracket.welded,
-        length: lines.reduce((sum, [a, b]) => sum + Math.hypot(...minus(b, a)), 0),
-        F_EXX: wire.ultimate,
-        reach,
-      }),
-    },
-  ];
-  const times = LIMITS.strength.cycles[job.use];
-  const inTime = (
-    check: Trial['check'],
-    detail: DetailName,
-    formula: string,
-    category: string,
-    of: Trial,
-  ): Trial => ({
-    ...of,
-    check,
-    formula,
-    fails: 'cracks',
-    comesAndGoes: true,
-    source: `AISC 360 appendix 3, category ${category}, from memory; so many times: common practice, no published source`,
-    asks: (force) => ({ demand: of.asks(force).demand, capacity: rangeFor(detail, times) }),
-    inputs: (force) => ({ ...of.inputs(force), times }),
-  });
-  const [bending, , throatOfAll] = trials as [Trial, Trial, Trial];
-  trials.push(
+    inputs: () => ({
+      leg: bracket.leg,
+      throat,
+      share: bracket.welded,
+      length: lines.reduce((sum, [a, b]) => sum + Math.hypot(...minus(b, a)), 0),
+      F_EXX: wire.ultimate,
+      reach,
+    }),
+  };
+  return [
+    bending,
+    ...(loads(1).across > 1e-3 * reach ? [aside] : []),
+    weld,
+    inTime(job, 'fatigue-toe', 'toe', 'ΔM / Z + ΔN / A', bending),
     inTime(
-      'fatigue-toe',
-      'toe',
-      'ΔM / Z + ΔN / A, against (44e8 / times)^(1/3), at least 10, in 1,000 psi',
-      'C',
-      bending,
-    ),
-    inTime(
+      job,
       'fatigue-weld',
       'throat',
-      'change of force on a millimetre of weld / (0.707 · leg · share welded), against (150e10 / times)^0.167, at least 8, in 1,000 psi',
-      'F',
-      throatOfAll,
+      'change of force on a millimetre of weld / (0.707 · leg · share welded)',
+      weld,
     ),
-  );
-  return trials.filter(({ check }) => check !== 'root-across' || loads(1).across > 1e-3 * reach);
+  ];
 }
 
 /** Fillets down both faces of each plate and round its ends, mm, about the middle of the root. */

@@ -8,7 +8,7 @@ import { PLATES, TUBES, BOLTS, FILLETS } from '@/core/materials/stockSizes';
 import { THREAD_NAMES, THREADS } from '@/core/materials/threads';
 import { linksOf } from '@/core/rig/members/members';
 import { pairOf } from '@/core/rig/roles';
-import { MM_PER_INCH, type Tape } from '@/core/units/tape';
+import { MM_PER_INCH, systemOf, type Tape } from '@/core/units/tape';
 import { sayLength } from '@/core/units/length';
 import type { Remedy } from '@/core/verdict/verdict';
 import { casesOf, isShort, margin, proveLink } from './prove';
@@ -55,7 +55,7 @@ const fromTo = (what: string, from: number, to: number, tape: Tape): string =>
   `${what} ${sayLength(from, tape)} → ${sayLength(to, tape)}`;
 
 const thicker = ofBracket(({ plate, leg }, tape) =>
-  PLATES[tape === 'mm' ? 'mm' : 'inch']
+  PLATES[systemOf(tape)]
     .filter((t) => t > plate + 0.1)
     .map((t) => ({
       text: fromTo('Plate', plate, t, tape),
@@ -103,12 +103,12 @@ const harder = ofBracket(({ grade }) =>
     : [],
 );
 const stouter = ofBracket(({ bolt, hole }, tape) =>
-  BOLTS[tape === 'mm' ? 'mm' : 'inch']
+  BOLTS[systemOf(tape)]
     .filter((d) => d > bolt + 0.1)
     .map((d) => ({ text: fromTo('Bolt', bolt, d, tape), part: { bolt: d, hole: d + (hole - bolt) } })),
 );
 const biggerFillet = ofBracket(({ leg, plate }, tape) =>
-  FILLETS[tape === 'mm' ? 'mm' : 'inch']
+  FILLETS[systemOf(tape)]
     .filter((mm) => mm > leg + 0.1 && mm <= plate + 0.1)
     .map((mm) => ({ text: fromTo('Fillet', leg, mm, tape), part: { leg: mm } })),
 );
@@ -116,7 +116,7 @@ const allRound = ofBracket(({ welded }) =>
   welded < 1 ? [{ text: 'Weld it all round, not in stitches', part: { welded: 1 } }] : [],
 );
 const backed = ofBracket(({ backing }, tape) =>
-  PLATES[tape === 'mm' ? 'mm' : 'inch']
+  PLATES[systemOf(tape)]
     .filter((t) => t > backing + 0.1)
     .map((t) => ({ text: `A backing plate of ${sayLength(t, tape)} on the rail`, part: { backing: t } })),
 );

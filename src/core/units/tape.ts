@@ -13,6 +13,9 @@ export function division(tape: Tape): number {
   return MM_PER_INCH / (tape === 'in16' ? 16 : 32);
 }
 
+/** What bolts, plate and tube are sold by where a tape is used. */
+export const systemOf = (tape: Tape): 'inch' | 'mm' => (tape === 'mm' ? 'mm' : 'inch');
+
 /** The next finer tape, for means of several readings. */
 export const finer = (tape: Tape): Tape => (tape === 'in16' ? 'in32' : tape);
 

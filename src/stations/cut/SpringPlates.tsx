@@ -1,6 +1,7 @@
 'use client';
 import { springPlateDrawing, uBoltFor } from '@/core/fabricate/springPlate';
 import { springPlateOf } from '@/core/job/springPlate';
+import { systemOf } from '@/core/units/tape';
 import { sayLength } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
 import { AlikePart, type SizeField } from './AlikePart';
@@ -21,7 +22,7 @@ export function SpringPlates() {
   const job = useJob();
   const of = springPlateOf(job);
   if (!of) return null;
-  const { inside, length, thread } = uBoltFor(of, job.tape === 'mm' ? 'mm' : 'inch');
+  const { inside, length, thread } = uBoltFor(of, systemOf(job.tape));
   const say = (mm: number) => sayLength(mm, job.tape);
   return (
     <AlikePart

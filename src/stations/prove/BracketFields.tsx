@@ -2,6 +2,7 @@
 import { Checkbox, Select } from 'antd';
 import { boltFor } from '@/core/fabricate/boltStack';
 import { tabDrawing } from '@/core/fabricate/plates';
+import { systemOf } from '@/core/units/tape';
 import { sayLength } from '@/core/units/length';
 import { withParts } from '@/core/job/edits/parts';
 import { bracketOf, fastenedTo, type Bracket, tabOf } from '@/core/job/bracketParts';
@@ -64,7 +65,7 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
       onEnter={(mm, typed) => type(key, typed, { [key]: mm })}
     />
   );
-  const bolt = boltFor(bracket, job.tape === 'mm' ? 'mm' : 'inch');
+  const bolt = boltFor(bracket, systemOf(job.tape));
   const say = (mm: number) => sayLength(mm, job.tape);
   const rail = fastenedTo(job, link, end) === 'rail';
   return (
