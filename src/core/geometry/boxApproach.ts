@@ -192,8 +192,11 @@ function heightOver(box: Box, face: number, cylinder: Cylinder): number {
   const [i, j] = BESIDE[k]!;
   const size = Math.sqrt(cylinder[3 + i]! * cylinder[3 + i]! + cylinder[3 + j]! * cylinder[3 + j]!);
   const r = size > 1e-12 ? cylinder[7]! / size : 0;
-  for (let c = 0; c < 3; c++) extreme[c] = cylinder[c]! + (s + r * on) * cylinder[3 + c]!;
-  extreme[k] = extreme[k]! - (high ? r : -r);
+  extreme[i] = cylinder[i]! + (s + r * on) * cylinder[3 + i]!;
+  extreme[j] = cylinder[j]! + (s + r * on) * cylinder[3 + j]!;
+  // Not by `r`: where the axis is all but square to the face that is so long that rounding of the axis would show.
+  const round = r && cylinder[7]! * size;
+  extreme[k] = cylinder[k]! + s * cylinder[3 + k]! + (high ? -round : round);
   return high ? extreme[k]! - box[3 + k]! : box[k]! - extreme[k]!;
 }
 

@@ -1,12 +1,14 @@
 import fc from 'fast-check';
 import { clearances, gapsOf } from '@/core/clearance/clearance';
-import { withBodies } from '@/core/job/bodies';
+import { withBodies } from '@/core/job/bodies/bodies';
 import { withBody } from '@/core/job/edits/bodies';
 import { withLayout } from '@/core/job/edits/layout';
 import { withRoll } from '@/core/job/edits/roll';
 import { withBends } from '@/core/job/edits/mounts';
 import type { Job } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';
+import { boxToCylinder, cornersOfBox, edgesOf, nowhere } from '@/core/geometry/boxApproach';
+import { boxOf, cylinderOf } from '@/core/geometry/shapes';
 import { between, cross, dot, minus, plus, unit, type Point } from '@/core/geometry/vector';
 import type { Attitude } from '@/core/kinematics/attitude';
 import { LAYOUT_IDS } from '@/core/rig/layouts';
@@ -78,6 +80,25 @@ describe('gaps asked pose after pose', () => {
         },
       ),
       { numRuns: 60 },
+    );
+  });
+});
+
+describe('a cylinder whose end lies along a face of a box', () => {
+  test('is as far from it whatever rounding leaves of its axis', () => {
+    const [low, high]: [Point, Point] = [
+      [-100, -50, -100],
+      [100, 50, 100],
+    ];
+    const box = boxOf(low, high);
+    const edges = edgesOf(cornersOfBox(low, high));
+    const hair = fc.double({ min: -1e-10, max: 1e-10, noNaN: true });
+    fc.assert(
+      fc.property(hair, hair, fc.integer({ min: 0, max: 4 }), near, (x, z, bits, radius) => {
+        const axis: Point = [x, 1 - (bits * Number.EPSILON) / 2, z];
+        const apart = boxToCylinder(box, edges, cylinderOf([0, 400, 0], axis, 80, radius), nowhere());
+        expect(apart).toBeCloseTo(270, 6);
+      }),
     );
   });
 });
