@@ -7,7 +7,7 @@ import { slopeAlong } from '@/core/survey/floor';
 import { found, measuredAcross } from '@/core/survey/readings';
 import { withRollRig } from './edits/roll';
 import type { Job } from './jobSchema';
-import { withBodies } from './bodies';
+import { withBodies } from './bodies/bodies';
 import { isTyped, ownObstacles, patternSize } from './jobValues';
 
 /** Height of the centre of gravity until it is typed, mm: about the height of a camshaft. */

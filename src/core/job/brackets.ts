@@ -5,9 +5,9 @@ import type { Point } from '@/core/geometry/vector';
 import { kindOf, linksOf } from '@/core/rig/members/members';
 import type { MountKey } from '@/core/rig/members/kind';
 import type { Obstacle, Rig } from '@/core/rig/schema';
-import { bracketId } from './bodyNames';
-import { bracketBody } from './bracketShape';
-import { sizeOf } from './bodySizes';
+import { bracketId } from './bodies/bodyNames';
+import { bracketBody } from './made/bracketShape';
+import { sizeOf } from './bodies/bodySizes';
 import type { Job } from './jobSchema';
 
 /** Mounts that are bracketed: the tips of a crank are its own, and a leaf is clamped to its axle. */

@@ -6,7 +6,8 @@ import { TAPES } from '@/core/units/tape';
 import { LONGEST_NAME } from './names';
 import { cutSchema } from './slices/cut';
 import { bodiesSchema } from './slices/bodies';
-import { text, typed, when } from './slices/fields';
+import { basisSchema, text, typed, when } from './slices/fields';
+import { driveSchema } from './slices/work/drive';
 import { frontSchema } from './slices/front';
 import {
   cornerSchema,
@@ -18,10 +19,11 @@ import {
 } from './slices/locate';
 import { partsSchema } from './slices/parts';
 import { placeSchema } from './slices/place';
+import { planSchema } from './slices/work/plan';
 import { readingsSchema, recordSchema } from './slices/record';
-import { rideSchema } from './slices/ride';
+import { rideSchema } from './slices/work/ride';
 import { rollSchema } from './slices/roll';
-import { weldSchema } from './slices/weld';
+import { weldSchema } from './slices/work/weld';
 
 /**
  * The job file, `*.pellik.json`: one car, one piece of work, everything that was typed and every stripe that was drawn; a
@@ -32,7 +34,7 @@ export const JOB_VERSION = 5;
 /** A paint-pen stripe: what was true when it was drawn. It shows broken once any of that is no longer so. */
 const stripeSchema = z.strictObject({
   at: when,
-  basis: z.record(text(120), z.union([z.number(), z.string(), z.boolean()])),
+  basis: basisSchema,
 });
 export type Stripe = z.infer<typeof stripeSchema>;
 
@@ -69,8 +71,10 @@ export const jobSchema = z.strictObject({
   roll: rollSchema,
   parts: partsSchema,
   cut: cutSchema,
+  plan: planSchema,
   weld: weldSchema,
   ride: rideSchema,
+  drive: driveSchema,
   stripes: z.record(text(140), stripeSchema),
 });
 

@@ -4,8 +4,8 @@ import type { PatternSize } from '@/core/rig/layouts';
 import { lateralBarOf } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
 import { measured, measuredAcross } from '@/core/survey/readings';
-import { isCarsOwn } from './bodyNames';
-import { USUAL_LOCK } from './bodySizes';
+import { isCarsOwn } from './bodies/bodyNames';
+import { USUAL_LOCK } from './bodies/bodySizes';
 import type { Job } from './jobSchema';
 
 /** Wheel travel from ride height to the stops, mm, both positive. */

@@ -4,13 +4,15 @@ import { applyReadings } from './applyReadings';
 import { JOB_VERSION, type Job } from './jobSchema';
 import { startingCut } from './slices/cut';
 import { startingParts } from './slices/parts';
+import { startingDrive } from './slices/work/drive';
 import { startingFront } from './slices/front';
 import { startingLocate } from './slices/locate';
 import { startingPlace } from './slices/place';
+import { startingPlan } from './slices/work/plan';
 import { startingRecord } from './slices/record';
-import { startingRide } from './slices/ride';
+import { startingRide } from './slices/work/ride';
 import { startingRoll } from './slices/roll';
-import { startingWeld } from './slices/weld';
+import { startingWeld } from './slices/work/weld';
 
 /** A job with nothing measured yet: drawn from stand-in figures until the tape says better. */
 export function newJob(id: string, name: string, tape: Tape): Job {
@@ -41,8 +43,10 @@ export function newJob(id: string, name: string, tape: Tape): Job {
     roll: startingRoll(),
     parts: startingParts(),
     cut: startingCut(),
+    plan: startingPlan(),
     weld: startingWeld(),
     ride: startingRide(),
+    drive: startingDrive(),
     stripes: {},
   });
 }

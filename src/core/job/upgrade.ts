@@ -7,7 +7,7 @@ import { applyReadings, USUAL_MASSES } from './applyReadings';
 import { JOB_VERSION, type Job } from './jobSchema';
 import { startingPlace } from './slices/place';
 import { startingRecord } from './slices/record';
-import { startingRide } from './slices/ride';
+import { startingRide } from './slices/work/ride';
 import { startingRoll } from './slices/roll';
 
 type Loose = Record<string, unknown>;

@@ -1,4 +1,4 @@
-import { withBodies } from '../bodies';
+import { withBodies } from '@/core/job/bodies/bodies';
 import type { Job } from '../jobSchema';
 import { without } from './omit';
 

@@ -5,7 +5,7 @@ import { mountOwners, mountsOf, withMount } from '@/core/rig/mounts';
 import type { Obstacle, Rig } from '@/core/rig/schema';
 import type { Stands } from '@/core/springs/springDesign';
 import { linkHeight, type BarDesign, type EndLink } from '@/core/swaybar/swayBarDesign';
-import { withBodies } from '../bodies';
+import { withBodies } from '@/core/job/bodies/bodies';
 import type { Job } from '../jobSchema';
 import { withPlaced } from '../placed';
 import { drawnHeight, drivingHeight } from '../jobValues';

@@ -4,7 +4,7 @@ import { isLink, kindOf } from '@/core/rig/members/members';
 import { withMount, type MountChange } from '@/core/rig/mounts';
 import { pairOf, partnerOf, withLink } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
-import { withBodies } from '../bodies';
+import { withBodies } from '@/core/job/bodies/bodies';
 import type { Job } from '../jobSchema';
 import { mountId, withPlaced } from '../placed';
 
@@ -53,5 +53,6 @@ export function withJoints(job: Job, member: string, change: Partial<MemberJoint
   const members = job.rig.members.map((m) =>
     ids.includes(m.id) && isLink(m) ? { ...m, rate: axialRate(joints[m.id]!) } : m,
   );
-  return { ...withPlaced(job, []), joints, rig: { ...job.rig, members } };
+  // What a joint has between its plates is how wide its bracket is.
+  return withBodies({ ...withPlaced(job, []), joints, rig: { ...job.rig, members } });
 }

@@ -1,11 +1,11 @@
 import type { Job } from '@/core/job/jobSchema';
 import type { AlikePart, BarPart, Brace, BracketPart, Parts, Strength } from '@/core/job/slices/parts';
 import type { StrengthName } from '@/core/materials/metals';
-import { saidOfBracket, type Bracket } from '@/core/job/bracketParts';
-import { keptAs, mirrorOf, saidOfBar } from '@/core/job/parts';
+import { saidOfBracket, type Bracket } from '@/core/job/made/bracketParts';
+import { keptAs, mirrorOf, saidOfBar } from '@/core/job/made/parts';
 import type { LinkMember } from '@/core/rig/members/link';
 import { MM_PER_INCH } from '@/core/units/tape';
-import { withBodies } from '../bodies';
+import { withBodies } from '@/core/job/bodies/bodies';
 import { told, without } from './omit';
 
 /** What is changed of parts: of bars by member, of brackets by mount; only what is named changes; what is undefined is said no more. */

@@ -1,6 +1,6 @@
 import { toRadians } from '@/core/geometry/angle';
 import type { Point } from '@/core/geometry/vector';
-import { withBodies } from '../bodies';
+import { withBodies } from '@/core/job/bodies/bodies';
 import type { Job } from '../jobSchema';
 import { mountId, withPlaced } from '../placed';
 

@@ -3,7 +3,7 @@ import { USUAL_LEAF } from '@/core/rig/layouts';
 import type { Rig } from '@/core/rig/schema';
 import { shocksOf, springsOf } from '@/core/springs/springDesign';
 import { swayBarOf } from '@/core/swaybar/swayBarDesign';
-import { joinedIn, withBodies } from '../bodies';
+import { joinedIn, withBodies } from '@/core/job/bodies/bodies';
 import type { Job } from '../jobSchema';
 import type { RollDesign } from '../slices/roll';
 import { told, without } from './omit';

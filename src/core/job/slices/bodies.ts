@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { within } from '@/core/rig/fields';
-import { BODY_SIZES, type BodySize } from '../bodySizes';
+import { BODY_SIZES, type BodySize } from '@/core/job/bodies/bodySizes';
 
 const sizes = Object.fromEntries(
   Object.entries(BODY_SIZES).map(([key, { least, most }]) => [key, z.optional(within(least, most))]),

@@ -8,6 +8,8 @@ export const notNegative = mm.check(z.minimum(0));
 export const typed = z.string().check(z.maxLength(40));
 export const when = z.iso.datetime();
 export const text = (longest: number) => z.string().check(z.maxLength(longest));
+/** What a verified thing rests on: each value by the words a builder would use for it; lengths in mm. */
+export const basisSchema = z.record(text(120), z.union([z.number(), z.string(), z.boolean()]));
 export const bySide = z.strictObject({ left: z.optional(mm), right: z.optional(mm) });
 /** Which bracket of a member: at its frame end or its axle end. */
 export const BRACKETS = ['frame', 'axle'] as const;

@@ -19,6 +19,19 @@ const sectionSchema = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('flat'), height: size, thickness: size }),
 ]);
 
+/**
+ * An end of plate on a pin instead of a rod end, mm: an eye of one plate, or a fork of two; each plate's thickness and its width at the hole;
+ * from its hole to where the bar ends, and how far it laps the bar.
+ */
+const eyeSchema = z.strictObject({
+  kind: z.enum(['eye', 'fork']),
+  plate: size,
+  width: size,
+  reach: size,
+  lap: size,
+});
+export type BarEye = z.infer<typeof eyeSchema>;
+
 /** A bar as it is made, as far as it is not like the set at Cut; N for what its rod ends are rated at by their maker. */
 const barPartSchema = z.strictObject({
   metal: z.optional(z.enum(METAL_NAMES)),
@@ -35,6 +48,8 @@ const barPartSchema = z.strictObject({
       axle: z.optional(z.strictObject({ od: size })),
     }),
   ),
+  /** ends of plate on a pin, instead of threaded ones */
+  eyes: z.optional(z.strictObject({ frame: z.optional(eyeSchema), axle: z.optional(eyeSchema) })),
 });
 export type BarPart = z.infer<typeof barPartSchema>;
 
@@ -52,6 +67,8 @@ const bracketPartSchema = z.strictObject({
   reach: z.optional(notNegative),
   /** a web or gusset boxes the two plates */
   boxed: z.optional(z.boolean()),
+  /** plates and web folded from one piece: the inside radius of the folds */
+  bend: z.optional(notNegative),
   /** one plate and a stud, or two and a bolt through both */
   planes: z.optional(z.union([z.literal(1), z.literal(2)])),
   hole: z.optional(size),
@@ -66,6 +83,8 @@ const bracketPartSchema = z.strictObject({
   leg: z.optional(size),
   electrode: z.optional(z.enum(ELECTRODE_NAMES)),
   welded: z.optional(within(0.05, 1)),
+  /** fastened by bolts of its own, as a kit's are, instead of welded */
+  bolted: z.optional(z.boolean()),
   /** the wall of what it is fastened to, and a backing plate on it */
   wall: z.optional(size),
   backing: z.optional(notNegative),
@@ -100,8 +119,17 @@ const strapSchema = z.strictObject({
   bolt: z.optional(size),
 });
 
+/** The sleeves that the sway bar passes the frame rails in, as far as they were said, mm: outside, wall, collars round them, those's thickness, the rails' wall. */
+const sleeveSchema = z.strictObject({
+  od: z.optional(size),
+  tube: z.optional(size),
+  collar: z.optional(size),
+  plate: z.optional(size),
+  wall: z.optional(size),
+});
+
 /** Parts that a job has one kind of, all alike. */
-export type AlikePart = 'springPlate' | 'strap';
+export type AlikePart = 'springPlate' | 'strap' | 'sleeve';
 
 const strength = within(20, 3000);
 
@@ -126,6 +154,7 @@ export const partsSchema = z._default(
     strengths: z.optional(z.partialRecord(z.enum(STRENGTH_NAMES), strengthSchema)),
     springPlate: z.optional(springPlateSchema),
     strap: z.optional(strapSchema),
+    sleeve: z.optional(sleeveSchema),
     wanted: z.optional(within(1, 20)),
   }),
   { bars: {}, brackets: {} },

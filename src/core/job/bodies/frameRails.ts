@@ -1,9 +1,9 @@
 import { measured, measuredAcross } from '@/core/survey/readings';
 import type { Obstacle } from '@/core/rig/schema';
 import { signOf, SIDES, type Side } from '@/core/geometry/side';
-import type { Job } from './jobSchema';
+import type { Job } from '@/core/job/jobSchema';
 import { sizeOf } from './bodySizes';
-import { drawnHeight } from './jobValues';
+import { drawnHeight } from '@/core/job/jobValues';
 
 /** How far behind and ahead of the axle a rail is taken to run straight, mm. */
 const RUN = { behind: 600, ahead: 900 };

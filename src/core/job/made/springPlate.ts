@@ -1,9 +1,9 @@
-import type { SpringPlate } from '@/core/fabricate/springPlate';
+import type { SpringPlate } from '@/core/fabricate/plates/springPlate';
 import { leavesOf } from '@/core/rig/roles';
 import { measured } from '@/core/survey/readings';
 import { MM_PER_INCH } from '@/core/units/tape';
-import { sizeOf } from './bodySizes';
-import type { Job } from './jobSchema';
+import { sizeOf } from '@/core/job/bodies/bodySizes';
+import type { Job } from '@/core/job/jobSchema';
 
 const inch = (n: number) => n * MM_PER_INCH;
 

@@ -1,12 +1,12 @@
 import { layoutEnd, layOut, type LayoutId } from '@/core/rig/layouts';
 import { PANHARD } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
-import { applyReadings } from '../applyReadings';
-import { withBodies } from '../bodies';
-import type { Job } from '../jobSchema';
-import { withPlaced } from '../placed';
-import { patternSize } from '../jobValues';
-import { withoutMembersWork } from './membersWork';
+import { applyReadings } from '@/core/job/applyReadings';
+import { withBodies } from '@/core/job/bodies/bodies';
+import type { Job } from '@/core/job/jobSchema';
+import { withPlaced } from '@/core/job/placed';
+import { patternSize } from '@/core/job/jobValues';
+import { withoutMembersWork } from './work';
 
 /** What can be put on an axle by itself: the members of that kind in a layout that has them. */
 type MemberKit = { name: string; from: LayoutId; ids: string[] };

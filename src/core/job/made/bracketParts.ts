@@ -1,6 +1,8 @@
-import { cross, dot, minus, unit, type Point } from '@/core/geometry/vector';
+import { cross, dot, mainAxis, minus, unit, type Point } from '@/core/geometry/vector';
+import type { Stack } from '@/core/fabricate/boltStack';
 import { LOOSE, type Place } from '@/core/fabricate/drawing';
-import type { TabShape } from '@/core/fabricate/plates';
+import type { Folded } from '@/core/fabricate/plates/folded';
+import type { TabShape } from '@/core/fabricate/plates/plates';
 import { jointsOf, type JointName } from '@/core/materials/joints';
 import type { BoltGrade, Electrode, MetalName } from '@/core/materials/metals';
 import { THREADS } from '@/core/materials/threads';
@@ -8,13 +10,13 @@ import type { LinkMember } from '@/core/rig/members/link';
 import type { BracketAxes } from '@/core/strength/bracket';
 import { measured } from '@/core/survey/readings';
 import { MM_PER_INCH } from '@/core/units/tape';
-import { sizeOf } from './bodySizes';
-import { holesKey } from './bracketHoles';
-import { railsInTheWay } from './frameRails';
-import type { Job } from './jobSchema';
-import { barOf, keptAs, type LinkEnd } from './parts';
-import { mountId } from './placed';
-import type { Brace, BracketPart } from './slices/parts';
+import { sizeOf } from '@/core/job/bodies/bodySizes';
+import { holesKey } from '@/core/job/bracketHoles';
+import { railsInTheWay } from '@/core/job/bodies/frameRails';
+import type { Job } from '@/core/job/jobSchema';
+import { barEndAt, barOf, isPlateBar, keptAs, thicknessOf, type Bar, type LinkEnd } from './parts';
+import { mountId } from '@/core/job/placed';
+import type { BarEye, Brace, BracketPart } from '@/core/job/slices/parts';
 
 /** A bracket with everything that it is made of, mm; `reach` is from what it is fastened to, to the eye. */
 export type Bracket = {
@@ -27,6 +29,8 @@ export type Bracket = {
   seat: { od: number } | null;
   reach: number;
   boxed: boolean;
+  /** inside radius of its folds, where plates and web are one piece; null where they are three */
+  bend: number | null;
   planes: 1 | 2;
   hole: number;
   bolt: number;
@@ -37,6 +41,7 @@ export type Bracket = {
   leg: number;
   electrode: Electrode;
   welded: number;
+  bolted: boolean;
   wall: number;
   backing: number;
   brace: Brace | null;
@@ -60,8 +65,17 @@ const THINNEST_BOLT = inch(3 / 8);
 const BALL = { width: 1.2, spacer: 0.5 };
 const SLEEVE = inch(2);
 
-/** How wide what stands between the plates is, and the spacer on each side of it, mm. */
-function usualStack(joint: JointName, shank: number): { middle: number; spacer: number } {
+/** How wide what stands between the plates is, and the spacer on each side of it, mm; of a fork, the spacers between its plates and the bracket's one. */
+function usualStack(
+  { eyes, section }: Bar,
+  end: LinkEnd,
+  joint: JointName,
+  { shank, plate }: { shank: number; plate: number },
+): { middle: number; spacer: number } {
+  const eye = eyes[barEndAt(end)];
+  if (eye?.kind === 'eye')
+    return { middle: isPlateBar({ eyes, section }) ? thicknessOf(section) : eye.plate, spacer: 0 };
+  if (eye) return { middle: plate, spacer: Math.max(0, (thicknessOf(section) - plate) / 2) };
   if (joint === 'rod-end') return { middle: BALL.width * shank, spacer: 0 };
   if (joint === 'rod-end-spaced') return { middle: BALL.width * shank, spacer: BALL.spacer * shank };
   return { middle: SLEEVE, spacer: 0 };
@@ -76,7 +90,9 @@ type Led = Pick<BracketPart, 'bolt' | 'width' | 'plate'>;
 
 /** A bracket as it is usually made for a bar and its joint (common practice, no published source), where the model puts it. */
 function usualBracket(job: Job, link: LinkMember, end: LinkEnd, led: Led): Bracket {
-  const shank = THREADS[barOf(job, link.id).thread].diameter;
+  const bar = barOf(job, link.id);
+  const shank = THREADS[bar.thread].diameter;
+  const isForked = bar.eyes[barEndAt(end)]?.kind === 'fork';
   const onFrame = end === 'chassis';
   const {
     bolt = usualBolt(shank),
@@ -92,16 +108,18 @@ function usualBracket(job: Job, link: LinkMember, end: LinkEnd, led: Led): Brack
     depth: onFrame ? inch(4) : Math.min(inch(3), isAcross ? SNUG * tubeOd(job) : Infinity),
     seat: onFrame ? null : { od: tubeOd(job) },
     reach: Math.max(rootOf(job, link[end], end).reach, width / 2),
-    boxed: onFrame,
-    planes: 2,
+    boxed: onFrame && !isForked,
+    bend: null,
+    planes: isForked ? 1 : 2,
     hole: bolt + LOOSE,
     bolt,
     grade: 'grade-8',
     threaded: false,
-    ...usualStack(jointsOf(job.joints, link.id)[end], shank),
+    ...usualStack(bar, end, jointsOf(job.joints, link.id)[end], { shank, plate }),
     leg: plate,
     electrode: 'e70',
     welded: 1,
+    bolted: false,
     wall: onFrame ? inch(1 / 8) : sizeOf(job, 'tubeWall'),
     backing: 0,
     brace: null,
@@ -114,7 +132,45 @@ export function bracketOf(job: Job, link: LinkMember, end: LinkEnd): Bracket {
   const usual = usualBracket(job, link, end, said);
   // A rail's faces are flat, whatever was said of what it hung on before.
   const isRound = seat && fastenedTo(job, link, end) !== 'rail';
-  return { ...usual, ...said, seat: isRound ? seatOn(job, seat) : usual.seat };
+  const bracket = {
+    ...usual,
+    ...said,
+    ...(forkAt(job, link, end) && { planes: 1 as const, boxed: false }),
+    seat: isRound ? seatOn(job, seat) : usual.seat,
+  };
+  // A foot that follows a round leaves the web none to be folded to.
+  return bracket.boxed && bracket.planes === 2 && !bracket.seat ? bracket : { ...bracket, bend: null };
+}
+
+/** How high the web between a bracket's two plates is, up from its foot, mm; nothing where its lowest hole leaves it no room. */
+export const webOf = ({ plate, edge }: Pick<Bracket, 'plate' | 'edge'>, { holes }: TabShape): number => {
+  const high = Math.min(...holes) - edge;
+  return high > plate ? high : 0;
+};
+
+/** A bracket that is folded from one plate; null of one whose plates and web are three. */
+export function foldedOf(job: Job, link: LinkMember, end: LinkEnd): Folded | null {
+  const bracket = bracketOf(job, link, end);
+  const tab = tabOf(job, link, end);
+  const web = webOf(bracket, tab);
+  if (bracket.bend === null || web === 0) return null;
+  const { plate: thickness, middle, spacer, bend } = bracket;
+  return { tab, apart: middle + 2 * spacer, thickness, bend, web };
+}
+
+/** The fork that a bar ends in over the one plate of a bracket; null of any other end. */
+export function forkAt(job: Pick<Job, 'parts' | 'cut'>, { id }: LinkMember, end: LinkEnd): BarEye | null {
+  const eye = barOf(job, id).eyes[barEndAt(end)];
+  return eye?.kind === 'fork' ? eye : null;
+}
+
+/** What the bolt of a bracket goes through: its plates with what is between them, or a fork's with the bracket's one plate between. */
+export function stackOf(job: Job, link: LinkMember, end: LinkEnd): Stack {
+  const { bolt, plate, planes, middle, spacer } = bracketOf(job, link, end);
+  const fork = forkAt(job, link, end);
+  return fork
+    ? { bolt, plate: fork.plate, planes: 2, middle: plate, spacer }
+    : { bolt, plate, planes, middle, spacer };
 }
 
 /** Plates across a tube reach so far round it, in its diameters, where nothing else was said (common practice, no published source). */
@@ -214,13 +270,6 @@ export function bracketAxes(job: Job, link: LinkMember, end: LinkEnd): BracketAx
   return { bolt, out: inPlates, along: cross(bolt, inPlates) };
 }
 
-/** The axis of the car that a direction is nearest to. */
-function mainAxis(way: Point): Point {
-  const most = Math.max(...way.map(Math.abs));
-  const k = way.findIndex((v) => Math.abs(v) === most);
-  return [0, 1, 2].map((i) => (i === k ? Math.sign(way[k]!) : 0)) as Point;
-}
-
 /** A row is told by its heights: on plates that stand up or hang down as good as straight it is one of holes along them. */
 const UPRIGHT = 0.9;
 
@@ -245,7 +294,8 @@ export function tabOf(job: Job, link: LinkMember, end: LinkEnd): TabShape {
   return { foot: footOf(job, link, end) ?? squareFoot(depth), width, edge, hole, holes };
 }
 
-const squareFoot = (depth: number): Place[] => [
+/** A foot straight across, as wide as a plate is deep, mm. */
+export const squareFoot = (depth: number): Place[] => [
   [-depth / 2, 0],
   [depth / 2, 0],
 ];

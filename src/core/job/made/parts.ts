@@ -6,25 +6,35 @@ import { type ThreadName } from '@/core/materials/threads';
 import type { LinkMember } from '@/core/rig/members/link';
 import { partnerOf } from '@/core/rig/roles';
 import type { BarSection } from '@/core/strength/bar';
-import type { Job } from './jobSchema';
-import { mountId } from './placed';
-import type { BarPart } from './slices/parts';
+import type { Job } from '@/core/job/jobSchema';
+import { mountId } from '@/core/job/placed';
+import type { BarEye, BarPart } from '@/core/job/slices/parts';
 
 /** An end of a link, by the body its bracket is on. */
 export const LINK_ENDS = ['chassis', 'axle'] as const;
 export type LinkEnd = (typeof LINK_ENDS)[number];
+
+/** The two ends of a bar, as it lies on the saw; which of them is at a body's bracket. */
+export const BAR_ENDS = ['frame', 'axle'] as const;
+export type BarEndName = (typeof BAR_ENDS)[number];
+export const barEndAt = (end: LinkEnd): BarEndName => (end === 'chassis' ? 'frame' : 'axle');
+
+/** The body that an end of a bar is held by. */
+export const bodyAt = (end: BarEndName): LinkEnd => (end === 'frame' ? 'chassis' : 'axle');
 
 /** A bar with everything that it is made of, mm; N for what its rod ends are rated at, null where their maker's figure was not told. */
 export type Bar = {
   metal: MetalName;
   section: BarSection;
   thread: ThreadName;
-  ends: { frame: BarEnd; axle: BarEnd };
+  ends: Record<BarEndName, BarEnd>;
   rated: number | null;
   /** of its bends, to its middle line, mm */
   bendRadius: number;
   /** the barrel that an end is welded to, by its outside diameter, mm; null where it is threaded */
-  barrels: Record<'frame' | 'axle', { od: number } | null>;
+  barrels: Record<BarEndName, { od: number } | null>;
+  /** the plates on a pin that an end is instead */
+  eyes: Record<BarEndName, BarEye | null>;
 };
 
 /** The part that mirrors another, by id; null of one that stands alone. */
@@ -76,7 +86,12 @@ const USUAL_METAL = { tube: 'dom', solid: 'bar', flat: 'plate' } as const satisf
 /** Common dies bend to three diameters, to the middle line (common practice, no published source). */
 const DIE = 3;
 
-const thicknessOf = (section: BarSection): number =>
+/** How high a bar is, seen from its plates' side, mm. */
+export const heightOf = (section: BarSection): number =>
+  section.shape === 'flat' ? section.height : section.od;
+
+/** How thick a bar is across its plates' plane, mm. */
+export const thicknessOf = (section: BarSection): number =>
   section.shape === 'flat' ? section.thickness : section.od;
 
 /** A bar as it is made: as was said of it, else like the set at Cut. */
@@ -92,22 +107,30 @@ export function barOf(job: Pick<Job, 'parts' | 'cut'>, member: string): Bar {
     rated: said.rated ?? null,
     bendRadius: said.bendRadius ?? DIE * thicknessOf(section),
     barrels: { frame: said.barrels?.frame ?? null, axle: said.barrels?.axle ?? null },
+    eyes: { frame: said.eyes?.frame ?? null, axle: said.eyes?.axle ?? null },
   };
 }
 
-/** The ends of a bar that have thread: all that are not welded to a barrel. */
-export const threadedEnds = ({ barrels }: Pick<Bar, 'barrels'>): ('frame' | 'axle')[] =>
-  (['frame', 'axle'] as const).filter((end) => !barrels[end]);
+/** The ends of a bar that have thread: all that are neither welded to a barrel nor of plate. */
+export const threadedEnds = ({ barrels, eyes }: Pick<Bar, 'barrels' | 'eyes'>): BarEndName[] =>
+  BAR_ENDS.filter((end) => !barrels[end] && !eyes[end]);
 
-/** A bar as its tube is cut and its threads are wound; an end that is welded takes its barrel's half, and has no thread. */
+/** Whether a bar is one piece of plate, its eyes with it. */
+export const isPlateBar = ({ section, eyes }: Pick<Bar, 'section' | 'eyes'>): boolean =>
+  section.shape === 'flat' && BAR_ENDS.every((end) => eyes[end]?.kind === 'eye');
+
+/** A bar as its tube is cut and its threads are wound; an end that is welded takes its barrel's half, or as far as its hole is out, and has no thread. */
 export function specOf(job: Pick<Job, 'parts' | 'cut'>, member: string): BarSpec {
-  const { thread, ends, section, barrels } = barOf(job, member);
-  const end = (name: 'frame' | 'axle'): BarEnd => {
-    const barrel = barrels[name];
-    return barrel ? { toShoulder: barrel.od / 2, showing: 0, shank: 0, bung: 0 } : ends[name];
+  const bar = barOf(job, member);
+  const { thread, ends, section, barrels, eyes } = bar;
+  const end = (name: BarEndName): BarEnd => {
+    const [barrel, eye] = [barrels[name], eyes[name]];
+    const reach = eye && (isPlateBar(bar) ? 0 : eye.reach);
+    const toShoulder = reach ?? (barrel && barrel.od / 2);
+    return toShoulder === null ? ends[name] : { toShoulder, showing: 0, shank: 0, bung: 0 };
   };
   const { shape } = section;
-  const od = shape === 'flat' ? section.height : section.od;
+  const od = heightOf(section);
   return {
     thread,
     ends: { frame: end('frame'), axle: end('axle') },
@@ -122,7 +145,10 @@ export function bendsOf(
   { id, chassis, axle, path }: LinkMember,
 ): BendSheet | null {
   const points = path?.chassis ?? [];
-  return points.length ? bendsAlong([chassis, ...points, axle], barOf(job, id).bendRadius) : null;
+  // What is cut from plate is bent nowhere.
+  return points.length && !isPlateBar(barOf(job, id))
+    ? bendsAlong([chassis, ...points, axle], barOf(job, id).bendRadius)
+    : null;
 }
 
 /** From eye to eye along a bar, mm: along its bends where it has any. */

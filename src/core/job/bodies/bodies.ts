@@ -12,13 +12,13 @@ import type { RigidArm } from '@/core/rig/members/rigidArm';
 import { mayTwist, sizeOf, type BodySize } from './bodySizes';
 import { axleBodies, bumpStops } from './axleBodies';
 import { brakeId, CENTRE, NOSE, stopId, TIE_ROD, TUBE } from './bodyNames';
-import { bracketsOf, joinedToBrackets } from './brackets';
+import { bracketsOf, joinedToBrackets } from '@/core/job/brackets';
 import { railId } from './frameRails';
-import type { Job } from './jobSchema';
-import { saidOfBar } from './parts';
+import type { Job } from '@/core/job/jobSchema';
+import { saidOfBar } from '@/core/job/made/parts';
 import { isLink } from '@/core/rig/members/members';
 import type { LinkMember } from '@/core/rig/members/link';
-import { ownObstacles, tireWidthOf } from './jobValues';
+import { ownObstacles, tireWidthOf } from '@/core/job/jobValues';
 
 /** An arm shorter than this is none, mm; and the share of the track that brackets on an axle stand apart at least. */
 const LEAST_ARM = 50;

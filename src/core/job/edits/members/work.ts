@@ -1,5 +1,5 @@
-import type { Job } from '../jobSchema';
-import { without, withoutOwners } from './omit';
+import type { Job } from '@/core/job/jobSchema';
+import { without, withoutOwners } from '@/core/job/edits/omit';
 
 /** The job without anything that was typed for some members, or made of them: joints, holes, welds, stripes. The log stays. */
 export function withoutMembersWork(job: Job, ids: string[]): Job {

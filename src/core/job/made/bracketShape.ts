@@ -1,12 +1,12 @@
-import { tabCorners } from '@/core/fabricate/plates';
+import { tabCorners } from '@/core/fabricate/plates/plates';
 import type { Point } from '@/core/geometry/vector';
 import type { LinkMember } from '@/core/rig/members/link';
 import type { Obstacle } from '@/core/rig/schema';
-import { sizeOf } from './bodySizes';
+import { sizeOf } from '@/core/job/bodies/bodySizes';
 import { bracketAxes, bracketOf, fastenedTo, saidOfBracket, tabOf, type Bracket } from './bracketParts';
-import type { Job } from './jobSchema';
+import type { Job } from '@/core/job/jobSchema';
 import type { LinkEnd } from './parts';
-import { mountId } from './placed';
+import { mountId } from '@/core/job/placed';
 
 /** From the middle of a bracket's root: along its plates, out toward the eye, and along its bolt, to a place in the car, mm. */
 function placing(

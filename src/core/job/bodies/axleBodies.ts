@@ -5,8 +5,8 @@ import type { Obstacle, Rig } from '@/core/rig/schema';
 import { measured } from '@/core/survey/readings';
 import { brakeId, CENTRE, COVER, NOSE, stopId, TIE_ROD, TUBE } from './bodyNames';
 import { hasCentre, sizeOf, type BodySize } from './bodySizes';
-import type { Job } from './jobSchema';
-import { patternSize, tireWidthOf } from './jobValues';
+import type { Job } from '@/core/job/jobSchema';
+import { patternSize, tireWidthOf } from '@/core/job/jobValues';
 
 /** Where kingpins usually stand, share of the track (common practice, no published source). */
 const USUAL_KINGPIN = 0.43;

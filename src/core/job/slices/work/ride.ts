@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { within } from '@/core/rig/fields';
 import { THREAD_NAMES } from '@/core/materials/threads';
 import { MM_PER_INCH } from '@/core/units/tape';
-import { bySide, mm, text, when } from './fields';
+import { bySide, mm, text, when } from '../fields';
 
 /** Turned at the tube between two opposite threads; one end taken off and wound; or of one length. */
 export const ADJUSTER_STYLES = ['tube', 'end', 'fixed'] as const;

@@ -1,6 +1,6 @@
-import type { Strap } from '@/core/fabricate/strap';
+import type { Strap } from '@/core/fabricate/plates/strap';
 import { MM_PER_INCH } from '@/core/units/tape';
-import type { Job } from './jobSchema';
+import type { Job } from '@/core/job/jobSchema';
 
 const inch = (n: number) => n * MM_PER_INCH;
 

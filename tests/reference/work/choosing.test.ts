@@ -1,0 +1,332 @@
+import fc from 'fast-check';
+import { solveRig } from '@/core/bench/solveRig';
+import type { Brief, Target } from '@/core/choose/brief';
+import { readBrief } from '@/core/choose/brief';
+import { figuresOf, type Figures } from '@/core/choose/figures';
+import { findMounts, missOf, paretoBest } from '@/core/choose/findMounts';
+import { spreadOf, USUAL_CLOSENESS } from '@/core/choose/spread';
+import { drivenTravel } from '@/core/job/jobValues';
+import { withMounts } from '@/core/job/edits/mounts';
+import type { Job } from '@/core/job/jobSchema';
+import { isReached } from '@/core/kinematics/pose';
+import { mountsOf, withMount, type MountChange } from '@/core/rig/mounts';
+import type { Rig } from '@/core/rig/schema';
+import { memberName } from '@/core/rig/names';
+import { orNone } from '@/core/rig/read';
+import { demoJobs } from '@/store/demo';
+import { plausibleCar } from '../../support/plausible';
+
+const runs = (numRuns: number) => ({ numRuns, endOnFailure: true });
+
+/** The same figures from the answer of the command. */
+function byCommand(rig: Rig, { bump, droop }: { bump: number; droop: number }) {
+  const { ride, sweep } = solveRig({
+    ...rig,
+    sweep: [
+      { left: bump, right: bump },
+      { left: -droop, right: -droop },
+    ],
+  });
+  const [up, down] = sweep;
+  if (!up || !down || !isReached(up) || !isReached(down)) return null;
+  return {
+    rollCentre: ride.rollCentreHeight,
+    antiSquat: ride.antiSquatPct ?? null,
+    rollSteer: ride.rollSteer,
+    sideways: Math.max(Math.abs(up.y - ride.y), Math.abs(down.y - ride.y)),
+    turns:
+      Math.max(ride.pitchDeg, up.pitchDeg, down.pitchDeg) -
+      Math.min(ride.pitchDeg, up.pitchDeg, down.pitchDeg),
+  };
+}
+
+test('the figures of a car are those that the command answers with', () => {
+  fc.assert(
+    fc.property(plausibleCar, (job) => {
+      const reach = drivenTravel(job);
+      const [here, there] = [figuresOf(job.rig, reach), orNone(() => byCommand(job.rig, reach))];
+      fc.pre(here !== null && there !== null);
+      for (const [name, value] of Object.entries(there!)) {
+        const own = here![name as keyof Figures];
+        if (value === null) expect(own).toBeNull();
+        else expect(Math.abs(own! - value)).toBeLessThan(1e-6 * Math.max(1, Math.abs(value)));
+      }
+    }),
+    runs(60),
+  );
+});
+
+describe('how close is close enough', () => {
+  // JCGM 100:2008, 5.1.2, and JCGM 101:2008: where a result is nearly linear in what it hangs on, both come to the same spread.
+  test.each(demoJobs().map((job) => [job.name, job] as const))(
+    '%s, built as well as anybody builds: by chance and by first order the same spread, within what 4 000 builds can tell',
+    (_, job) => {
+      const close = { place: 0.5, settle: 0.5, cut: 0.5 };
+      const { figures, failed, builds } = spreadOf(job, close, { builds: 4000, seed: 7 });
+      expect([failed, builds]).toEqual([0, 4000]);
+      for (const figure of ['rollCentre', 'antiSquat', 'rollSteer', 'barRise', 'barLength'] as const) {
+        const spread = figures[figure];
+        if (!spread || spread.firstOrder < 1e-6) continue;
+        // A deviation of n builds is itself off by 1/√(2n): 1.1 % here; five of those, and a little for what bends.
+        expect([figure, Math.abs(spread.deviation / spread.firstOrder - 1) < 0.07]).toEqual([figure, true]);
+        expect(Math.abs(spread.mean - spread.designed)).toBeLessThan(0.15 * spread.deviation + 1e-6);
+        // Nineteen of twenty of a normal distribution: 1.96 deviations either way.
+        expect((spread.high - spread.low) / (2 * 1.96 * spread.deviation)).toBeCloseTo(1, 0.9);
+      }
+    },
+  );
+
+  test('twice as careless is twice the spread; the same seed gives the same, another nearly the same', () => {
+    const job = demoJobs()[0]!;
+    const at = (place: number, seed: number) =>
+      spreadOf(job, { place, settle: 0, cut: 0 }, { builds: 2000, seed }).figures.rollCentre!;
+    expect(at(2, 3)).toEqual(at(2, 3));
+    expect(at(2, 3)).not.toEqual(at(2, 4));
+    expect(at(2, 4).deviation / at(2, 3).deviation).toBeCloseTo(1, 0.9);
+    const own = (place: number) =>
+      spreadOf(job, { place, settle: 0, cut: 0 }, { builds: 3, seed: 1 }).ranked.barRise!;
+    // The rise of the bar hangs on the heights of its two ends, half and half, and on nothing else.
+    expect(
+      own(3)
+        .slice(0, 2)
+        .map(({ share }) => share),
+    ).toEqual([expect.closeTo(0.5, 6), expect.closeTo(0.5, 6)]);
+    expect(own(3)[2]!.share).toBeLessThan(1e-9);
+  });
+
+  test('what a dimension is worth is what the command says of a car with it moved', () => {
+    const job = demoJobs()[0]!;
+    const reach = drivenTravel(job);
+    const h = 0.5;
+    const slopes = new Map<string, number>(
+      job.rig.members.flatMap(({ id }) =>
+        mountsOf(job.rig, id).flatMap(({ key, name, point }) =>
+          (['fore and aft', 'sideways', 'height'] as const).map((direction, axis) => {
+            const moved = (by: number) =>
+              byCommand(
+                withMount(job.rig, { member: id, end: key, axis: axis as 0, mm: point[axis]! + by }),
+                reach,
+              )!.rollCentre!;
+            return [
+              `${memberName(id, job.rig.end)}, ${name.toLowerCase()}: ${direction}`,
+              (moved(h) - moved(-h)) / (2 * h),
+            ] as const;
+          }),
+        ),
+      ),
+    );
+    const all = [...slopes.values()].reduce((sum, v) => sum + v ** 2, 0);
+    const bare: Job = { ...job, readings: {}, rig: { ...job.rig, cgHeight: undefined } };
+    const { ranked } = spreadOf(bare, { place: 1, settle: 0, cut: 0 }, { builds: 3, seed: 1 });
+    for (const { name, share } of ranked.rollCentre!)
+      if (slopes.has(name)) expect(share).toBeCloseTo(slopes.get(name)! ** 2 / all, 3);
+  });
+
+  test('it is given up when it is told to, and what was built by then is told', () => {
+    const { builds } = spreadOf(
+      demoJobs()[0]!,
+      USUAL_CLOSENESS,
+      { builds: 5000, seed: 1 },
+      (done) => done >= 300,
+    );
+    expect(builds).toBe(300);
+  });
+});
+
+/** Small briefs on demo cars: one to three things free, few steps of each, bounds and wishes that can or cannot be had. */
+const briefs = fc
+  .record({
+    car: fc.constantFrom(...demoJobs()),
+    picks: fc.array(
+      fc.record({ member: fc.nat(20), mount: fc.nat(5), steps: fc.integer({ min: 1, max: 4 }) }),
+      {
+        minLength: 1,
+        maxLength: 3,
+      },
+    ),
+    rollCentre: fc.integer({ min: 250, max: 480 }),
+    width: fc.constantFrom(5, 20, 60),
+    near: fc.option(fc.integer({ min: 0, max: 150 })),
+  })
+  .map(({ car, picks, rollCentre, width, near }): { job: Job; brief: Brief } => {
+    const job: Job = { ...car, holes: {} };
+    const free = picks.map(({ member, mount, steps }): Brief['free'][number] => {
+      const { id } = job.rig.members[member % job.rig.members.length]!;
+      const mounts = mountsOf(job.rig, id);
+      const { key, point } = mounts[mount % mounts.length]!;
+      return {
+        member: id,
+        end: key as 'chassis',
+        axis: 2,
+        from: point[2] - 20,
+        to: point[2] + 40,
+        step: 60 / steps,
+      };
+    });
+    const unique = free.filter(
+      (one, i) => free.findIndex((o) => o.member === one.member && o.end === one.end) === i,
+    );
+    const targets: Target[] = [
+      { figure: 'rollCentre', least: rollCentre, most: rollCentre + width },
+      ...(near === null
+        ? []
+        : [
+            { figure: 'rollSteer' as const, near: near / 1000 },
+            { figure: 'sideways' as const, near: 2 },
+          ]),
+    ];
+    return { job, brief: { format: 'pellik.brief', version: 1, targets, free: unique, seed: 1 } };
+  });
+
+describe('a search of mounts', () => {
+  test('on small grids it finds just what looking at every choice by the command finds', () => {
+    fc.assert(
+      fc.property(briefs, ({ job, brief }) => {
+        const reach = drivenTravel(job);
+        const found = findMounts(job, brief);
+        expect(found.exhaustive).toBe(true);
+        // Every choice there is.
+        const grid = brief.free.map(({ member, end, axis, from, to, step }) => {
+          const count = Math.floor((to! - from!) / step! + 1e-6) + 1;
+          return Array.from({ length: count }, (_, k): MountChange => ({
+            member,
+            end,
+            axis,
+            mm: from! + k * step!,
+          }));
+        });
+        const all = grid.reduce<MountChange[][]>(
+          (so, row) => so.flatMap((one) => row.map((c) => [...one, c])),
+          [[]],
+        );
+        const met = all.filter((changes) => {
+          const figures = orNone(() => byCommand(withMounts(job, changes).rig, reach));
+          return figures && brief.targets.every((t) => missOf(t, figures as unknown as Figures) <= 1e-9);
+        });
+        expect(found.answers.length > 0).toBe(met.length > 0);
+        expect(found.nearest === null).toBe(met.length > 0);
+        for (const { changes } of found.answers) expect(met).toContainEqual(changes);
+      }),
+      runs(12),
+    );
+  });
+
+  test('every answer, set in the car and solved by the command, is what it claims and meets what was asked', () => {
+    fc.assert(
+      fc.property(briefs, ({ job, brief }) => {
+        for (const { changes, figures, misses } of findMounts(job, brief).answers) {
+          const solved = byCommand(withMounts(job, changes).rig, drivenTravel(job))!;
+          for (const [name, value] of Object.entries(solved))
+            if (value !== null) expect(figures[name as keyof Figures]).toBeCloseTo(value, 6);
+          expect(misses.every((miss) => miss <= 1e-9)).toBe(true);
+          const { least, most } = brief.targets[0]!;
+          expect(solved.rollCentre!).toBeGreaterThanOrEqual(least! - 1e-6);
+          expect(solved.rollCentre!).toBeLessThanOrEqual(most! + 1e-6);
+        }
+      }),
+      runs(25),
+    );
+  });
+
+  test('of more choices than can be looked at, the answers hold all the same, and are the same for one seed', () => {
+    const job: Job = { ...demoJobs()[0]!, holes: {} };
+    const free = (
+      [
+        ['panhard', 'chassis', 300, 420],
+        ['panhard', 'axle', 300, 420],
+        ['lower-left', 'chassis', 200, 320],
+        ['upper', 'chassis', 420, 520],
+      ] as const
+    ).map(([member, end, from, to]) => ({ member, end, axis: 2 as const, from, to, alike: true }));
+    const targets: Target[] = [
+      { figure: 'rollCentre', least: 340, most: 346 },
+      { figure: 'barRise', least: -1.6, most: 1.6 },
+      { figure: 'antiSquat', near: 60 },
+    ];
+    const brief: Brief = { format: 'pellik.brief', version: 1, targets, free, seed: 5 };
+    const found = findMounts(job, brief);
+    expect(found.exhaustive).toBe(false);
+    expect(found.answers.length).toBeGreaterThan(1);
+    expect(findMounts(job, brief)).toEqual(found);
+    for (const { changes, figures } of found.answers) {
+      const solved = byCommand(withMounts(job, changes).rig, drivenTravel(job))!;
+      expect(solved.rollCentre).toBeCloseTo(figures.rollCentre!, 6);
+      expect(solved.rollCentre!).toBeGreaterThanOrEqual(340 - 1e-6);
+      expect(solved.rollCentre!).toBeLessThanOrEqual(346 + 1e-6);
+      // On lines of the tape, from where each began.
+      for (const { mm, member, end } of changes) {
+        const { from, alike } = { ...free.find((f) => f.member === member && f.end === end), alike: true };
+        if (from === undefined || !alike) continue;
+        const steps = (mm - from) / 3.175;
+        expect(steps).toBeCloseTo(Math.round(steps), 6);
+      }
+    }
+  });
+
+  test('where nothing meets it, it is told which target stands in the way and by how much, and that is so', () => {
+    const job: Job = { ...demoJobs()[0]!, holes: {} };
+    const free: Brief['free'] = [{ member: 'panhard', end: 'chassis', axis: 2, from: 340, to: 400, step: 5 }];
+    const targets: Target[] = [
+      { figure: 'rollCentre', least: 350, most: 380 },
+      { figure: 'antiSquat', least: 140 },
+    ];
+    const { answers, nearest, inTheWay } = findMounts(job, {
+      format: 'pellik.brief',
+      version: 1,
+      targets,
+      free,
+    });
+    expect(answers).toEqual([]);
+    expect(nearest).not.toBeNull();
+    const antiSquat = figuresOf(job.rig, drivenTravel(job))!.antiSquat!;
+    expect(inTheWay[1]).toEqual({
+      target: 1,
+      metWithout: true,
+      missedBy: expect.closeTo(140 - antiSquat, -0.3),
+    });
+    expect(inTheWay[0]!.metWithout).toBe(false);
+  });
+
+  test('the Pareto filter keeps all that no other beats, and nothing that one does', () => {
+    const wanted: Target[] = [
+      { figure: 'rollCentre', near: 0 },
+      { figure: 'antiSquat', near: 0 },
+    ];
+    const one = fc.record({
+      rollCentre: fc.integer({ min: 0, max: 8 }),
+      antiSquat: fc.integer({ min: 0, max: 8 }),
+    });
+    fc.assert(
+      fc.property(fc.array(one, { maxLength: 40 }), (all) => {
+        const rows = all.map((figures) => ({ figures: figures as unknown as Figures }));
+        const beats = (a: (typeof all)[number], b: (typeof all)[number]) =>
+          a.rollCentre <= b.rollCentre &&
+          a.antiSquat <= b.antiSquat &&
+          (a.rollCentre < b.rollCentre || a.antiSquat < b.antiSquat);
+        const wantedRows = rows.filter((_, i) => !all.some((other) => beats(other, all[i]!)));
+        expect(paretoBest(rows, wanted)).toEqual(wantedRows);
+      }),
+    );
+  });
+
+  test('a brief that cannot be is refused with the place and the cure', () => {
+    const brief = (change: object) =>
+      JSON.stringify({
+        format: 'pellik.brief',
+        version: 1,
+        targets: [{ figure: 'rollCentre', least: 300 }],
+        free: [{ member: 'panhard', end: 'chassis', axis: 2, from: 300, to: 310 }],
+        ...change,
+      });
+    expect(() => readBrief(brief({ targets: [] }))).toThrow(/targets/);
+    expect(() => readBrief(brief({ targets: [{ figure: 'speed' }] }))).toThrow(/figure/);
+    expect(() => readBrief(brief({ more: 1 }))).toThrow(/more/);
+    const job: Job = { ...demoJobs()[0]!, holes: {} };
+    const found = (free: object) => findMounts(job, readBrief(brief({ free: [free] })));
+    expect(() => found({ member: 'nobody', end: 'chassis', axis: 2, from: 1, to: 2 })).toThrow(/free\[0\]/);
+    expect(() => found({ member: 'panhard', end: 'chassis', axis: 2 })).toThrow(/from and to/);
+    expect(() => found({ member: 'panhard', end: 'chassis', axis: 2, from: 9, to: 2 })).toThrow(
+      /from and to/,
+    );
+  });
+});
