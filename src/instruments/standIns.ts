@@ -6,7 +6,10 @@ export const MOODS = ['good', 'moody'] as const;
 export type Mood = (typeof MOODS)[number];
 
 /** How a gauge comes to rest: it starts off by `swing` and settles within a few times `rest` seconds; then noise and drift. */
-const MANNERS: Record<GaugeName, { swing: number; rest: number; noise: number; drift: number }> = {
+const MANNERS: Record<
+  Exclude<GaugeName, 'torque-wrench'>,
+  { swing: number; rest: number; noise: number; drift: number }
+> = {
   laser: { swing: 9, rest: 0.35, noise: 0.25, drift: 0 },
   'angle-gauge': { swing: 1.6, rest: 0.4, noise: 0.03, drift: 0.002 },
   scales: { swing: 14, rest: 0.45, noise: 0.25, drift: 0.01 },
@@ -22,7 +25,12 @@ const LOW = 9;
 
 export type Aim = { unit: ReadingUnit; channel: Channel; truth: number; name: string };
 
-const GAUGE_FOR: Record<ReadingUnit, GaugeName> = { length: 'laser', angle: 'angle-gauge', weight: 'scales' };
+const GAUGE_FOR: Record<ReadingUnit, GaugeName> = {
+  length: 'laser',
+  angle: 'angle-gauge',
+  weight: 'scales',
+  torque: 'torque-wrench',
+};
 
 /**
  * The line a stand-in sends at a time after it was aimed; null while its link is down. The same aim gives the same lines.
@@ -33,13 +41,8 @@ export function standInLine({ unit, channel, truth, name }: Aim, mood: Mood, ste
   const gauge = GAUGE_FOR[unit];
   const t = step / LINES_PER_SECOND;
   if (mood === 'moody' && dropsAt(name) && t >= DROPS_AT && t < DROPS_AT + DROPS_FOR) return null;
-  const { swing, rest, noise, drift } = MANNERS[gauge];
-  const chance = draw(`${name}/${step}`);
   const value =
-    truth +
-    swing * Math.exp(-t / rest) * (draw(name) > 0.5 ? 1 : -1) +
-    noise * Math.sqrt(3) * (2 * chance - 1) +
-    drift * t;
+    gauge === 'torque-wrench' ? pulled(truth, name, t) : settling(MANNERS[gauge], truth, name, step);
   const sample: Sample = {
     gauge,
     channel,
@@ -48,6 +51,33 @@ export function standInLine({ unit, channel, truth, name }: Aim, mood: Mood, ste
     n: step,
   };
   return writeLine(sample);
+}
+
+/** A gauge that comes to rest. */
+function settling(
+  { swing, rest, noise, drift }: (typeof MANNERS)['laser'],
+  truth: number,
+  name: string,
+  step: number,
+): number {
+  const t = step / LINES_PER_SECOND;
+  return (
+    truth +
+    swing * Math.exp(-t / rest) * (draw(name) > 0.5 ? 1 : -1) +
+    noise * Math.sqrt(3) * (2 * draw(`${name}/${step}`) - 1) +
+    drift * t
+  );
+}
+
+/** A wrench rests, is pulled until it clicks, and rests again, s; it clicks within so much of where it is set. */
+const PULL = { rest: 0.6, pull: 1.6, every: 3.2 };
+const CLICKS_WITHIN = 0.02;
+
+function pulled(truth: number, name: string, t: number): number {
+  const [at, turn] = [t % PULL.every, Math.floor(t / PULL.every)];
+  const click = truth * (1 + CLICKS_WITHIN * (2 * draw(`${name}/${turn}`) - 1));
+  const share = (at - PULL.rest) / PULL.pull;
+  return share <= 0 || share > 1 + 1e-9 ? 0 : click * share ** 2;
 }
 
 /** Whether a moody stand-in loses its link when aimed at this. */

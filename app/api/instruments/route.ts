@@ -16,10 +16,10 @@ const query = z.object({
   job: z.string().check(z.maxLength(80)),
   /** the reading or field that the gauge is held at */
   aim: z.string().check(z.maxLength(120)),
-  unit: z.enum(['length', 'angle', 'weight']),
+  unit: z.enum(['length', 'angle', 'weight', 'torque']),
   mood: z.enum(MOODS),
   /** about what it should read, for places that no demo car knows */
-  about: z._default(z.coerce.number().check(z.minimum(-20_000), z.maximum(20_000)), 0),
+  about: z._default(z.coerce.number().check(z.minimum(-5_000_000), z.maximum(5_000_000)), 0),
 });
 
 type Query = z.infer<typeof query>;

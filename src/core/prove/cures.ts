@@ -1,8 +1,9 @@
 import { assemble } from '@/core/kinematics/mechanism';
 import { withParts, type PartsChange } from '@/core/job/edits/parts';
 import type { Job } from '@/core/job/jobSchema';
-import { bracketOf, type Bracket } from '@/core/job/bracketParts';
-import { barOf, type Bar, type LinkEnd } from '@/core/job/parts';
+import { bracketOf, type Bracket } from '@/core/job/made/bracketParts';
+import { barOf, isPlateBar, type Bar, type BarEndName, type LinkEnd } from '@/core/job/made/parts';
+import type { BarPart } from '@/core/job/slices/parts';
 import { BOLT_GRADES, METALS, type MetalName } from '@/core/materials/metals';
 import { PLATES, TUBES, BOLTS, FILLETS } from '@/core/materials/stockSizes';
 import { THREAD_NAMES, THREADS } from '@/core/materials/threads';
@@ -11,9 +12,9 @@ import { pairOf } from '@/core/rig/roles';
 import { MM_PER_INCH, systemOf, type Tape } from '@/core/units/tape';
 import { sayLength } from '@/core/units/length';
 import type { Remedy } from '@/core/verdict/verdict';
-import { casesOf, isShort, margin, proveLink } from './prove';
-import type { CaseForces } from './cases';
-import type { Check, CheckName } from './types';
+import { casesOf, isShort, margin, proveLink } from '@/core/prove/prove';
+import type { CaseForces } from '@/core/prove/cases';
+import type { Check, CheckName } from '@/core/prove/types';
 
 /** One thing about a part that can be made stronger, step by step: what is said of each step, and what it changes. */
 type Step = { text: string; change: PartsChange };
@@ -149,6 +150,28 @@ const biggerThread = ofBar(({ thread }) =>
   ).map((name) => ({ text: `Thread ${thread} → ${name}`, part: { thread: name } })),
 );
 
+/** The plates of an end with one of their sizes greater, step by step; a plate that is the bar itself is no part of its own. */
+const eyeLever =
+  (size: 'plate' | 'width' | 'lap', what: string, steps: (mm: number, tape: Tape) => number[]) =>
+  (end: BarEndName): Lever =>
+    ofBar((bar, tape) => {
+      const eye = bar.eyes[end];
+      if (!eye || isPlateBar(bar)) return [];
+      return steps(eye[size], tape).map((mm) => ({
+        text: fromTo(what, eye[size], mm, tape),
+        part: { eyes: { ...told(bar.eyes), [end]: { ...eye, [size]: mm } } },
+      }));
+    });
+const told = (eyes: Bar['eyes']): NonNullable<BarPart['eyes']> => ({
+  ...(eyes.frame && { frame: eyes.frame }),
+  ...(eyes.axle && { axle: eyes.axle }),
+});
+const thickerEye = eyeLever('plate', 'Plate of its end', (mm, tape) =>
+  PLATES[systemOf(tape)].filter((t) => t > mm + 0.1),
+);
+const widerEye = eyeLever('width', 'Width of its end', (mm) => beyond(mm, 2 * EIGHTH));
+const longerLap = eyeLever('lap', 'Lap on the bar', (mm) => beyond(mm, 2 * EIGHTH));
+
 /** What might make each check hold, the least work first. */
 const LEVERS: Record<CheckName, Lever[]> = {
   tension: [biggerTube, stronger],
@@ -160,6 +183,12 @@ const LEVERS: Record<CheckName, Lever[]> = {
   'strip-frame': [biggerThread],
   'strip-axle': [biggerThread],
   'rod-end': [],
+  'eye-frame': [thickerEye('frame'), widerEye('frame')],
+  'eye-axle': [thickerEye('axle'), widerEye('axle')],
+  'end-weld-frame': [longerLap('frame'), biggerTube],
+  'end-weld-axle': [longerLap('axle'), biggerTube],
+  'fatigue-end-frame': [longerLap('frame'), biggerTube],
+  'fatigue-end-axle': [longerLap('axle'), biggerTube],
   'bolt-shear': [clearThread, doubled, harder, stouter],
   'bolt-bending': [doubled, harder, stouter],
   'tear-out': [farther, thicker],

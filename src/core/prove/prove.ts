@@ -1,18 +1,19 @@
 import { assemble, type Mechanism } from '@/core/kinematics/mechanism';
 import type { Job } from '@/core/job/jobSchema';
 import { travelOf } from '@/core/job/jobValues';
-import { LINK_ENDS } from '@/core/job/parts';
+import { LINK_ENDS } from '@/core/job/made/parts';
 import { mountId } from '@/core/job/placed';
 import { LIMITS } from '@/core/materials/limits';
 import { linksOf } from '@/core/rig/members/members';
 import { lateralBarOf, partnerOf } from '@/core/rig/roles';
 import type { LinkMember } from '@/core/rig/members/link';
-import { barTrials } from './barTrials';
-import { bracketTrials } from './bracketTrials';
+import { barTrials } from './trials/barTrials';
+import { boltWays } from './faults/boltWays';
+import { bracketTrials } from './trials/bracketTrials';
 import { caseForces, rangesOf, type CaseForces } from './cases';
-import { governing, type Trial } from './governing';
+import { governing, type Trial } from './trials/governing';
 import { unprovedOf } from './unproved';
-import type { Check, Failure, Proof } from './types';
+import { isWeld, type Check, type Failure, type Proof } from './types';
 
 /** What is allowed of a weld, and of what comes and goes, has its own margin in it: asked is only what the use and the place ask for more. */
 const OF_ALLOWANCE = 1 / LIMITS.strength.wanted.street;
@@ -26,7 +27,7 @@ const OF_ALLOWANCE = 1 / LIMITS.strength.wanted.street;
 export function proveJob(job: Job): Proof {
   const cases = casesOf(job, assemble(job.rig));
   const checks = linksOf(job.rig).flatMap((link) => proveLink(job, link, cases));
-  return { checks: checks.sort(weakestFirst), unproved: unprovedOf(job, cases) };
+  return { checks: checks.sort(weakestFirst), unproved: unprovedOf(job, cases), bolts: boltWays(job) };
 }
 
 /** How much of what is wanted a check has: below 1 it has too little. */
@@ -73,6 +74,6 @@ function wantedOf(job: Job, link: LinkMember, { check, fails }: Trial): number {
   const { strength } = LIMITS;
   const base = job.parts.wanted ?? strength.wanted[job.use];
   const alone = lateralBarOf(job.rig)?.id === link.id || partnerOf(link.id) === null ? strength.alone : 1;
-  if (check === 'weld' || fails === 'cracks') return base * alone * OF_ALLOWANCE;
+  if (isWeld(check) || fails === 'cracks') return base * alone * OF_ALLOWANCE;
   return base * alone * (SUDDEN[fails] ? strength.breaks : 1);
 }

@@ -1,7 +1,7 @@
 import { heldInputs } from '@/core/provenance/bodyInputs';
 import { inputOf, mountInputs, partInput, type InputId } from '@/core/provenance/inputs';
 import type { Job } from '@/core/job/jobSchema';
-import { fastenedTo } from '@/core/job/bracketParts';
+import { fastenedTo } from '@/core/job/made/bracketParts';
 import { linksOf } from '@/core/rig/members/members';
 
 /** What the forces in the members hang on. */

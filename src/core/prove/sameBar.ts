@@ -1,6 +1,6 @@
 import { distance } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
-import { barOf, bendsOf, metalOf } from '@/core/job/parts';
+import { barOf, bendsOf, metalOf } from '@/core/job/made/parts';
 import { METALS, type Metal, type MetalName } from '@/core/materials/metals';
 import { bisect } from '@/core/numerics/rootFinding';
 import type { LinkMember } from '@/core/rig/members/link';
@@ -12,7 +12,7 @@ import {
   sectionValues,
   type BarSection,
 } from '@/core/strength/bar';
-import { bendGive, bentBy } from './barTrials';
+import { bendGive, bentBy } from './trials/barTrials';
 
 /**
  * A bar made otherwise: what it carries pulled, beside its welds, and pushed, N; how hard it is along itself, N/mm; its mass without ends,

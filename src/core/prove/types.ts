@@ -1,3 +1,5 @@
+import type { BoltSide } from '@/core/clearance/boltRoom';
+
 /** What happens to a part past what it holds: it bends and shows it, folds up as a column, is torn or sheared through, strips its thread, or cracks in time. */
 export type Failure = 'bends' | 'buckles' | 'breaks' | 'strips' | 'cracks';
 
@@ -12,6 +14,12 @@ export const CHECKS = {
   'strip-frame': 'Thread at the frame end',
   'strip-axle': 'Thread at the axle end',
   'rod-end': 'Rod ends',
+  'eye-frame': 'Plates of the frame end at their pin',
+  'eye-axle': 'Plates of the axle end at their pin',
+  'end-weld-frame': 'Weld of the frame end',
+  'end-weld-axle': 'Weld of the axle end',
+  'fatigue-end-frame': 'Weld of the frame end, in time',
+  'fatigue-end-axle': 'Weld of the axle end, in time',
   'bolt-shear': 'Bolt, sheared',
   'bolt-bending': 'Bolt, bent',
   'tear-out': 'Hole, torn out',
@@ -28,6 +36,10 @@ export const CHECKS = {
   brace: 'Brace, as a column',
 } as const;
 export type CheckName = keyof typeof CHECKS;
+
+/** Checks of a weld against what is allowed of it, which has its own margin in it. */
+export const isWeld = (check: CheckName): boolean =>
+  check === 'weld' || check === 'end-weld-frame' || check === 'end-weld-axle';
 
 /** Named values of a check: mm, mm², mm³, N or N/mm² by its key; and words. */
 export type Inputs = Record<string, number | string>;
@@ -55,4 +67,10 @@ export type Check = {
 /** What a part of the job could not be proved by, and why. */
 export type Unproved = { part: string; why: string };
 
-export type Proof = { checks: Check[]; unproved: Unproved[] };
+/** A way in the car. */
+export type Towards = 'ahead' | 'back' | 'left' | 'right' | 'up' | 'down';
+
+/** The bolt of a bracket, by its mount, mm long under its head; what is in its way, and in a wrench's, on either side. */
+export type BoltWay = { part: string; length: number; sides: (BoltSide & { towards: Towards })[] };
+
+export type Proof = { checks: Check[]; unproved: Unproved[]; bolts: BoltWay[] };

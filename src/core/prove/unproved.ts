@@ -1,7 +1,7 @@
 import type { Job } from '@/core/job/jobSchema';
-import { bracketId } from '@/core/job/bodyNames';
-import { fastenedTo } from '@/core/job/bracketParts';
-import { barOf, threadedEnds, type Bar } from '@/core/job/parts';
+import { bracketId } from '@/core/job/bodies/bodyNames';
+import { bracketOf, fastenedTo } from '@/core/job/made/bracketParts';
+import { BAR_ENDS, barOf, LINK_ENDS, threadedEnds, type Bar } from '@/core/job/made/parts';
 import { isLink, linksOf } from '@/core/rig/members/members';
 import { capital, memberName } from '@/core/rig/names';
 import type { CaseForces } from './cases';
@@ -9,6 +9,8 @@ import type { Unproved } from './types';
 
 /** A bar with a rod end whose maker's figure nobody told. */
 const isUnrated = (bar: Bar): boolean => bar.rated === null && threadedEnds(bar).length > 0;
+
+const hasBarrel = ({ barrels }: Bar): boolean => BAR_ENDS.some((end) => barrels[end] !== null);
 
 /** What of a job is not proved, in words: nothing is said to hold that was not looked at. */
 export function unprovedOf(job: Job, cases: CaseForces[]): Unproved[] {
@@ -22,6 +24,9 @@ export function unprovedOf(job: Job, cases: CaseForces[]): Unproved[] {
     ];
   const others = rig.members.filter((m) => !isLink(m));
   const undrawn = linksOf(rig).filter((link) => fastenedTo(job, link, 'chassis') === 'undrawn');
+  const bolted = linksOf(rig).flatMap((link) =>
+    LINK_ENDS.filter((end) => bracketOf(job, link, end).bolted).map((end) => bracketId(link.id, end)),
+  );
   const unrated = linksOf(rig).filter(({ id }) => isUnrated(barOf(job, id)));
   return [
     ...others.map(({ id }) => ({
@@ -39,14 +44,13 @@ export function unprovedOf(job: Job, cases: CaseForces[]): Unproved[] {
     ...(rig.swayBars
       ? [{ part: 'Sway bar’s brackets and end links', why: 'only the bar itself is, at Roll' }]
       : []),
-    ...(linksOf(rig).some(({ id }) => threadedEnds(barOf(job, id)).length < 2)
-      ? [
-          {
-            part: 'Barrels welded to a bar',
-            why: 'their weld round the tube and their bushing are not reckoned',
-          },
-        ]
+    ...(linksOf(rig).some(({ id }) => hasBarrel(barOf(job, id)))
+      ? [{ part: 'Bushings in barrels', why: 'what their maker rates them at is not known; their weld is' }]
       : []),
+    ...bolted.map((id) => ({
+      part: `Bolts of the ${memberName(id, rig.end)}`,
+      why: 'it is bolted on, and the pattern of its bolts is not told',
+    })),
     ...undrawn.map(({ id }) => ({
       part: `What the ${memberName(bracketId(id, 'chassis'), rig.end)} hangs on`,
       why: 'no frame rail is near it, and nothing else is drawn; type how far the eye stands out from it',

@@ -4,21 +4,29 @@ import type { Tape } from '@/core/units/tape';
 import { partName, spokenPart } from '@/core/provenance/inputs';
 import { capital } from '@/core/rig/names';
 import type { Finding, Remedy, Verdict } from '@/core/verdict/verdict';
-import { partFaults } from './faults';
+import { boltVerdicts } from './faults/boltWays';
+import { partFaults } from './faults/faults';
+import { railHoleVerdicts } from './faults/railHole';
 import { isShort, isUnderOne, weakestFirst } from './prove';
-import { CHECKS, type Check, type CheckName, type Failure, type Proof } from './types';
+import { CHECKS, isWeld, type Check, type CheckName, type Failure, type Proof } from './types';
 
 /** What of a part gives way, as the subject of a sentence, and in how many. */
 const SUBJECT: Record<CheckName, string> = {
-  tension: 'its tube, pulled,',
+  tension: 'the bar itself, pulled,',
   'weld-zone': 'the steel beside its welds',
-  column: 'its tube, pushed,',
+  column: 'the bar itself, pushed,',
   bent: 'its bend',
   'thread-frame': 'its shank at the frame end',
   'thread-axle': 'its shank at the axle end',
   'strip-frame': 'its thread at the frame end',
   'strip-axle': 'its thread at the axle end',
   'rod-end': 'its rod end',
+  'eye-frame': 'its frame end at the pin',
+  'eye-axle': 'its axle end at the pin',
+  'end-weld-frame': 'the weld of its frame end',
+  'end-weld-axle': 'the weld of its axle end',
+  'fatigue-end-frame': 'the weld of its frame end, pulled to and fro,',
+  'fatigue-end-axle': 'the weld of its axle end, pulled to and fro,',
   'bolt-shear': 'the bolt, sheared,',
   'bolt-bending': 'the bolt, bent,',
   'tear-out': 'the hole’s edge',
@@ -65,15 +73,16 @@ export const sayAmount = (value: number, unit: Check['unit'], tape: Tape): strin
  */
 export function proveVerdicts(
   job: Job,
-  { checks }: Proof,
+  { checks, bolts }: Proof,
   cures: (check: Check) => Remedy[] = () => [],
 ): Verdict[] {
   // What cannot be made is wrong whatever pulls at it.
-  if (checks.length === 0) return partFaults(job);
+  const made = [...partFaults(job), ...boltVerdicts(job, bolts), ...railHoleVerdicts(job)];
+  if (checks.length === 0) return made;
   const weakest = weakestOfParts(job, checks);
   const weak = weakest.filter(isShort);
   return [
-    ...partFaults(job),
+    ...made,
     ...weak.map((check): Verdict => ({ ...weakVerdict(job, check), remedies: cures(check) })),
     ...(weak.length ? [] : [allHold(job, weakest)]),
     ...(checks.some(isUnderOne) ? [] : [firstToGo(job, checks)]),
@@ -122,7 +131,7 @@ function allHold(job: Job, weakest: Check[]): Verdict {
 /** What a weld breaks at is so much more than what it is allowed: 0.577 of the wire’s strength in shear against 0.3. */
 const WELD_BREAKS = 0.577 / 0.3;
 /** How many times the load a check’s part really goes at. */
-const goesAt = ({ check, factor }: Check): number => (check === 'weld' ? factor * WELD_BREAKS : factor);
+const goesAt = ({ check, factor }: Check): number => (isWeld(check) ? factor * WELD_BREAKS : factor);
 
 /** What of the whole goes first when it is asked too much, which had better be something that bends. */
 function firstToGo(job: Job, checks: Check[]): Verdict {

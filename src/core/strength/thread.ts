@@ -1,5 +1,5 @@
 /** A thread by its outside diameter and pitch, mm. */
-type Thread = { diameter: number; pitch: number };
+export type Thread = { diameter: number; pitch: number };
 
 /** Tensile stress area of a thread, mm²: π/4·(d − 0.9743·p)², p = 1/n (ASME B1.1, from memory). */
 export const stressArea = ({ diameter, pitch }: Thread): number =>

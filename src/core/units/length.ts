@@ -81,6 +81,10 @@ function suitsTape(typed: string, tape: Tape): boolean {
 /** Most decimals of a number that is said beside a limit. */
 const FINEST = 4;
 
+/** A number for people that is held against a limit: to so many decimals, or as finely as tells the two apart; no minus zero. */
+export const numberBeside = (value: number, limit: number, decimals: number): string =>
+  withoutMinusZero(value.toFixed(decimalsBeside(value, limit, decimals)));
+
 /** So many decimals, or as many more as tell a number from the limit that it is held against. */
 export function decimalsBeside(value: number, limit: number, decimals: number): number {
   const alike = value !== limit && value.toFixed(decimals) === limit.toFixed(decimals);
@@ -88,11 +92,10 @@ export function decimalsBeside(value: number, limit: number, decimals: number): 
 }
 
 /** An angle that is held against a limit: to a tenth of a degree, or as finely as tells the two apart. */
-export const degreesBeside = (deg: number, limit: number): string =>
-  formatDegrees(deg, decimalsBeside(deg, limit, 1));
+export const degreesBeside = (deg: number, limit: number): string => `${numberBeside(deg, limit, 1)}°`;
 
 /** An angle in degrees for people: one decimal, no minus zero. */
-export function formatDegrees(deg: number, decimals = 1): string {
-  const text = deg.toFixed(decimals);
-  return `${Number(text) === 0 ? text.replace('-', '') : text}°`;
-}
+export const formatDegrees = (deg: number, decimals = 1): string =>
+  `${withoutMinusZero(deg.toFixed(decimals))}°`;
+
+const withoutMinusZero = (text: string): string => (Number(text) === 0 ? text.replace('-', '') : text);

@@ -71,6 +71,18 @@ export const TWIST_RATE = unit(
   { sign: 'lb·ft/°', size: (N_PER_POUND * 12 * MM_PER_INCH) / TURN, write: threeFigures },
 );
 
+/** How far a car was driven: km in the core. */
+export const DISTANCE = unit(
+  { sign: 'km', size: 1, write: fixed(0) },
+  { sign: 'mi', size: 1.609344, write: fixed(0) },
+);
+
+/** Torque of a bolt: N·mm in the core. */
+export const TORQUE = unit(
+  { sign: 'N·m', size: 1000, write: (v) => `${Math.round(v)}` },
+  { sign: 'lb·ft', size: N_PER_POUND * 12 * MM_PER_INCH, write: (v) => `${Math.round(v)}` },
+);
+
 /** N/mm² in the core; said in no more figures than anybody knows it to. */
 export const STRESS: Unit = {
   ...unit(

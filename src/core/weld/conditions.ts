@@ -1,4 +1,5 @@
-import { barOf, madeUp, specOf, threadedEnds } from '@/core/job/parts';
+import { bracketOf } from '@/core/job/made/bracketParts';
+import { barOf, LINK_ENDS, madeUp, specOf, threadedEnds } from '@/core/job/made/parts';
 import { sideOf } from '@/core/geometry/side';
 import type { Job } from '@/core/job/jobSchema';
 import { drivenTravel, heldLift, travelOf } from '@/core/job/jobValues';
@@ -69,6 +70,8 @@ type Check = {
   bar: LinkMember;
   /** where the axle is held while the bracket is set, if that is not at ride height */
   parked: Parked | null;
+  /** both of its brackets are fastened by bolts of their own */
+  bolted: boolean;
   say: (mm: number) => string;
   read: (key: string) => number | null;
 };
@@ -82,6 +85,7 @@ export function holdConditions(job: Job, bar: LinkMember, troubles: Trouble[]): 
     job,
     bar,
     parked: parkedAt(job, bar),
+    bolted: LINK_ENDS.every((end) => bracketOf(job, bar, end).bolted),
     say: (mm) => sayLength(mm, job.tape),
     read: (key) => measuredFor(job, bar.id, key),
   };
@@ -131,13 +135,21 @@ function beforeTacking(check: Check): Draft[] {
     clearance(check),
     thread(check),
     centred(check, 'centred', 'tack', 'Axle centred, tyre to frame left and right'),
-    confirm(
-      check,
-      'fit',
-      'tack',
-      'Brackets level and plumb, bright metal all round',
-      'Ground back past the paint, weld-through primer where it will be closed in, mock-up bushings in, bolt heads on the side that stays clear.',
-    ),
+    check.bolted
+      ? confirm(
+          check,
+          'fitBolted',
+          'tack',
+          'Brackets level and plumb, flat on what they are bolted to',
+          'Holes centre-punched through the brackets themselves, what is behind looked at, bolt heads on the side that stays clear.',
+        )
+      : confirm(
+          check,
+          'fit',
+          'tack',
+          'Brackets level and plumb, bright metal all round',
+          'Ground back past the paint, weld-through primer where it will be closed in, mock-up bushings in, bolt heads on the side that stays clear.',
+        ),
   ];
   return drafts.filter((draft) => draft !== null);
 }
@@ -180,18 +192,28 @@ function beforeWelding(check: Check): Draft[] {
       check,
       'cycled',
       'weld',
-      'Cycled bump to droop since tacking',
-      'Nothing touches, nothing binds, the tacks have not cracked.',
+      `Cycled bump to droop since ${check.bolted ? 'it was bolted up' : 'tacking'}`,
+      check.bolted
+        ? 'Nothing touches, nothing binds, no bracket has crept.'
+        : 'Nothing touches, nothing binds, the tacks have not cracked.',
     ),
     ...level(check, 'levelAgain', 'weld', (stands) => `Bar still ${stands}, measured again`),
     centred(check, 'centredAgain', 'weld', 'Axle still centred, measured again'),
-    confirm(
-      check,
-      'partsOut',
-      'weld',
-      'Bushings and rod ends safe from the heat',
-      'Real bushings out; a spare rod end wound into each bung to sink the heat and keep the thread.',
-    ),
+    check.bolted
+      ? confirm(
+          check,
+          'allIn',
+          'weld',
+          'Every bolt of the job is in before one is tightened',
+          'Soft bushings free to turn until the car stands on its weight; nothing is left over on the bench.',
+        )
+      : confirm(
+          check,
+          'partsOut',
+          'weld',
+          'Bushings and rod ends safe from the heat',
+          'Real bushings out; a spare rod end wound into each bung to sink the heat and keep the thread.',
+        ),
   ];
 }
 

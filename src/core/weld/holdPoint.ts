@@ -1,6 +1,10 @@
+import { bracketOf } from '@/core/job/made/bracketParts';
+import { bodyAt } from '@/core/job/made/parts';
 import type { Job } from '@/core/job/jobSchema';
+import { linksOf } from '@/core/rig/members/members';
+import { bracketBasis } from './bracketBasis';
 import type { Bracket } from '@/core/job/slices/fields';
-import type { JointState } from '@/core/job/slices/weld';
+import type { JointState } from '@/core/job/slices/work/weld';
 import type { Condition, Step } from './conditions';
 
 /** Verified means: it holds, and the builder's stripe across it is unbroken. */
@@ -14,19 +18,36 @@ export function release(conditions: Condition[], step: Step): Release {
   return { step, open, released: open.length === 0 };
 }
 
-/** The order in which a joint is made; each state is entered from the one before. */
-export const NEXT_STATE: Record<JointState, JointState | null> = {
-  scribed: 'tacked',
-  tacked: 'welded',
-  welded: 'torqued',
-  torqued: 'striped',
-  striped: null,
+/** The order in which a joint is made, welded on or bolted on; each state is entered from the one before. */
+export const STATES = {
+  welded: ['scribed', 'tacked', 'welded', 'torqued', 'striped'],
+  bolted: ['scribed', 'drilled', 'loose', 'snug', 'torqued', 'striped'],
+} as const satisfies Record<string, JointState[]>;
+
+/** What is held until its conditions are checked: what makes a bracket stay where it is, and what makes it final. */
+const HELD: Record<keyof typeof STATES, Partial<Record<JointState, Step>>> = {
+  welded: { tacked: 'tack', welded: 'weld' },
+  bolted: { drilled: 'tack', torqued: 'weld' },
 };
 
-const HELD: Partial<Record<JointState, Step>> = { tacked: 'tack', welded: 'weld' };
+/** How a bracket of a member is fastened; one of no link is welded. */
+export function fastening(job: Job, { member, bracket }: Joint): keyof typeof STATES {
+  const link = linksOf(job.rig).find(({ id }) => id === member);
+  const end = bodyAt(bracket);
+  return link && bracketOf(job, link, end).bolted ? 'bolted' : 'welded';
+}
+
+/** What comes next for a bracket, and what holds it; null once it is striped, and where it was fastened the other way before. */
+export function nextState(job: Job, joint: Joint): { to: JointState; held: Step | null } | null {
+  const way = fastening(job, joint);
+  const states: readonly JointState[] = STATES[way];
+  const at = states.indexOf(jointState(job, joint));
+  const to = at < 0 ? undefined : states[at + 1];
+  return to === undefined ? null : { to, held: HELD[way][to] ?? null };
+}
 
 /** A bracket of a member, where the job keeps its state. */
-type Joint = { member: string; bracket: Bracket };
+export type Joint = { member: string; bracket: Bracket };
 const jointKey = ({ member, bracket }: Joint): string => `${member}/${bracket}`;
 
 /** How far a bracket of a member has come. */
@@ -46,10 +67,10 @@ export function advanced(
   at: string,
   reason: string,
 ): Advance {
-  const to = NEXT_STATE[jointState(job, joint)];
-  if (to === null) return { ok: true, job };
-  const step = HELD[to];
-  const open = step ? release(conditions, step).open : [];
+  const next = nextState(job, joint);
+  if (next === null) return { ok: true, job };
+  const { to, held } = next;
+  const open = held ? release(conditions, held).open : [];
   if (open.length && !reason.trim()) return { ok: false, open };
   const note = open.length ? { reason: reason.trim(), open: open.map((c) => c.label) } : {};
   return { ok: true, job: entered(job, joint, to, at, note) };
@@ -72,7 +93,10 @@ function entered(
     weld: {
       ...weld,
       joints: { ...weld.joints, [jointKey(joint)]: to },
-      log: [...weld.log, { at, ...joint, to, ...note }],
+      log: [
+        ...weld.log,
+        { at, ...joint, to, ...note, basis: bracketBasis(job, joint.member, joint.bracket) },
+      ],
     },
   };
 }

@@ -1,14 +1,23 @@
 import { leastEngagement } from '@/core/fabricate/adjustableBar';
 import { distance, dot, minus, unit, type Point } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
-import { barOf, madeUp, metalOf, threadedEnds, threadedMetal, type Bar } from '@/core/job/parts';
+import {
+  barOf,
+  isPlateBar,
+  madeUp,
+  metalOf,
+  threadedEnds,
+  threadedMetal,
+  type Bar,
+} from '@/core/job/made/parts';
 import { THREADS } from '@/core/materials/threads';
 import type { LinkMember } from '@/core/rig/members/link';
 import { bentBarStress, columnOf, eulerInPlane, modulusInPlane, sectionValues } from '@/core/strength/bar';
 import { stressArea, strippingLoad } from '@/core/strength/thread';
-import { sayStrength, type Trial } from './governing';
-import { inTime } from './inTime';
-import type { Inputs } from './types';
+import { endTrials } from '@/core/prove/trials/endTrials';
+import { sayStrength, type Trial } from '@/core/prove/trials/governing';
+import { inTime } from '@/core/prove/trials/inTime';
+import type { Inputs } from '@/core/prove/types';
 
 /** A bar bent less than this is straight, mm. */
 const STRAIGHT = 0.5;
@@ -21,6 +30,7 @@ export function barTrials(job: Job, link: LinkMember): Trial[] {
     ...bodyTrials(job, bar, distance(link.chassis, link.axle), bentBy(link)),
     ...threaded.flatMap((end) => threadTrials(job, link, bar, end)),
     ...(threaded.length ? [shankInTime(job, bar)] : []),
+    ...endTrials(job, link, bar),
     ...(bar.rated === null || threaded.length === 0 ? [] : [rodEndTrial(bar.rated)]),
   ];
 }
@@ -108,7 +118,7 @@ function bodyTrials(job: Job, bar: Bar, length: number, offset: number): Trial[]
     asks: (force) => ({ demand: Math.abs(force), capacity: A * welded }),
     inputs: () => ({ ...section, S_y: welded, Z }),
   };
-  return [...straight, ...(offset > 0 ? [bent] : []), besideWelds];
+  return [...straight, ...(offset > 0 ? [bent] : []), ...(isPlateBar(bar) ? [] : [besideWelds])];
 }
 
 const sizesOf = ({ shape, ...sizes }: Bar['section']): Inputs => ({ shape, ...sizes });

@@ -1,5 +1,5 @@
-import type { Check, CheckName, Failure, Inputs } from './types';
-import type { CaseForces } from './cases';
+import type { Check, CheckName, Failure, Inputs } from '@/core/prove/types';
+import type { CaseForces } from '@/core/prove/cases';
 
 /** What a check asks and gives of one force, N, tension positive. */
 type Asked = { demand: number; capacity: number };

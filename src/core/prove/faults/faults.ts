@@ -5,13 +5,16 @@ import {
   holesOf,
   saidOfBracket,
   type Bracket,
+  foldedOf,
   footOf,
   tabOf,
-} from '@/core/job/bracketParts';
-import { barOf, LINK_ENDS, type LinkEnd } from '@/core/job/parts';
+} from '@/core/job/made/bracketParts';
+import { barOf, LINK_ENDS, type LinkEnd } from '@/core/job/made/parts';
 import { mountId } from '@/core/job/placed';
 import { partInput, partName, spokenPart, type InputId } from '@/core/provenance/inputs';
-import { isFootClear } from '@/core/fabricate/plates';
+import { endFaults, isEndFault } from './endFaults';
+import { foldedFault } from '@/core/fabricate/plates/folded';
+import { isFootClear } from '@/core/fabricate/plates/plates';
 import { linksOf } from '@/core/rig/members/members';
 import type { LinkMember } from '@/core/rig/members/link';
 import { capital } from '@/core/rig/names';
@@ -69,6 +72,7 @@ const FAULTS: Record<string, Fault> = {
 const OFF_ITS_TUBE = 'off-its-tube';
 const FOOT_IN_FLANK = 'foot-in-flank';
 const THICK_WALL = 'thick-wall';
+const NOT_FOLDED = 'not-folded';
 const ROW_IN_WELD = 'row-in-weld';
 
 /** Parts that cannot be made as they were said, each with the sizes that do not go together. */
@@ -96,6 +100,10 @@ export function partFaults(job: Job): Verdict[] {
             ),
           ]
         : []),
+      ...endFaults(job, link, say).map(({ id, title, reason, state }) => ({
+        ...verdict(id, link.id, title, reason),
+        state,
+      })),
       ...LINK_ENDS.flatMap((end) => {
         const bracket = bracketOf(job, link, end);
         const part = mountId(link.id, end);
@@ -119,12 +127,39 @@ export function partFaults(job: Job): Verdict[] {
             is(bracket) ? [verdict(id, part, title, reason(bracket, say))] : [],
           ),
           ...row,
+          ...foldFaults(job, link, end, (title, reason) => verdict(NOT_FOLDED, part, title, reason)),
           ...seatFaults(job, link, end, (id, title, reason) => verdict(id, part, title, reason)),
         ];
       }),
     ];
   });
   return [...new Map(all.map((v) => [`${v.id} ${v.where}`, v])).values()];
+}
+
+/** What of a folded bracket no brake folds. */
+const FOLDS = {
+  close: ['its folds meet between its plates', 'Bend it tighter, or make plates and web of three pieces.'],
+  high: [
+    'its web is too high for its flanks',
+    'A fold that ends at the hole wants to be cut free past its end: more edge round the hole gives it room.',
+  ],
+  shallow: [
+    'its plates are no deeper than their folds',
+    'Make them deeper where they are fastened, or bend it tighter.',
+  ],
+} as const;
+
+function foldFaults(
+  job: Job,
+  link: LinkMember,
+  end: LinkEnd,
+  verdict: (title: string, reason: string) => Verdict,
+): Verdict[] {
+  const folded = foldedOf(job, link, end);
+  const fault = folded && foldedFault(folded);
+  if (!fault) return [];
+  const [title, reason] = FOLDS[fault];
+  return [verdict(title, reason)];
 }
 
 /** A bracket whose plates miss the tube that they should sit on, or have no steel left between its round and their flanks. */
@@ -157,7 +192,9 @@ function seatFaults(
 }
 
 export const isFault = ({ id }: Pick<Verdict, 'id'>): boolean =>
-  [THICK_WALL, ROW_IN_WELD, OFF_ITS_TUBE, FOOT_IN_FLANK].includes(id) || id in FAULTS;
+  [THICK_WALL, NOT_FOLDED, ROW_IN_WELD, OFF_ITS_TUBE, FOOT_IN_FLANK].includes(id) ||
+  id in FAULTS ||
+  isEndFault(id);
 
 /** What a fault hangs on: nothing where both of its sizes were said, else that the part is as is usual. */
 export function faultRestsOn(job: Job, { id, where = '' }: Verdict): InputId[] {

@@ -1,8 +1,16 @@
 import { minus, unit, type Point } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
-import { besideSeat, bracketAxes, bracketOf, fastenedTo, type Bracket } from '@/core/job/bracketParts';
-import { metalOf, type LinkEnd } from '@/core/job/parts';
-import { sizeOf } from '@/core/job/bodySizes';
+import type { Stack } from '@/core/fabricate/boltStack';
+import {
+  besideSeat,
+  bracketAxes,
+  bracketOf,
+  fastenedTo,
+  stackOf,
+  type Bracket,
+} from '@/core/job/made/bracketParts';
+import { metalOf, type LinkEnd } from '@/core/job/made/parts';
+import { sizeOf } from '@/core/job/bodies/bodySizes';
 import { BOLT_GRADES, ELECTRODES } from '@/core/materials/metals';
 import { coarsePitch } from '@/core/materials/threads';
 import type { LinkMember } from '@/core/rig/members/link';
@@ -12,9 +20,9 @@ import { braceShare, rootLoads, rootSection, wallBending, type BracketAxes } fro
 import { stressArea } from '@/core/strength/thread';
 import { tabLoads } from '@/core/strength/tab';
 import { allowedOnThroat, throatOf, weldLineForce, type WeldLine } from '@/core/strength/weldGroup';
-import { sayStrength, type Trial } from './governing';
-import { inTime } from './inTime';
-import type { Inputs } from './types';
+import { sayStrength, type Trial } from '@/core/prove/trials/governing';
+import { inTime } from '@/core/prove/trials/inTime';
+import type { Inputs } from '@/core/prove/types';
 
 /** Past this a bracket is pushed along the rail rather than across it. */
 const SLANTED = Math.SQRT1_2;
@@ -30,14 +38,15 @@ export function bracketTrials(job: Job, link: LinkMember, end: LinkEnd): Trial[]
   const way = unit(minus(there, here));
   const onEye = (force: number): Point => way.map((v) => v * force) as Point;
   return [
-    ...boltTrials(bracket),
+    ...boltTrials(bracket, stackOf(job, link, end)),
     ...tabTrials(job, bracket),
     ...rootTrials(job, bracket, axes, onEye, bracket.reach + besideSeat(job, link, end)),
     ...(fastenedTo(job, link, end) === 'rail' ? wallTrials(job, bracket, axes, onEye) : []),
   ];
 }
 
-function boltTrials({ bolt, grade, threaded, planes, plate, spacer, middle }: Bracket): Trial[] {
+function boltTrials({ bolt, grade, threaded }: Bracket, through: Stack): Trial[] {
+  const { planes, plate, spacer, middle } = through;
   const { name, ...strength } = BOLT_GRADES[grade];
   const area = threaded
     ? stressArea({ diameter: bolt, pitch: coarsePitch(bolt) })
@@ -180,17 +189,23 @@ function rootTrials(
   return [
     bending,
     ...(loads(1).across > 1e-3 * reach ? [aside] : []),
-    weld,
-    inTime(job, 'fatigue-toe', 'toe', 'ΔM / Z + ΔN / A', bending),
-    inTime(
-      job,
-      'fatigue-weld',
-      'throat',
-      'change of force on a millimetre of weld / (0.707 · leg · share welded)',
-      weld,
-    ),
+    // What is bolted on has no weld; its bolts are said not to be reckoned.
+    ...(bracket.bolted ? [] : weldsInTime(job, weld, bending)),
   ];
 }
+
+/** The weld of a bracket, and what comes and goes at it. */
+const weldsInTime = (job: Job, weld: Trial, bending: Trial): Trial[] => [
+  weld,
+  inTime(job, 'fatigue-toe', 'toe', 'ΔM / Z + ΔN / A', bending),
+  inTime(
+    job,
+    'fatigue-weld',
+    'throat',
+    'change of force on a millimetre of weld / (0.707 · leg · share welded)',
+    weld,
+  ),
+];
 
 /** Fillets down both faces of each plate and round its ends, mm, about the middle of the root. */
 function weldLines(

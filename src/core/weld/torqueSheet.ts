@@ -1,0 +1,157 @@
+import { boltFor } from '@/core/fabricate/boltStack';
+import { bracketId } from '@/core/job/bodies/bodyNames';
+import { told, without } from '@/core/job/edits/omit';
+import type { Job } from '@/core/job/jobSchema';
+import { bracketOf, stackOf } from '@/core/job/made/bracketParts';
+import { BAR_ENDS, barOf, LINK_ENDS, threadedEnds } from '@/core/job/made/parts';
+import { mountId } from '@/core/job/placed';
+import type { Friction } from '@/core/job/slices/work/weld';
+import { BOLT_GRADES } from '@/core/materials/metals';
+import { JOINTS, jointsOf } from '@/core/materials/joints';
+import { coarsePitch } from '@/core/materials/threads';
+import type { LinkMember } from '@/core/rig/members/link';
+import { linksOf } from '@/core/rig/members/members';
+import { capital, memberName } from '@/core/rig/names';
+import { leavesOf } from '@/core/rig/roles';
+import { preload, tighteningTorque } from '@/core/strength/preload';
+import { systemOf } from '@/core/units/tape';
+import { sayLength } from '@/core/units/length';
+import { strapOf } from '@/core/job/made/strap';
+
+/** Nut factor by how the threads are, none (common practice, no published source; locking nuts ask for their own turning torque on top). */
+export const NUT_FACTORS: Record<Friction, number> = { dry: 0.2, oiled: 0.15, 'anti-seize': 0.13 };
+
+/** How far a good wrench is off, of its reading (ISO 6789, from memory). */
+const WRENCH = 0.04;
+
+/** How what was applied stands to what is wanted. */
+export type TorqueState = 'open' | 'unknown' | 'within' | 'short' | 'over';
+
+/**
+ * A line of the torque sheet: the fastener, its size in words, what it is of; the pull that its torque brings it to, N, and that torque,
+ * N·mm, by its grade; null where its grade is not told. `wanted` is the maker's value where it was typed.
+ */
+export type TorqueLine = {
+  id: string;
+  what: string;
+  size: string;
+  grade: string | null;
+  pull: number | null;
+  usual: number | null;
+  maker: number | null;
+  wanted: number | null;
+  applied: { value: number; at: string } | null;
+  state: TorqueState;
+  /** where it is not simply tightened: hanging or on its weight, with two wrenches */
+  how: string | null;
+};
+
+/** Every fastener of a job that a wrench goes on, in the order of its bars. */
+export function torqueSheet(job: Job): TorqueLine[] {
+  return [
+    ...linksOf(job.rig).flatMap((link) => [...boltLines(job, link), ...jamLines(job, link)]),
+    ...leavesOf(job.rig).map(({ id }) =>
+      lineOf(job, {
+        id: `${id}/uBolts`,
+        what: `${capital(memberName(id, job.rig.end))}: U-bolts`,
+        size: 'as they came',
+        how: 'Crosswise, a little each, on the car’s weight; again after the first drive.',
+      }),
+    ),
+    ...strapLines(job),
+  ];
+}
+
+type Fastener = Pick<TorqueLine, 'id' | 'what' | 'size' | 'how'> & {
+  bolt?: { diameter: number; grade: keyof typeof BOLT_GRADES };
+};
+
+function lineOf({ weld }: Job, { bolt, ...fastener }: Fastener): TorqueLine {
+  const { maker = null, applied = null } = weld.torque?.[fastener.id] ?? {};
+  const tightened = bolt && byGrade(bolt, weld.friction ?? 'dry');
+  const wanted = maker ?? tightened?.torque ?? null;
+  return {
+    ...fastener,
+    grade: bolt ? BOLT_GRADES[bolt.grade].name : null,
+    pull: tightened?.pull ?? null,
+    usual: tightened?.torque ?? null,
+    maker,
+    wanted,
+    applied,
+    state: stateOf(applied?.value ?? null, wanted),
+  };
+}
+
+function byGrade({ diameter, grade }: NonNullable<Fastener['bolt']>, friction: Friction) {
+  const pull = preload({ diameter, pitch: coarsePitch(diameter) }, BOLT_GRADES[grade].proof);
+  return { pull, torque: tighteningTorque(NUT_FACTORS[friction], diameter, pull) };
+}
+
+function stateOf(applied: number | null, wanted: number | null): TorqueState {
+  if (applied === null) return 'open';
+  if (wanted === null) return 'unknown';
+  if (Math.abs(applied - wanted) <= WRENCH * wanted + 1e-6) return 'within';
+  return applied < wanted ? 'short' : 'over';
+}
+
+const boltLines = (job: Job, link: LinkMember): TorqueLine[] =>
+  LINK_ENDS.map((end) => {
+    const { bolt: diameter, grade } = bracketOf(job, link, end);
+    const { length } = boltFor(stackOf(job, link, end), systemOf(job.tape));
+    const soft = JOINTS[jointsOf(job.joints, link.id)[end]].soft;
+    return lineOf(job, {
+      id: mountId(link.id, end),
+      what: `${capital(memberName(bracketId(link.id, end), job.rig.end))}: bolt`,
+      size: `${sayLength(diameter, job.tape)} × ${sayLength(length, job.tape)}`,
+      how: soft ? 'Soft bushing: on the car’s weight, never hanging.' : null,
+      bolt: { diameter, grade },
+    });
+  });
+
+const jamLines = (job: Job, link: LinkMember): TorqueLine[] => {
+  const bar = barOf(job, link.id);
+  const ends = threadedEnds(bar);
+  return BAR_ENDS.filter((end) => ends.includes(end)).map((end) =>
+    lineOf(job, {
+      id: `${link.id}/jam.${end}`,
+      what: `${capital(memberName(link.id, job.rig.end))}: jam nut, ${end} end`,
+      size: bar.thread,
+      how: 'Ball in the middle of its swing as it closes; two wrenches; locker only once the setting is final.',
+    }),
+  );
+};
+
+function strapLines(job: Job): TorqueLine[] {
+  const strap = strapOf(job);
+  return strap
+    ? [
+        lineOf(job, {
+          id: 'swayBar/straps',
+          what: 'Sway bar: bolts of its straps',
+          size: sayLength(strap.bolt, job.tape),
+          how: 'Snug, not crushed: the bar still turns in them.',
+        }),
+      ]
+    : [];
+}
+
+/** The job with what a fastener's maker asks for, N·mm; null takes it back. */
+export const withMakersTorque = (job: Job, id: string, maker: number | null): Job =>
+  withTorque(job, id, { maker: maker ?? undefined });
+
+/** The job with what a wrench came to, N·mm, and when; null takes it back. */
+export const withApplied = (job: Job, id: string, value: number | null, at: string): Job =>
+  withTorque(job, id, { applied: value === null ? undefined : { value, at } });
+
+type Kept = NonNullable<Job['weld']['torque']>[string];
+
+function withTorque(job: Job, id: string, change: Kept): Job {
+  const { torque = {} } = job.weld;
+  const said = told(torque[id], change);
+  return { ...job, weld: { ...job.weld, torque: said ? { ...torque, [id]: said } : without(torque, id) } };
+}
+
+export const withFriction = (job: Job, friction: Friction): Job => ({
+  ...job,
+  weld: { ...job.weld, friction },
+});
