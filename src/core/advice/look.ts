@@ -1,7 +1,7 @@
 import { judgeCut, judgeLocate, judgeProve, judgeRoll } from '@/core/bench/judge';
 import type { Job } from '@/core/job/jobSchema';
 import { analyseLocate, findLocate } from '@/core/locate/analyse';
-import { mostSideways } from '@/core/locate/travelCurve';
+import { mostSideways } from '@/core/locate/travel/travelCurve';
 import { locateInput, type Gap } from '@/core/locate/types';
 import { LIMITS } from '@/core/materials/limits';
 import type { Corner } from '@/core/balance/steadyCorner';
@@ -9,7 +9,7 @@ import { curesIn } from '@/core/prove/cures';
 import { proveJob } from '@/core/prove/prove';
 import { InputError, orRefusal } from '@/core/rig/read';
 import { analyseRoll, ROLL_PARTS } from '@/core/roll/analyse';
-import { cannotBeWorkedOut } from '@/core/roll/checks';
+import { cannotBeWorkedOut } from '@/core/roll/checks/checks';
 import { rollInput } from '@/core/roll/input';
 import { aboutOf, judged, type Finding, type Judged } from '@/core/verdict/verdict';
 

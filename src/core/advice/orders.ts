@@ -1,7 +1,7 @@
 import type { Job } from '@/core/job/jobSchema';
 import { orNone } from '@/core/rig/read';
 import { memberName } from '@/core/rig/names';
-import { turnsFor } from '@/core/ride/adjusters';
+import { turnsFor } from '@/core/ride/turns/adjusters';
 import { settingOf } from '@/core/ride/alignment';
 import { steeringOf } from '@/core/ride/steering';
 

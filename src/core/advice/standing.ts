@@ -1,7 +1,7 @@
 import { judgePlace, judgeRecord } from '@/core/bench/judge';
 import type { StationId } from '@/core/bench/stationIds';
 import type { Job } from '@/core/job/jobSchema';
-import { LINK_ENDS } from '@/core/job/parts';
+import { LINK_ENDS } from '@/core/job/made/parts';
 import { mountId } from '@/core/job/placed';
 import { spokenPart } from '@/core/provenance/inputs';
 import { surveyedCar } from '@/core/record/jobRecord';

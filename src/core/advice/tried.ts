@@ -33,11 +33,10 @@ export function tried(
   const [was, is] = [gravities(before, strength), gravities(after, strength)];
   const about = `${station} ${aboutOf(verdict)}`;
   const better = (is.get(about) ?? 0) < (was.get(about) ?? 0);
-  const worse = [...is].filter(([key, rank]) => rank > (was.get(key) ?? 0)).map(([key]) => key);
   // What stops the work is cured even where something that wants a look wants it the more.
   const stops = was.get(about) === RANK.stop;
   const spoils = [
-    ...worse.map((key) => saidOf(key, after, job)),
+    ...worsened(job, was, is, after),
     ...(stops ? [] : fartherOut(job, before.numbers, after.numbers)),
   ];
   return {
@@ -48,6 +47,15 @@ export function tried(
   };
 }
 
+/** What is graver than it was, in words. @param was and is how grave each thing was, and is in `after` */
+export const worsened = (
+  job: Job,
+  was: Map<string, number>,
+  is: Map<string, number>,
+  after: Look,
+): string[] =>
+  [...is].filter(([key, rank]) => rank > (was.get(key) ?? 0)).map(([key]) => saidOf(key, after, job));
+
 /** What suits a car of this use, of the numbers that a change of its mounts moves; and by how much one of them is said to be another. */
 const SUITS = ({ use, locate }: Job) =>
   [
@@ -57,7 +65,7 @@ const SUITS = ({ use, locate }: Job) =>
   ] as const;
 
 /** Numbers outside of what suits the car that would go farther out, in words: a grave thing made graver, though it is called the same. */
-function fartherOut(job: Job, before: Numbers, after: Numbers): string[] {
+export function fartherOut(job: Job, before: Numbers, after: Numbers): string[] {
   return SUITS(job).flatMap(({ what, name, range: [least, most], felt }) => {
     const [was, is] = [before[what], after[what]].map((v) =>
       v === null ? 0 : Math.max(0, least - v, v - most),

@@ -4,7 +4,7 @@ import type { Numbers } from './look';
 import type { Effect } from './effects';
 import type { Trade } from './trade';
 
-const percent = (v: number): string => `${Math.round(v)} %`;
+const percent = (v: number): string => `${Math.round(v)} %`.replace('-', '−');
 const share = (v: number): string => `${(100 * v).toFixed(0)} %`;
 const signed = (mm: number, tape: Tape): string => `${mm < 0 ? '−' : ''}${sayLength(Math.abs(mm), tape)}`;
 

@@ -1,0 +1,120 @@
+'use client';
+import { Button, Select } from 'antd';
+import { useEffect, useState } from 'react';
+import { BEHIND, causeOf } from '@/core/drive/causes';
+import type { FaultCheck } from '@/core/drive/faultFinder';
+import { MOST_CHECKED, SYMPTOMS, type Checked, type Symptom } from '@/core/job/slices/work/drive';
+import { edit, useJob } from '@/store/jobStore';
+import { CardHead } from '@/ui/cards/Card';
+import { Full } from '@/ui/cards/Full';
+import { TextArea } from '@/ui/fields/textInput';
+import { sayDay, sayMoment } from '@/ui/paper/dates';
+import { askFaults } from '@/workers/choosing/search';
+
+/** What to look at for a symptom, the likeliest for the least work first on this car; what was found is kept. */
+export function FaultsPart() {
+  const job = useJob();
+  const heard = job.drive.outings.at(-1)?.noises ?? [];
+  const [symptom, setSymptom] = useState<Symptom>(heard[0] ?? 'knock');
+  const [said, setSaid] = useState<{ of: Symptom; checks: FaultCheck[] | string } | null>(null);
+  useEffect(() => {
+    let over = false;
+    void askFaults(job, symptom).then((outcome) => {
+      if (!over) setSaid({ of: symptom, checks: outcome.ok ? outcome.result : outcome.message });
+    });
+    return () => {
+      over = true;
+    };
+  }, [job, symptom]);
+  const full = job.drive.checked.length >= MOST_CHECKED;
+  return (
+    <>
+      <CardHead title="Find what is wrong">
+        In the order in which it is worth looking, on this car. Common practice; no published source.
+      </CardHead>
+      <label className="which-bar">
+        <span>It</span>
+        <Select<Symptom>
+          aria-label="What it does"
+          value={symptom}
+          onChange={setSymptom}
+          options={SYMPTOMS.map((value) => ({ value, label: BEHIND[value].title.toLowerCase() }))}
+        />
+      </label>
+      {full && <Full most={MOST_CHECKED} of="things looked at" />}
+      {said?.of !== symptom ? (
+        <p className="hint">Looking through the car’s record…</p>
+      ) : typeof said.checks === 'string' ? (
+        <p className="field-problem">{said.checks}</p>
+      ) : (
+        <ol className="fault-checks">
+          {said.checks.map((check) => (
+            <Check key={check.cause.id} symptom={symptom} check={check} full={full} />
+          ))}
+        </ol>
+      )}
+      <History checked={job.drive.checked} />
+    </>
+  );
+}
+
+function Check({ symptom, check, full }: { symptom: Symptom; check: FaultCheck; full: boolean }) {
+  const { cause, because, before } = check;
+  const [note, setNote] = useState('');
+  const keep = (found: boolean) => {
+    const checked: Checked = {
+      at: new Date().toISOString(),
+      symptom,
+      cause: cause.id,
+      found,
+      note: note.trim(),
+    };
+    edit((j) => ({ ...j, drive: { ...j.drive, checked: [...j.drive.checked, checked] } }));
+    setNote('');
+  };
+  return (
+    <li data-cause={cause.id}>
+      <h2>{cause.title}</h2>
+      <p>{cause.look}</p>
+      <p className="hint">
+        About {cause.minutes} minutes.{because.length > 0 && ` Here: ${because.join(' ')}`}
+        {before && ` Looked at ${sayDay(before.at)}: ${before.found ? 'that was it' : 'it was not that'}.`}
+      </p>
+      <label>
+        What was found
+        <TextArea rows={2} maxLength={1000} value={note} onChange={(e) => setNote(e.target.value)} />
+      </label>
+      <div className="tools">
+        <Button type="primary" disabled={full} onClick={() => keep(true)}>
+          That was it
+        </Button>
+        <Button disabled={full} onClick={() => keep(false)}>
+          It was not that
+        </Button>
+      </div>
+    </li>
+  );
+}
+
+function History({ checked }: { checked: Checked[] }) {
+  if (checked.length === 0) return null;
+  return (
+    <section className="section" data-part="fault-history">
+      <h2>What was looked at</h2>
+      <ul className="fault-history">
+        {checked.toReversed().map((one, i) => (
+          <li key={one.at + i}>
+            <b>{BEHIND[one.symptom].title}:</b> {titleOf(one.cause)} {one.found ? 'was it' : 'was not it'}.{' '}
+            <span className="hint">{sayMoment(one.at)}</span>
+            {one.note && <p>“{one.note}”</p>}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+const titleOf = (cause: string): string => {
+  const { title } = causeOf(cause as Parameters<typeof causeOf>[0]);
+  return title ? `“${title}”` : cause;
+};
