@@ -19,7 +19,8 @@ const on = <P extends IPath>(layer: Layer, path: P): P => ({ ...path, layer });
 export const line = (layer: Layer, from: Place, to: Place): IPathLine =>
   on(layer, { type: 'line', origin: [...from], end: [...to] });
 
-const circle = (layer: Layer, centre: Place, radius: number): IPathCircle =>
+/** A whole circle. */
+export const ring = (layer: Layer, centre: Place, radius: number): IPathCircle =>
   on(layer, { type: 'circle', origin: [...centre], radius });
 
 /** An arc turned to the left, from one angle to another, degrees. */
@@ -50,7 +51,7 @@ export const outline = (places: Place[]): IPathLine[] => through('CUT', [...plac
 export const hole = ([x, y]: Place, diameter: number): IPath[] => {
   const reach = diameter / 2 + 4;
   return [
-    circle('DRILL', [x, y], diameter / 2),
+    ring('DRILL', [x, y], diameter / 2),
     line('SCRIBE', [x - reach, y], [x + reach, y]),
     line('SCRIBE', [x, y - reach], [x, y + reach]),
   ];
@@ -71,3 +72,40 @@ export const modelOf = ({ paths, words }: Drawing): IModel => ({
     ]),
   ),
 });
+
+/** What a plate weighs by: the area inside its outline less its holes, mm², by the outline's own lines and arcs. */
+export function areaOf({ paths }: Drawing): number {
+  let area = 0;
+  for (const path of paths) {
+    if (path.layer === 'DRILL' && path.type === 'circle')
+      area -= Math.PI * (path as { radius?: number }).radius! ** 2;
+    if (path.layer !== 'CUT') continue;
+    if (path.type === 'circle') area += Math.PI * (path as { radius?: number }).radius! ** 2;
+    for (const [[x1, y1], [x2, y2]] of chordsOf(path)) area += (x1 * y2 - x2 * y1) / 2;
+  }
+  return area;
+}
+
+/** Chords of an arc so fine that their area is the arc's. */
+const CHORDS = 90;
+
+function chordsOf(path: Drawing['paths'][number]): [[number, number], [number, number]][] {
+  if (path.type === 'circle') return [];
+  if (path.type === 'line') {
+    const { origin, end } = path as unknown as { origin: [number, number]; end: [number, number] };
+    return [[origin, end]];
+  }
+  const { origin, radius, startAngle, endAngle } = path as unknown as {
+    origin: [number, number];
+    radius: number;
+    startAngle: number;
+    endAngle: number;
+  };
+  // An arc goes to the left, past 0° where its end is less than its start.
+  const sweep = endAngle - startAngle + (endAngle < startAngle ? 360 : 0);
+  const at = (i: number): [number, number] => {
+    const turn = ((startAngle + (sweep * i) / CHORDS) * Math.PI) / 180;
+    return [origin[0] + radius * Math.cos(turn), origin[1] + radius * Math.sin(turn)];
+  };
+  return Array.from({ length: CHORDS }, (_, i) => [at(i), at(i + 1)]);
+}

@@ -124,9 +124,12 @@ function frame(page: PDFPage, { width, height }: { width: number; height: number
 }
 
 /** The letters that the fonts of every reader have. */
-const plain = (text: string): string =>
+/** A text in the letters that a document's own faces have. */
+export const plain = (text: string): string =>
   text
     .replace(/[’‘]/g, "'")
     .replace(/[“”]/g, '"')
-    .replace(/−/g, '-')
+    .replace(/[−–—]/g, '-')
+    .replace(/→/g, '->')
+    .replace(/…/g, '...')
     .replace(/[^\x20-\x7e\xa0-\xff]/g, '?');

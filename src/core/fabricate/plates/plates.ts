@@ -1,4 +1,14 @@
-import { arc, hole, line, outline, rectangle, through, type Drawing, type Place } from './drawing';
+import type { IPath } from 'makerjs';
+import {
+  arc,
+  hole,
+  line,
+  outline,
+  rectangle,
+  through,
+  type Drawing,
+  type Place,
+} from '@/core/fabricate/drawing';
 
 /**
  * A tab that stands on its foot, mm: its foot from one flank to the other, from the middle of its root; how wide it is at its holes, how far
@@ -10,7 +20,7 @@ export type TabShape = { foot: Place[]; width: number; edge: number; hole: numbe
 const SHARP = 1e-3;
 
 /** How far up its flanks reach: to the lowest hole, at least to the nose's edge from the root, never past the highest hole, mm. */
-const flankTop = ({ edge, holes }: TabShape): number =>
+export const flankTop = ({ edge, holes }: TabShape): number =>
   Math.min(Math.max(...holes), Math.max(edge, Math.min(...holes)));
 
 /** How many corners stand for a quarter of a nose, and for its foot, where a tab is only drawn. */
@@ -45,30 +55,40 @@ export function isFootClear(shape: TabShape): boolean {
   });
 }
 
-/** A tab: along its foot, up its two flanks to its holes, and round its nose. The middle line registers on the bracket's scribed line. */
-export function tabDrawing(shape: TabShape): Drawing {
-  const { foot, width, edge, hole: diameter, holes } = shape;
+/** A tab round its nose, from the top of its right flank to the foot of its left one. */
+export function noseOf(shape: TabShape): IPath[] {
+  const { foot, width, edge, holes } = shape;
   const low = flankTop(shape);
   const [w, top] = [width / 2, Math.max(...holes) + edge];
   const r = Math.min(edge, w);
   const flat = w - r > SHARP;
-  return {
-    paths: [
-      ...through('CUT', foot),
-      line('CUT', foot.at(-1)!, [w, low]),
-      ...(top - r - low > SHARP
-        ? [line('CUT', [w, low], [w, top - r]), line('CUT', [-w, top - r], [-w, low])]
-        : []),
-      arc('CUT', [w - r, top - r], r, 0, 90),
-      ...(flat ? [line('CUT', [w - r, top], [r - w, top])] : []),
-      arc('CUT', [r - w, top - r], r, 90, 180),
-      line('CUT', [-w, low], foot[0]!),
-      line('SCRIBE', [0, Math.max(...foot.map(([, y]) => y))], [0, top]),
-      ...holes.flatMap((y) => hole([0, y], diameter)),
-    ],
-    words: [],
-  };
+  return [
+    ...(top - r - low > SHARP
+      ? [line('CUT', [w, low], [w, top - r]), line('CUT', [-w, top - r], [-w, low])]
+      : []),
+    arc('CUT', [w - r, top - r], r, 0, 90),
+    ...(flat ? [line('CUT', [w - r, top], [r - w, top])] : []),
+    arc('CUT', [r - w, top - r], r, 90, 180),
+    line('CUT', [-w, low], foot[0]!),
+  ];
 }
+
+/** The holes of a tab, and its middle line, which registers on the bracket's scribed line. */
+export const markedOn = ({ foot, edge, hole: diameter, holes }: TabShape): IPath[] => [
+  line('SCRIBE', [0, Math.max(...foot.map(([, y]) => y))], [0, Math.max(...holes) + edge]),
+  ...holes.flatMap((y) => hole([0, y], diameter)),
+];
+
+/** A tab: along its foot, up its two flanks to its holes, and round its nose. */
+export const tabDrawing = (shape: TabShape): Drawing => ({
+  paths: [
+    ...through('CUT', shape.foot),
+    line('CUT', shape.foot.at(-1)!, [shape.width / 2, flankTop(shape)]),
+    ...noseOf(shape),
+    ...markedOn(shape),
+  ],
+  words: [],
+});
 
 /** A rectangle from its lower left corner, with its middle lines scribed, mm. */
 export function plateDrawing(width: number, height: number): Drawing {

@@ -1,4 +1,5 @@
-import { hole, line, LOOSE, outline, rectangle, type Drawing, type Place } from './drawing';
+import { bendAllowance } from './bendAllowance';
+import { hole, line, LOOSE, outline, rectangle, type Drawing, type Place } from '@/core/fabricate/drawing';
 
 /**
  * A strap over a sway bar's bushing, mm: the bushing as wide and as high as it stands, and how far the strap squeezes it; how round its
@@ -16,11 +17,6 @@ export type Strap = {
   foot: number;
   bolt: number;
 };
-
-/** A quarter turn of mild steel takes 1.57·radius + 0.64·thickness of it (Machinery's Handbook, from memory). */
-const IN_BEND = 0.64 / (Math.PI / 2);
-export const bendAllowance = (radius: number, thickness: number, deg = 90): number =>
-  ((Math.PI * deg) / 180) * (radius + IN_BEND * thickness);
 
 /** One stretch of a strap's flat, mm, straight or a quarter turn; which way it turns, seen from the outside of the strap. */
 type Stretch = { mm: number; turn: 'up' | 'down' | null };

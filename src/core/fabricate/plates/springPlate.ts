@@ -1,6 +1,6 @@
 import { coarsePitch } from '@/core/materials/threads';
 import { MM_PER_INCH } from '@/core/units/tape';
-import { hole, line, LOOSE, outline, rectangle, type Drawing, type Place } from './drawing';
+import { hole, line, LOOSE, outline, rectangle, type Drawing, type Place } from '@/core/fabricate/drawing';
 
 /**
  * A plate that clamps a leaf spring to a round axle tube, mm: the tube's diameter; the spring's width and how thick its pack is at the seat;
