@@ -1,11 +1,15 @@
 /**
  * The `pellik` command. `pellik solve FILE` prints the answer to a rig file as JSON; `pellik check JOB` every verdict, order and
  * unknown of a job; `pellik check JOB --after REMEDY` the job with one of its remedies taken; `pellik prove JOB` every check of
- * strength; `pellik cut JOB --out DIR` writes every file that it is cut from.
+ * strength; `pellik cut JOB --out DIR` writes every file that it is cut from; `pellik find JOB --brief BRIEF` places of mounts that meet a
+ * brief; `pellik spread JOB --seed N` what its figures may come out as.
  */
 import { mkdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterRemedy, checkJob } from '@/core/advice/check';
+import { readBrief } from '@/core/choose/brief';
+import { findMounts } from '@/core/choose/findMounts';
+import { BUILDS, spreadOf, USUAL_CLOSENESS } from '@/core/choose/spread';
 import { solveRig } from '@/core/bench/solveRig';
 import { cutFiles } from '@/core/cut/cutFiles';
 import type { Job } from '@/core/job/jobSchema';
@@ -14,7 +18,7 @@ import { proveJob } from '@/core/prove/prove';
 import { InputError, LARGEST_FILE, readRig } from '@/core/rig/read';
 
 const USAGE =
-  'usage: pellik solve FILE | pellik check JOB [--after REMEDY] | pellik prove JOB | pellik cut JOB --out DIR';
+  'usage: pellik solve FILE | pellik check JOB [--after REMEDY] | pellik prove JOB | pellik cut JOB --out DIR | pellik find JOB --brief BRIEF | pellik spread JOB --seed N';
 
 const json = (answer: unknown): string => `${JSON.stringify(answer, null, 1)}\n`;
 
@@ -29,6 +33,10 @@ function commandOf([command, , ...rest]: string[]): Command | undefined {
   if (command === 'prove' && rest.length === 0) return (text) => json(proveJob(readJob(text)).checks);
   if (given === undefined || more.length > 0) return undefined;
   if (command === 'check' && flag === '--after') return (text) => writeJob(afterRemedy(readJob(text), given));
+  if (command === 'find' && flag === '--brief')
+    return (text) => json(findMounts(readJob(text), readBrief(textOf(given))));
+  if (command === 'spread' && flag === '--seed' && /^\d{1,9}$/.test(given))
+    return (text) => json(spreadOf(readJob(text), USUAL_CLOSENESS, { builds: BUILDS, seed: Number(given) }));
   if (command === 'cut' && flag === '--out') return (text) => writeCut(readJob(text), given);
   return undefined;
 }
@@ -41,6 +49,13 @@ async function writeCut(job: Job, folder: string): Promise<string> {
   return json(files.map(({ name }) => name));
 }
 
+/** @throws InputError when it is larger than is read */
+function textOf(file: string): string {
+  if (statSync(file).size > LARGEST_FILE)
+    throw new InputError('', 'larger than 32 MB, the most that is read');
+  return readFileSync(file, 'utf8');
+}
+
 async function main(args: string[]): Promise<number> {
   const file = args[1];
   const command = file && commandOf(args);
@@ -49,9 +64,7 @@ async function main(args: string[]): Promise<number> {
     return 2;
   }
   try {
-    if (statSync(file).size > LARGEST_FILE)
-      throw new InputError('', 'larger than 32 MB, the most that is read');
-    process.stdout.write(await command(readFileSync(file, 'utf8')));
+    process.stdout.write(await command(textOf(file)));
     return 0;
   } catch (error) {
     if (!(error instanceof InputError) && !isFileError(error)) throw error;

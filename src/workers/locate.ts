@@ -3,7 +3,7 @@ import { create } from 'zustand';
 import type { Job } from '@/core/job/jobSchema';
 import type { HeightsAnswer, HeightsAsked } from '@/core/locate/heights';
 import type { ResultUncertainty } from '@/core/locate/resultUncertainty';
-import type { TravelMap } from '@/core/locate/travelMap';
+import type { TravelMap } from '@/core/locate/travel/travelMap';
 import { locateInput, type CurveValues, type LocateInput, type LocateResult } from '@/core/locate/types';
 import type { Travel } from '@/core/rig/schema';
 import { useJobStore } from '@/store/jobStore';

@@ -3,7 +3,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { findLocate } from '@/core/locate/analyse';
 import { heightsAnswer, type HeightsAsked } from '@/core/locate/heights';
 import { resultUncertainty } from '@/core/locate/resultUncertainty';
-import { travelMap } from '@/core/locate/travelMap';
+import { travelMap } from '@/core/locate/travel/travelMap';
 import type { CurveValues, LocateInput, LocateResult } from '@/core/locate/types';
 import { proveJob } from '@/core/prove/prove';
 import { analyseRoll, type RollPart } from '@/core/roll/analyse';

@@ -1,7 +1,13 @@
 import { create } from 'zustand';
 import type { ComesOut } from '@/core/clearance/comesOut';
 import type { PlateSheets } from '@/core/cut/sheets';
+import type { BuiltOff } from '@/core/built/asBuilt';
+import type { BookPhoto } from '@/core/book/book';
+import type { Attached } from '@/core/fabricate/document';
+import type { FaultCheck } from '@/core/drive/faultFinder';
+import type { Suggested } from '@/core/drive/suggestions';
 import type { Job } from '@/core/job/jobSchema';
+import type { DrivenSetUp, Feel, Phase, Symptom } from '@/core/job/slices/work/drive';
 import type { HoleTable } from '@/core/locate/made/holeTable';
 import { ownObstacles } from '@/core/job/jobValues';
 import { isSameSurvey, surveyedCar } from '@/core/record/jobRecord';
@@ -11,10 +17,11 @@ import type { Agreement } from '@/core/survey/agreement';
 import type { SurveyedCar } from '@/core/survey/network';
 import type { Found, Wanted } from '@/core/swaybar/stockSearch';
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';
-import { newestOnly } from './newestOnly';
-import type { Outcome } from './outcome';
+import { newestOnly } from '../newestOnly';
+import type { LinkMember } from '@/core/rig/members/link';
+import type { Outcome } from '../outcome';
 import type { SearchApi } from './search.worker';
-import { NoAnswer, supervised } from './supervised';
+import { NoAnswer, supervised } from '../supervised';
 
 /** Longer than any search takes on a slow device, ms. */
 const PATIENCE = 90_000;
@@ -56,6 +63,49 @@ export const askHoles = (job: Job): Promise<Outcome<HoleTable | null>> =>
     askSearch((api) => api.holes(job)),
     'the choices could not be worked through just now; try it again',
   );
+
+/** How the car is set up, with its own numbers. */
+export const askSetUp = (job: Job): Promise<Outcome<DrivenSetUp>> =>
+  orSaid(
+    askSearch((api) => api.setUp(job)),
+    'the car’s numbers could not be worked out just now; try it again',
+  );
+
+/** What answers a feel. */
+export const askSuggestions = (job: Job, phase: Phase, feel: Feel): Promise<Outcome<Suggested>> =>
+  orSaid(
+    askSearch((api) => api.suggestions(job, phase, feel)),
+    'the changes could not be tried just now; try it again',
+  );
+
+/** What to look at for a symptom. */
+export const askFaults = (job: Job, symptom: Symptom): Promise<Outcome<FaultCheck[]>> =>
+  orSaid(
+    askSearch((api) => api.faults(job, symptom)),
+    'the list could not be made just now; try it again',
+  );
+
+/** Whether it matters how a link was built; null where nothing of it was measured. */
+export const askBuilt = (job: Job, link: LinkMember): Promise<Outcome<BuiltOff | null>> =>
+  orSaid(
+    askSearch((api) => api.built(job, link)),
+    'what it changes could not be worked out just now; try it again',
+  );
+
+/** The build book of a job; null where it could not be made. */
+export async function askBook(
+  job: Job,
+  photos: BookPhoto[],
+  attached: Attached,
+  day: string,
+): Promise<Uint8Array | null> {
+  try {
+    return await askSearch((api) => api.book(job, photos, attached, day));
+  } catch (error) {
+    if (!(error instanceof NoAnswer)) throw error;
+    return null;
+  }
+}
 
 /** Reads a table of readings, apart from the page, which a large one would hold up. */
 export const readTable = (text: string): Promise<Outcome<CsvReadings>> =>

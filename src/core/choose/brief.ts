@@ -1,0 +1,59 @@
+import * as z from 'zod/mini';
+import { within } from '@/core/rig/fields';
+import { parseJson, validate } from '@/core/rig/read';
+import { FIGURES } from './figures';
+
+const number = within(-1e6, 1e6);
+
+/** What a figure is to come to: no less, no more, or as near as can be to something. */
+const targetSchema = z.strictObject({
+  figure: z.enum(FIGURES),
+  least: z.optional(number),
+  most: z.optional(number),
+  near: z.optional(number),
+});
+export type Target = z.infer<typeof targetSchema>;
+
+const END = z.enum([
+  'chassis',
+  'axle',
+  'frontEye',
+  'seat',
+  'rearEye',
+  'pivot',
+  'crank.top',
+  'crank.bottom',
+  'ends.top',
+  'ends.bottom',
+]);
+
+/**
+ * What may move: a mount along one direction (0 ahead, 1 left, 2 up), from where to where, mm, in steps; a mount with holes moves from hole
+ * to hole. `alike`: its mirror image moves with it.
+ */
+const freeSchema = z.strictObject({
+  member: z.string().check(z.maxLength(60)),
+  end: END,
+  axis: z.union([z.literal(0), z.literal(1), z.literal(2)]),
+  from: z.optional(number),
+  to: z.optional(number),
+  step: z.optional(number.check(z.positive())),
+  alike: z.optional(z.boolean()),
+});
+export type Free = z.infer<typeof freeSchema>;
+
+export const MOST_TARGETS = 12;
+export const MOST_FREE = 12;
+
+/** A brief for a search of mounts: what is wanted, what may move. */
+const briefSchema = z.strictObject({
+  format: z.literal('pellik.brief'),
+  version: z.literal(1),
+  targets: z.array(targetSchema).check(z.minLength(1), z.maxLength(MOST_TARGETS)),
+  free: z.array(freeSchema).check(z.minLength(1), z.maxLength(MOST_FREE)),
+  seed: z.optional(z.int().check(z.minimum(0), z.maximum(2 ** 31))),
+});
+export type Brief = z.infer<typeof briefSchema>;
+
+/** @throws InputError with the path of what is wrong */
+export const readBrief = (text: string): Brief => validate(briefSchema, parseJson(text));

@@ -1,0 +1,291 @@
+import { holesKey } from '@/core/job/bracketHoles';
+import type { Job } from '@/core/job/jobSchema';
+import { withMounts } from '@/core/job/edits/mounts';
+import { drivenTravel } from '@/core/job/jobValues';
+import { InputError } from '@/core/rig/read';
+import { coordinateNow, withMount, type MountChange } from '@/core/rig/mounts';
+import { partnerOf } from '@/core/rig/roles';
+import type { Rig } from '@/core/rig/schema';
+import { division } from '@/core/units/tape';
+import type { Brief, Free, Target } from './brief';
+import { chance, type Chance } from './chance';
+import { figuresOf, isHeld, type FigureName, type Figures } from './figures';
+
+/** A place that was found: the mounts that move, the figures it comes to, and by how much each target is missed, none where it is met. */
+export type Answer = { changes: MountChange[]; figures: Figures; misses: number[] };
+
+/**
+ * What a search came to: places that meet every target, clearly different from each other, the best first; where none does, the nearest,
+ * and what stands in the way: for each target, whether the others could be met without it, and by how much it is missed at best.
+ */
+export type FoundMounts = {
+  answers: Answer[];
+  nearest: Answer | null;
+  inTheWay: { target: number; metWithout: boolean; missedBy: number }[];
+  /** whether every choice there is was looked at */
+  exhaustive: boolean;
+  tried: number;
+};
+
+/** What one thing that may move can be set to, mm, of one mount and, alike, of its mirror image. */
+type Choice = {
+  values: number[];
+  put: (rig: Rig, value: number) => Rig;
+  changes: (value: number) => MountChange[];
+};
+
+/** As many choices are all looked at; of more, some are, from several starts. */
+const EXHAUSTIVE = 4_000;
+const STARTS = 24;
+const ROUNDS = 6;
+/** So many answers are told, and how different they are: shares of what may move. */
+const ANSWERS = 5;
+const DIFFERENT = 0.12;
+const MET = 1e-9;
+
+/**
+ * Looks for places of mounts that can be built, by holes and by lines of the tape, that meet what is asked. Exact where all choices can be
+ * looked at; else a search along one direction after another from many starts, the same for one seed on every machine.
+ *
+ * @param each told now and then how far it is, 0 to 1; true gives up, and what was found by then is told
+ * @throws InputError where a mount of the brief is not there, has nowhere to go, or a motion of the axle is held by nothing
+ */
+export function findMounts(
+  job: Job,
+  brief: Brief,
+  each: (share: number) => boolean | void = () => {},
+): FoundMounts {
+  if (!isHeld(job.rig)) throw new InputError('members', 'a motion of the axle that nothing holds');
+  const choices = brief.free.map((free, i) => choiceOf(job, free, i));
+  const search = new Search(job, brief.targets, choices, each);
+  const all = choices.reduce((product, { values }) => product * values.length, 1);
+  const exhaustive = all <= EXHAUSTIVE;
+  if (exhaustive) search.everything(all);
+  else search.fromManyStarts(chance(brief.seed ?? 1));
+  return { ...search.told(), exhaustive: exhaustive && !search.givenUp };
+}
+
+function choiceOf(job: Job, { member, end, axis, from, to, step, alike }: Free, i: number): Choice {
+  const at = { member, end, axis } as const;
+  const now = coordinateNow(job.rig, at);
+  if (now === undefined || !Number.isFinite(now))
+    throw new InputError(`free[${i}]`, `a mount that this car has; “${member}/${end}” is none`);
+  const row = axis === 2 ? job.holes[holesKey(member, end)] : undefined;
+  const partner = alike ? partnerOf(member) : null;
+  const other = partner ? coordinateNow(job.rig, { member: partner, end, axis }) : undefined;
+  const [least, most] = [from ?? -Infinity, to ?? Infinity];
+  const values = row
+    ? Array.from({ length: row.count }, (_, k) => row.lowest + k * row.pitch).filter(
+        (mm) => mm >= least - MET && mm <= most + MET,
+      )
+    : stepped(least, most, step ?? division(job.tape) * 2, i);
+  if (values.length === 0) throw new InputError(`free[${i}]`, 'somewhere to go between from and to');
+  const changes = (mm: number): MountChange[] => [
+    { ...at, mm },
+    // Its mirror image moves by as much, from where it stands: old cars are not alike left and right.
+    ...(partner && other !== undefined
+      ? [{ member: partner, end, axis, mm: other + (axis === 1 ? -1 : 1) * (mm - now) }]
+      : []),
+  ];
+  return { values, changes, put: (rig, mm) => changes(mm).reduce(withMount, rig) };
+}
+
+/** Steps of the tape from one place to another; both ends are told, or there is no end to them. */
+function stepped(least: number, most: number, step: number, i: number): number[] {
+  if (!Number.isFinite(least) || !Number.isFinite(most) || most < least)
+    throw new InputError(`free[${i}]`, 'from and to, where the mount has no holes');
+  const count = Math.floor((most - least) / step + 1e-6) + 1;
+  if (count > 2000)
+    throw new InputError(`free[${i}].step`, 'no more than 2000 steps from one end to the other');
+  return Array.from({ length: count }, (_, k) => least + k * step);
+}
+
+/** How far a figure is from what is asked of it, in its own unit; what cannot be told is never met. */
+export function missOf({ figure, least, most, near }: Target, figures: Figures): number {
+  const value = figures[figure];
+  if (value === null) return Infinity;
+  const past = Math.max(0, (least ?? -Infinity) - value, value - (most ?? Infinity));
+  // Where it is only to be near, that is no bound: it is ranked by it.
+  return near === undefined || past > 0 ? past : 0;
+}
+
+/** How far a figure is from where it is wanted, which ranks what meets everything. */
+const offOf = ({ figure, near }: Target, figures: Figures): number =>
+  near === undefined || figures[figure] === null ? 0 : Math.abs(figures[figure] - near);
+
+/** What counts as much as one of another figure: an eighth of an inch, a per cent and a half, a hundredth of roll steer, a quarter of a degree. */
+const SCALES: Record<FigureName, number> = {
+  rollCentre: 3,
+  rollCentreMoves: 3,
+  antiSquat: 1.5,
+  rollSteer: 0.01,
+  sideways: 0.8,
+  barRise: 3,
+  barLength: 6,
+  turns: 0.25,
+  bumpSteer: 0.1,
+  plunge: 1.5,
+};
+
+type Tried = { at: number[]; figures: Figures; misses: number[]; score: number; off: number };
+
+class Search {
+  givenUp = false;
+  private readonly seen = new Map<string, Tried | null>();
+
+  constructor(
+    private readonly job: Job,
+    private readonly targets: Target[],
+    private readonly choices: Choice[],
+    private readonly each: (share: number) => boolean | void,
+  ) {}
+
+  /** Every choice there is. */
+  everything(all: number): void {
+    const at = this.choices.map(() => 0);
+    for (let n = 0; n < all && !this.givenUp; n++) {
+      this.try([...at]);
+      this.report(n, all);
+      for (let k = 0; k < at.length; k++) {
+        at[k]!++;
+        if (at[k]! < this.choices[k]!.values.length) break;
+        at[k] = 0;
+      }
+    }
+  }
+
+  /** From where the car is now and from places by chance: along one direction after another, by great steps and then by small ones. */
+  fromManyStarts({ uniform }: Chance): void {
+    for (let n = 0; n < STARTS && !this.givenUp; n++) {
+      this.report(n, STARTS);
+      const start = this.choices.map((choice) =>
+        n === 0 ? this.nearestNow(choice) : Math.floor(uniform() * choice.values.length),
+      );
+      this.descend(start);
+    }
+  }
+
+  private nearestNow({ values, changes }: Choice): number {
+    const [change] = changes(values[0]!);
+    const now = coordinateNow(this.job.rig, change!)!;
+    return values.reduce((best, v, k) => (Math.abs(v - now) < Math.abs(values[best]! - now) ? k : best), 0);
+  }
+
+  private descend(start: number[]): void {
+    let at = start;
+    let best = this.try(at);
+    for (let round = 0; round < ROUNDS && !this.givenUp; round++) {
+      const before = best;
+      for (const [k, { values }] of this.choices.entries())
+        for (let step = Math.max(1, values.length >> 2); step >= 1; step = step >> 1)
+          for (const way of [1, -1])
+            for (;;) {
+              const to = at[k]! + way * step;
+              if (to < 0 || to >= values.length) break;
+              const next = at.with(k, to);
+              const tried = this.try(next);
+              if (!tried || !isBetter(tried, best)) break;
+              best = tried;
+              at = next;
+            }
+      if (best === before) return;
+    }
+  }
+
+  private try(at: number[]): Tried | null {
+    const key = at.join(' ');
+    const known = this.seen.get(key);
+    if (known !== undefined) return known;
+    const rig = this.choices.reduce((r, { put, values }, k) => put(r, values[at[k]!]!), this.job.rig);
+    const figures = figuresOf(rig, drivenTravel(this.job));
+    const misses = figures && this.targets.map((target) => missOf(target, figures));
+    const tried = figures && misses && { at, figures, misses, ...this.weighed(figures, misses) };
+    this.seen.set(key, tried);
+    return tried;
+  }
+
+  private weighed(figures: Figures, misses: number[]): { score: number; off: number } {
+    const sum = (of: (target: Target, i: number) => number) =>
+      this.targets.reduce((total, target, i) => total + of(target, i) / SCALES[target.figure], 0);
+    return { score: sum((_, i) => misses[i]!), off: sum((target) => offOf(target, figures)) };
+  }
+
+  private report(n: number, of: number): void {
+    if ((of <= 1000 || n % 100 === 0) && this.each(n / of) === true) this.givenUp = true;
+  }
+
+  told(): Omit<FoundMounts, 'exhaustive'> {
+    const all = [...this.seen.values()]
+      .filter((one) => one !== null)
+      .sort((a, b) => (isBetter(a, b) ? -1 : 1));
+    const met = all.filter(({ score }) => score <= MET);
+    return {
+      // Those that nothing beats come first; what else meets it all, and is clearly another, is a choice too.
+      answers: this.different([...paretoBest(met, this.targets), ...met]),
+      nearest: met.length === 0 && all[0] ? this.answerOf(all[0]) : null,
+      inTheWay: met.length > 0 ? [] : this.targets.map((_, target) => wayOf(all, target)),
+      tried: this.seen.size,
+    };
+  }
+
+  /** A place as it comes to in the car itself, whose arms and brackets go with their mounts. */
+  private answerOf({ at }: Tried): Answer | null {
+    const changes = this.choices.flatMap(({ changes: of, values }, k) => of(values[at[k]!]!));
+    const figures = figuresOf(withMounts(this.job, changes).rig, drivenTravel(this.job));
+    return figures && { changes, figures, misses: this.targets.map((target) => missOf(target, figures)) };
+  }
+
+  /** The best, and each next that is clearly another; each once more in the car itself. */
+  private different(met: Tried[]): Answer[] {
+    const far = (a: Tried, b: Tried): number =>
+      Math.max(
+        ...a.at.map((v, k) => Math.abs(v - b.at[k]!) / Math.max(1, this.choices[k]!.values.length - 1)),
+      );
+    const told: { one: Tried; answer: Answer }[] = [];
+    for (const one of met) {
+      if (told.length === ANSWERS || told.some((other) => far(one, other.one) < DIFFERENT)) continue;
+      const answer = this.answerOf(one);
+      if (answer?.misses.every((miss) => miss <= MET)) told.push({ one, answer });
+    }
+    return told.map(({ answer }) => answer);
+  }
+}
+
+/** Less missed; where nothing is, nearer to what is wanted. */
+function isBetter(a: Tried, b: Tried | null): boolean {
+  if (!b) return true;
+  return a.score < b.score - MET || (a.score <= b.score + MET && a.off < b.off - MET);
+}
+
+/**
+ * Those that no other is better than in one wanted figure without being worse in another; where only bounds were asked for, all of them. In
+ * the order in which they came.
+ */
+export function paretoBest<T extends { figures: Figures }>(all: T[], targets: Target[]): T[] {
+  const wanted = targets.filter(({ near }) => near !== undefined);
+  if (wanted.length === 0) return all;
+  const of = (one: T) => wanted.map((target) => offOf(target, one.figures));
+  const costs = all.map((one) => ({ one, cost: of(one) }));
+  const beats = (a: number[], b: number[]) =>
+    a.every((v, i) => v <= b[i]! + MET) && a.some((v, i) => v < b[i]! - MET);
+  const best: typeof costs = [];
+  for (const candidate of costs) {
+    if (best.some(({ cost }) => beats(cost, candidate.cost))) continue;
+    best.splice(0, best.length, ...best.filter(({ cost }) => !beats(candidate.cost, cost)), candidate);
+  }
+  return best.map(({ one }) => one);
+}
+
+/** Whether the other targets could all be met if one were given up, and the least that it is then missed by; else the least it is missed by at all. */
+function wayOf(all: Tried[], target: number): FoundMounts['inTheWay'][number] {
+  const others = all.filter(({ misses }) => misses.every((miss, i) => i === target || miss <= MET));
+  const least = (of: Tried[]) => Math.min(Infinity, ...of.map(({ misses }) => misses[target]!));
+  return {
+    target,
+    metWithout: others.length > 0,
+    missedBy: others.reduce(
+      (m, { misses }) => Math.min(m, misses[target]!),
+      others.length ? Infinity : least(all),
+    ),
+  };
+}

@@ -1,0 +1,49 @@
+import { proxy, wrap, type Remote } from 'comlink';
+import type { Brief } from '@/core/choose/brief';
+import type { FoundMounts } from '@/core/choose/findMounts';
+import type { Closeness, Spreads } from '@/core/choose/spread';
+import type { Job } from '@/core/job/jobSchema';
+import type { ChooseApi } from './choose.worker';
+import type { Outcome } from '../outcome';
+
+/** Longer than any of it takes on a slow device, ms. */
+const PATIENCE = 120_000;
+
+/** A search under way: its answer, null where it was stopped; and how it is stopped. */
+export type Running<T> = { answer: Promise<Outcome<T> | null>; stop: () => void };
+
+/**
+ * Starts something in a worker of its own, which is ended with it. A worker that dies, or gives no answer in its time, is an answer too:
+ * in words, what became of it.
+ */
+function started<T>(work: (api: Remote<ChooseApi>) => Promise<Outcome<T>>): Running<T> {
+  const worker = new Worker(new URL('./choose.worker.ts', import.meta.url), { type: 'module' });
+  let stop = () => {};
+  let timer: ReturnType<typeof setTimeout>;
+  const answer = new Promise<Outcome<T> | null>((tell) => {
+    const failed = () =>
+      tell({ ok: false, message: 'the search stopped by itself and gave no answer; start it again' });
+    timer = setTimeout(failed, PATIENCE);
+    worker.addEventListener('error', failed);
+    worker.addEventListener('messageerror', failed);
+    stop = () => tell(null);
+    work(wrap<ChooseApi>(worker)).then(tell, failed);
+  }).finally(() => {
+    clearTimeout(timer);
+    worker.terminate();
+  });
+  return { answer, stop: () => stop() };
+}
+
+/** Looks for places of mounts that meet a brief. @param told how far it is, 0 to 1 */
+export const startFind = (job: Job, brief: Brief, told: (share: number) => void): Running<FoundMounts> =>
+  started((api) => api.find(job, brief, proxy(told)) as Promise<Outcome<FoundMounts>>);
+
+/** Builds the car many times over by chance. @param told how far it is, 0 to 1 */
+export const startSpread = (
+  job: Job,
+  closeness: Closeness,
+  { builds, seed }: { builds: number; seed: number },
+  told: (share: number) => void,
+): Running<Spreads> =>
+  started((api) => api.spread(job, closeness, builds, seed, proxy(told)) as Promise<Outcome<Spreads>>);
