@@ -20,14 +20,14 @@ import { TapeStrip } from '@/ui/shell/TapeStrip';
 import { useShortcuts } from '@/ui/help/useShortcuts';
 import { answerHoldsFor, askLocate, askUncertainty, useLocate } from '@/workers/locate';
 import { adviseAbout } from '@/workers/advice';
-import { askAgreement } from '@/workers/search';
+import { askAgreement } from '@/workers/choosing/search';
 import { isStale, useHealth } from '@/workers/supervised';
 import './bench.css';
 import { FromBefore } from './FromBefore';
 import { fetchStations, stations } from './stations';
 
 const InstrumentBar = lazy(async () => ({
-  default: (await import('@/ui/shell/InstrumentBar')).InstrumentBar,
+  default: (await import('@/ui/shell/instruments/InstrumentBar')).InstrumentBar,
 }));
 const Help = lazy(async () => ({ default: (await import('@/ui/help/Help')).Help }));
 const Finder = lazy(async () => ({ default: (await import('@/ui/help/Finder')).Finder }));
@@ -43,6 +43,7 @@ const FIGURES: Record<StationId, Figures> = {
   cut: 'mounts',
   weld: 'mounts',
   ride: 'gaps',
+  drive: 'mounts',
 };
 
 /** What can be moved in the bay while Locate is at work on something. */
@@ -52,6 +53,7 @@ const MOVABLE: Record<LocatePart, Movable> = {
   room: 'room',
   forces: 'none',
   heights: 'none',
+  find: 'none',
 };
 
 const MOVABLE_AT_ROLL: Record<RollPart, Movable> = { springs: 'none', bar: 'sway', balance: 'bar' };

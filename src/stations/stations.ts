@@ -20,6 +20,7 @@ const OPEN: Record<StationId, { name: string; card: () => Promise<Opened> }> = {
   cut: { name: 'Cut', card: async () => ({ default: (await import('./cut/CutCard')).CutCard }) },
   weld: { name: 'Weld', card: async () => ({ default: (await import('./weld/WeldCard')).WeldCard }) },
   ride: { name: 'Ride', card: async () => ({ default: (await import('./ride/RideCard')).RideCard }) },
+  drive: { name: 'Drive', card: async () => ({ default: (await import('./drive/DriveCard')).DriveCard }) },
 };
 
 export type Station = { id: StationId; name: string; Card: ComponentType };

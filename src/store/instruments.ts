@@ -7,7 +7,7 @@ import { parseLine, unitOf, type Sample } from '@/instruments/protocol';
 import { KEPT, steadyValue } from '@/instruments/steady';
 import type { Mood } from '@/instruments/standIns';
 import { useJobStore } from './jobStore';
-import { MASS } from '@/core/units/unit';
+import { MASS, TORQUE } from '@/core/units/unit';
 
 /** A field that a gauge can fill: what it is called, what it is measured in, and how it takes a value. */
 export type Target = {
@@ -15,7 +15,7 @@ export type Target = {
   label: string;
   unit: ReadingUnit;
   about: number;
-  take: (typed: string, by: ToolName) => void;
+  take: (typed: string, by?: ToolName) => void;
 };
 
 type Link = 'off' | 'live' | 'lost';
@@ -133,11 +133,13 @@ function settle(): void {
   const tape = useJobStore.getState().job!.tape;
   const typed = writeTaken(value, target.unit, tape);
   set({ waiting: false, note: `Taken: ${typed}` });
-  target.take(typed, last.gauge);
+  // A wrench reads no quantity of the survey, whose tools those are.
+  target.take(typed, last.gauge === 'torque-wrench' ? undefined : last.gauge);
 }
 
 /** What a gauge's reading looks like when it has been taken: as if it had been typed. */
 function writeTaken(value: number, unit: ReadingUnit, tape: Tape): string {
   if (unit === 'length') return tape === 'mm' ? value.toFixed(1) : formatDecimal(value, tape);
-  return unit === 'angle' ? value.toFixed(2) : MASS.shown(value, tape).toFixed(1);
+  if (unit === 'angle') return value.toFixed(2);
+  return (unit === 'weight' ? MASS : TORQUE).shown(value, tape).toFixed(1);
 }

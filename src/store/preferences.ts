@@ -3,13 +3,21 @@ import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import type { RollPart } from '@/core/roll/analyse';
 
-/** What Locate is working on: holding the axle sideways, lengthwise, the room that things need, the forces, or other heights of the car. */
-const LOCATE_PARTS = ['bar', 'links', 'room', 'forces', 'heights'] as const;
+/** What Locate is working on: holding the axle sideways, lengthwise, the room that things need, the forces, other heights of the car, or looking for places that meet what is wanted. */
+const LOCATE_PARTS = ['bar', 'links', 'room', 'forces', 'heights', 'find'] as const;
 export type LocatePart = (typeof LOCATE_PARTS)[number];
 
 /** What Record is about: reading, whether it agrees, what it comes to, what is worn, what came in the box. */
 const RECORD_PARTS = ['measure', 'agree', 'found', 'inspect', 'parts'] as const;
 export type RecordPart = (typeof RECORD_PARTS)[number];
+
+/** What Weld is about: the order of work, the brackets' hold points, how tight everything is. */
+const WELD_PARTS = ['plan', 'hold', 'close', 'torque', 'book'] as const;
+export type WeldPart = (typeof WELD_PARTS)[number];
+
+/** What Drive is about: outings, what to change, what is wrong, what to look at again. */
+const DRIVE_PARTS = ['outings', 'tune', 'faults', 'again'] as const;
+export type DrivePart = (typeof DRIVE_PARTS)[number];
 
 /** Whether keys like `4` or `/` act by themselves; what speaks for a hand may type them by mistake. */
 const KEYS = ['plain', 'alt', 'none'] as const;
@@ -30,6 +38,10 @@ const preferencesSchema = z.object({
   /** the load case whose forces the bay shows */
   load: z.nullable(z.string()),
   record: z.enum(RECORD_PARTS),
+  weld: z.enum(WELD_PARTS),
+  drive: z.enum(DRIVE_PARTS),
+  /** steps of the plan in working order, or by where the builder lies */
+  byPlace: z.boolean(),
   roll: z.enum(['springs', 'bar', 'balance'] as const satisfies readonly RollPart[]),
   /** the part last looked at where its strength is proved: a bar by its member, a bracket by its mount */
   prove: z.nullable(z.string()),
@@ -67,6 +79,9 @@ export const usePreferences = create<Preferences>()(
       asMap: false,
       load: null,
       record: 'measure',
+      weld: 'plan',
+      drive: 'outings',
+      byPlace: false,
       roll: 'bar',
       prove: null,
       sheet: false,

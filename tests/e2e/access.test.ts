@@ -12,8 +12,9 @@ const STATIONS = [
   'Roll',
   'Prove',
   'Cut',
-  'Hold',
+  'The order of work',
   'Centre',
+  'What it did',
 ];
 /** Smallest side of what a finger is to hit, px. */
 const FINGER = 44;
@@ -48,8 +49,18 @@ async function everywhere(hands: Hands, look: (place: string) => Promise<void>):
     await hands.find('.verdict');
     await look(part);
   }
+  await hands.go('marigold', 'weld');
+  for (const part of ['Hold', 'Close?', 'Torque', 'Book', 'Plan']) {
+    await hands.part(part);
+    await look(part);
+  }
+  await hands.go('copperline', 'drive');
+  for (const part of ['Tune', 'Find a fault', 'Re-check', 'Outings']) {
+    await hands.part(part);
+    await look(part);
+  }
   await hands.go('copperline', 'locate');
-  for (const part of ['Lengthwise', 'Room', 'Forces']) {
+  for (const part of ['Lengthwise', 'Room', 'Forces', 'Find']) {
     await hands.part(part);
     await look(part);
   }

@@ -11,12 +11,13 @@ const PLACES: [station: string, parts: string[]][] = [
   ['job', []],
   ['record', ['Measure', 'Agree?', 'As found', 'Inspect', 'Parts']],
   ['place', []],
-  ['locate', ['Sideways', 'Lengthwise', 'Room', 'Forces']],
+  ['locate', ['Sideways', 'Lengthwise', 'Room', 'Forces', 'Heights', 'Find']],
   ['roll', ['Springs', 'Sway bar', 'Balance']],
   ['prove', []],
   ['cut', []],
-  ['weld', []],
+  ['weld', ['Plan', 'Hold', 'Close?', 'Torque', 'Book']],
   ['ride', []],
+  ['drive', ['Outings', 'Tune', 'Find a fault', 'Re-check']],
 ];
 
 /** As many as take the axle from one end of its travel to the other. */

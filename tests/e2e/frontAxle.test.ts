@@ -100,6 +100,7 @@ test('held on rests as parked: the rests, and what the hold point asks, are thos
   await hands.station(4, '');
   await hands.part('Sideways');
   await hands.reads('[data-verdict="parked"]', 'is for parking');
-  await hands.station(8, 'Hold');
+  await hands.station(8, '');
+  await hands.part('Hold');
   await hands.reads('.bench-card', 'Axle on its rests at the parked height');
 });

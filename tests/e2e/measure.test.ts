@@ -146,12 +146,14 @@ test('inspection: what must be mended holds the tack until it is; a photo is kep
   await (await upload()).sendKeys(text);
   await hands.reads('.ant-notification', 'is not a picture');
   await hands.keys('8');
+  await hands.part('Hold');
   await hands.reads('[data-condition=sound]', 'Brackets welded');
   await hands.reload();
   await hands.keys('2');
   await hands.find('[data-inspect=brackets] .photos img[src^="blob:"]');
   await hands.clickOn('//li[@data-inspect="brackets"]//label[normalize-space()="mended"]');
-  await hands.station(8, 'Hold before welding');
+  await hands.station(8, '');
+  await hands.part('Hold');
   expect(await hands.count('[data-condition=sound]')).toBe(0);
 });
 

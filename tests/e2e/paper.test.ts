@@ -17,7 +17,10 @@ const SHEETS: [car: string, station: string, part: string | null, words: string[
   ['marigold', 'cut', null, ['Cut list: panhard bar', 'left-hand'], 1],
   ['cinder', 'cut', null, ['Guessed, not read or said: Mounts of the panhard bar'], 1],
   ['cinder', 'locate', 'Lengthwise', ['* Guessed: it stands where the pattern'], 1],
-  ['marigold', 'weld', null, ['Hold before welding', 'Eye to eye', 'Frame bracket'], 2],
+  ['marigold', 'weld', 'Hold', ['Hold before welding', 'Eye to eye', 'Frame bracket'], 2],
+  ['marigold', 'weld', 'Plan', ['The order of work', 'Take apart', 'First drive, short and slow'], 5],
+  ['tinker', 'weld', 'Torque', ['Torque sheet', 'Grade 8', 'jam nut'], 2],
+  ['copperline', 'drive', 'Outings', ['What it did on the road', 'Gravel pit lot'], 1],
   ['marigold', 'ride', null, ['Centre the axle on the ground', 'Tyre to frame, left'], 1],
 ];
 /** What is for the screen alone. */

@@ -119,7 +119,8 @@ test('cut: thread and ends give the tube; too little thread stops', async () => 
 });
 
 test('weld: held until all is measured and striped; an override needs its reason; a later change breaks the stripe', async () => {
-  await hands.station(8, 'Hold before welding');
+  await hands.station(8, '');
+  await hands.part('Hold');
   const condition = (id: string, what: 'stripe' | 'holds') =>
     hands.find(`[data-condition=${id}]`).then((e) => e.getAttribute(`data-${what}`));
   const stripe = async (id: string) => {
@@ -158,7 +159,8 @@ test('weld: held until all is measured and striped; an override needs its reason
 
   await hands.station(4, 'Panhard bar');
   await hands.type('panhard/chassis/2', '14 1/8');
-  await hands.station(8, 'Hold before welding');
+  await hands.station(8, '');
+  await hands.part('Hold');
   expect(await condition('level', 'stripe')).toBe('broken');
   await hands.reads('[data-condition=level]', 'was 13 7/8 in, is now 14 1/8 in');
   expect(await condition('centred', 'stripe')).toBe('whole');

@@ -41,7 +41,8 @@ test('a leaf car with its bar and without: what the springs alone give is said, 
   await hands.reads('[data-verdict="leaf-give"]', 'A level panhard bar would leave');
   await hands.station(7, 'Cut');
   await hands.reads('.bench-card', 'No bar holds this axle');
-  await hands.station(8, 'Hold');
+  await hands.station(8, '');
+  await hands.part('Hold');
   await hands.reads('.bench-card', 'no bracket of one to weld');
   await hands.station(4, 'Held sideways');
   await hands.undo();

@@ -104,6 +104,7 @@ async function all(way: 'undo' | 'redo'): Promise<void> {
 test.each([
   ['copperline', 'roll', 7],
   ['marigold', 'weld', 23],
+  ['copperline', 'drive', 57],
   ['tinker', 'locate', 41],
 ])(
   '%s, from %s: whatever is done to it in whatever order, undo takes back and redo does again',

@@ -37,7 +37,7 @@ function rigOf({ out, joint: [x, y, z], tube, arm, spread, E, nu }: (typeof resu
 }
 
 // CalculiX (Debian's calculix-ccx), quadratic B32 beams, an axle's tube with two arms welded on and their joints pinned, rolled by
-// half a degree: inputs beside this test, made by scripts/calculix-arms.ts. A rig's arms are springs at their joints.
+// half a degree: inputs beside this test, made by scripts/calculix/arms.ts. A rig's arms are springs at their joints.
 test.each(results)('$name against beams: what they give against roll', (made) => {
   const mechanism = assemble(rigOf(made));
   const found = bindStiffness(smallMotions(mechanism), mechanism.ride);

@@ -1,21 +1,20 @@
 import DxfParser from 'dxf-parser';
-import { spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import fc from 'fast-check';
+import { pdfPages, printedBy, type PdfPage } from '../support/programs/printed';
 import makerjs from 'makerjs';
 import { PDFDocument } from 'pdf-lib';
 import { barCut } from '@/core/cut/barCut';
-import { cutFiles, fullSizePdf, revisionOf, shoppingList } from '@/core/cut/cutFiles';
+import { cutFiles, fullSizePdf, revisionOf } from '@/core/cut/cutFiles';
+import { shoppingList } from '@/core/cut/lists';
 import { jobCut } from '@/core/cut/jobCut';
 import { boltFor } from '@/core/fabricate/boltStack';
 import { LAYERS, type Place } from '@/core/fabricate/drawing';
 import { nestLengths } from '@/core/fabricate/nesting';
 import { PAPERS } from '@/core/fabricate/pdf';
-import { isFootClear, tabDrawing } from '@/core/fabricate/plates';
+import { isFootClear, tabDrawing } from '@/core/fabricate/plates/plates';
 import { holeSaw, saddleDepth, saddleFault, saddleTemplate, type Saddle } from '@/core/fabricate/saddle';
-import { bendAllowance, strapDrawing, strapFault, strapSizes, type Strap } from '@/core/fabricate/strap';
+import { bendAllowance } from '@/core/fabricate/plates/bendAllowance';
+import { strapDrawing, strapFault, strapSizes, type Strap } from '@/core/fabricate/plates/strap';
 import { dxfOf, extentsOf } from '@/core/fabricate/vectorFiles';
 import { wrapDrawing } from '@/core/fabricate/wrap';
 import { bendsAlong } from '@/core/geometry/bends';
@@ -39,19 +38,6 @@ const saddles: fc.Arbitrary<Saddle> = fc
     const od = share * barrel;
     return { od, wall, barrel, angleDeg, offset: (beside * (barrel - od)) / 2 };
   });
-
-/** What a program of tests/support/programs prints. */
-function printedBy<T>(program: string, args: string[], input = ''): T {
-  const { status, stdout, stderr } = spawnSync('node', [`tests/support/programs/${program}`, ...args], {
-    input,
-    encoding: 'utf8',
-    maxBuffer: 2 ** 28,
-  });
-  expect([status, stderr]).toEqual([0, '']);
-  return JSON.parse(stdout) as T;
-}
-
-type PdfPage = { width: number; height: number; boxes: [number, number, number, number][]; words: string[] };
 
 describe('saddles', () => {
   // Two cylinders, by what each of them is: every point of the cut is on both.
@@ -451,9 +437,7 @@ describe('files of a job', () => {
     'read back from %s paper: the check square is 100.00 mm, and a part on one sheet has its own size',
     async (paper) => {
       const cut = jobCut(marigold);
-      const file = join(mkdtempSync(join(tmpdir(), 'pellik-')), 'full-size.pdf');
-      writeFileSync(file, await fullSizePdf(marigold, cut, paper));
-      const [first, ...sheets] = printedBy<PdfPage[]>('pdf.mjs', [file]);
+      const [first, ...sheets] = pdfPages(await fullSizePdf(marigold, cut, paper));
       for (const { width, height } of [first!, ...sheets]) {
         expect(width).toBeCloseTo(PAPERS[paper][0], 3);
         expect(height).toBeCloseTo(PAPERS[paper][1], 3);

@@ -9,7 +9,7 @@ import { found } from '@/core/survey/readings';
 import { resultUncertainty } from '@/core/locate/resultUncertainty';
 import { assemble } from '@/core/kinematics/mechanism';
 import { restFor } from '@/core/place/stands';
-import { perTurn } from '@/core/ride/adjusters';
+import { perTurn } from '@/core/ride/turns/adjusters';
 import { onGround, toeAngle } from '@/core/ride/onGround';
 import { readings } from '../support/car';
 import { chance } from '../support/chance';

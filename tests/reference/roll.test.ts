@@ -13,7 +13,7 @@ import type { Rig, SwayBar } from '@/core/rig/schema';
 import { solveRig } from '@/core/bench/solveRig';
 import { patternRig } from '../support/layouts';
 import { ends, MASSES } from '../support/masses';
-import { carried } from '../support/rigs';
+import { carried } from '../support/rigs/rigs';
 import results from './calculix/results.json';
 import type { Point } from '@/core/geometry/vector';
 
@@ -80,7 +80,7 @@ describe('sway bar', () => {
   });
 
   // CalculiX (Debian's calculix-ccx), quadratic B32 beams of circular section, 16 to a straight piece: inputs beside this test,
-  // made by scripts/calculix.ts. Its beams are expanded to solids and shear; Euler–Bernoulli's are stiffer by a little.
+  // made by scripts/calculix/swayBar.ts. Its beams are expanded to solids and shear; Euler–Bernoulli's are stiffer by a little.
   test.each(results)('$name bar against CalculiX', ({ od, E, nu, points, bushings, rate }) => {
     const line = points as Point[];
     const found =

@@ -106,7 +106,7 @@ describe('columns', () => {
 });
 
 // CalculiX (Debian's calculix-ccx), quadratic B32 beams under large displacements: inputs beside this test, made by
-// scripts/calculix-strength.ts. A pull straightens a bent bar and a push bends it on; the formula leaves the first out.
+// scripts/calculix/strength.ts. A pull straightens a bent bar and a push bends it on; the formula leaves the first out.
 describe('against beams', () => {
   test.each(results.bent)(
     'a bent bar, $name: never told less than it bears',

@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { type KitName, MEMBER_KITS, withKit, withoutMembers } from '@/core/job/edits/memberKits';
+import { END_KINDS, withEndKind } from '@/core/job/edits/ends';
+import { BAR_ENDS, LINK_ENDS } from '@/core/job/made/parts';
+import { BUILT_AXES, withBuilt } from '@/core/built/asBuilt';
+import { settingsOf, withOuting, withoutOuting } from '@/core/drive/setUps';
+import { withDone, withOwnStep, withWays } from '@/core/plan/edits';
+import { tasksOf } from '@/core/plan/plan';
+import { torqueSheet, withApplied } from '@/core/weld/torqueSheet';
+import { linksOf } from '@/core/rig/members/members';
+import { type KitName, MEMBER_KITS, withKit, withoutMembers } from '@/core/job/edits/members/kits';
 import { withLayout } from '@/core/job/edits/layout';
 import { withMounts } from '@/core/job/edits/mounts';
 import { withReadingsAt } from '@/core/job/edits/readings';
@@ -51,6 +59,12 @@ export const act: fc.Arbitrary<(j: Job) => Job> = fc.oneof(
   fc
     .constantFrom('coil' as const, 'leaf' as const, 'air' as const)
     .map((kind) => (j: Job) => withRoll(j, { springs: usualSprings(j.rig, kind) })),
+  fc
+    .tuple(fc.nat(20), fc.constantFrom(...BAR_ENDS), fc.constantFrom(...END_KINDS))
+    .map(([n, end, kind]) => (j: Job) => {
+      const link = pick(linksOf(j.rig), n);
+      return link ? withEndKind(j, link.id, end, kind) : j;
+    }),
   fc.boolean().map((on) => (j: Job) => withRoll(j, { bar: on ? usualBar(j.rig) : null })),
   figure.map((od) => (j: Job) => (j.roll.bar ? withRoll(j, { bar: { ...j.roll.bar, od } }) : j)),
   figure.map((cornerG) => (j: Job) => ({ ...j, cornerG })),
@@ -61,6 +75,40 @@ export const act: fc.Arbitrary<(j: Job) => Job> = fc.oneof(
       parts: Array.from({ length: n }, (_, i) => ({ id: `p${i}`, name, wanted: i % 1200 })),
     },
   })),
+  fc
+    .constantFrom('other' as const, 'same' as const, 'bare' as const)
+    .map((car) => (j: Job) => withWays(j, { car })),
+  fc.tuple(fc.nat(100), text).map(([n, note]) => (j: Job) => {
+    const task = pick(tasksOf(j), n);
+    return task ? withDone(j, task, '2026-01-01T00:00:00.000Z', { note }) : j;
+  }),
+  fc.tuple(fc.nat(9), fc.nat(100), fc.nat(100), text).map(([id, a, b, title]) => (j: Job) => {
+    const [after, before] = [a, b].map((n) => pick(tasksOf(j), n)?.id);
+    return withOwnStep(j, { id: `own${id}`, title, track: 'fit', after, before });
+  }),
+  fc.tuple(fc.nat(9), figure, text).map(([id, distance, place]) => (j: Job) => {
+    const said = {
+      id: `o${id}`,
+      at: '2026-01-01T00:00:00.000Z',
+      place,
+      distance,
+      times: [],
+      feel: {},
+      noises: [],
+    };
+    return withOuting(j, { ...said, note: place }, { settings: settingsOf(j), figures: null });
+  }),
+  fc.nat(9).map((id) => (j: Job) => withoutOuting(j, `o${id}`)),
+  fc
+    .tuple(fc.nat(20), fc.constantFrom(...LINK_ENDS), fc.constantFrom(...BUILT_AXES), figure)
+    .map(([n, end, axis, mm]) => (j: Job) => {
+      const link = pick(linksOf(j.rig), n);
+      return link ? withBuilt(j, link.id, end, axis, mm) : j;
+    }),
+  fc.tuple(fc.nat(20), figure).map(([n, torque]) => (j: Job) => {
+    const line = pick(torqueSheet(j), n);
+    return line ? withApplied(j, line.id, torque, '2026-01-01T00:00:00.000Z') : j;
+  }),
   fc.tuple(fc.nat(250), figure).map(([n, turns]) => (j: Job) => ({
     ...j,
     ride: {

@@ -4,7 +4,7 @@ import { applyReadings, USUAL_MASSES } from '@/core/job/applyReadings';
 import { withLayout } from '@/core/job/edits/layout';
 import { withMounts } from '@/core/job/edits/mounts';
 import { withParts, type PartsChange } from '@/core/job/edits/parts';
-import { LINK_ENDS } from '@/core/job/parts';
+import { LINK_ENDS } from '@/core/job/made/parts';
 import { BOLT_GRADE_NAMES } from '@/core/materials/metals';
 import { linksOf } from '@/core/rig/members/members';
 import { withRoll } from '@/core/job/edits/roll';

@@ -52,6 +52,24 @@ export function Mounts({ sheet, figure, tape, movable }: Props) {
     ));
 }
 
+/** Eyes as they were built, beside where they are drawn: a cross in the colour of the paint pen. */
+export function Built({ sheet, built }: { sheet: Sheet; built: BayModel['built'] }) {
+  return (
+    <g className="built">
+      {built.map(({ id, at }) => {
+        const [x, y] = sheet.at(at);
+        return (
+          <path
+            key={id}
+            data-built={id}
+            d={`M${x - 9},${y - 9}L${x + 9},${y + 9}M${x - 9},${y + 9}L${x + 9},${y - 9}`}
+          />
+        );
+      })}
+    </g>
+  );
+}
+
 /** The holes of brackets that have them: where an eye can be bolted. */
 export function Holes({ sheet, holes }: { sheet: Sheet; holes: BayModel['holes'] }) {
   return (

@@ -1,13 +1,13 @@
 import { axleToChassis, type Attitude } from '@/core/kinematics/attitude';
 import { isReached, type SweptPose } from '@/core/kinematics/pose';
 import type { LocateResult, SideCentre } from '@/core/locate/types';
-import { plateOutlines } from '@/core/job/bracketShape';
-import { railsOf, type Rail } from '@/core/job/frameRails';
-import { LINK_ENDS } from '@/core/job/parts';
+import { plateOutlines } from '@/core/job/made/bracketShape';
+import { railsOf, type Rail } from '@/core/job/bodies/frameRails';
+import { LINK_ENDS } from '@/core/job/made/parts';
 import { measured } from '@/core/survey/readings';
 import { pathAt } from '@/core/clearance/barPath';
-import { instantCentrePath } from '@/core/locate/instantCentre';
-import { reachedPoints } from '@/core/locate/travelCurve';
+import { instantCentrePath } from '@/core/locate/travel/instantCentre';
+import { reachedPoints } from '@/core/locate/travel/travelCurve';
 import type { AxleEnd, Obstacle, Rig } from '@/core/rig/schema';
 import { rollFigures, type RollFigures } from './rollFigures';
 import { cornersOfBox } from '@/core/geometry/boxApproach';
@@ -20,7 +20,8 @@ import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/mounts';
 import type { Mount, OutlinePoint } from '@/core/rig/members/kind';
 import { guessesBehind } from '@/core/bench/figures';
 import type { Job } from '@/core/job/jobSchema';
-import { HOUSING, TIE_ROD } from '@/core/job/bodyNames';
+import { mountId } from '@/core/job/placed';
+import { HOUSING, TIE_ROD } from '@/core/job/bodies/bodyNames';
 import { ownObstacles, travelOf } from '@/core/job/jobValues';
 
 /** A bar along its path, eye to eye; the force in it where one is shown, N, tension positive. */
@@ -45,6 +46,9 @@ type Plate = { member: string; on: 'chassis' | 'axle'; outline: Point[] };
 
 /** A point by which a member is mounted, as it stands now and where it is at ride height. */
 type DrawnMount = Mount & { member: string; now: Point };
+
+/** An eye that came out elsewhere than it is drawn: where it is now, as the axle stands. */
+type BuiltMark = { id: string; at: Point };
 
 /** An axle attitude as the bay draws it: where the wheels, the tube's ends, the differential and the bars stand. */
 export type Figure = {
@@ -89,6 +93,7 @@ export type BayModel = {
   /** everything that has room of its own, by id: ends of what is round, corners of what is square, as they stand now */
   bodies: Record<string, Point[]>;
   holes: { on: 'chassis' | 'axle'; points: Point[] }[];
+  built: BuiltMark[];
   /** roll centre height now, and its least and greatest over the travel */
   rollCentre: { height: number; least: number; most: number; guessed: boolean } | null;
   /** the length of the bar across hangs on a guess */
@@ -205,6 +210,7 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
     things: ownObstacles(rig).map((obstacle) => ({ obstacle, points: standing(obstacle) })),
     bodies: Object.fromEntries((rig.obstacles ?? []).map((o) => [o.id, standing(o)])),
     holes: holesOf(job),
+    built: builtOf(job, now.mounts),
     rollCentre:
       height === null
         ? null
@@ -267,6 +273,19 @@ const platesOf = (job: Job): Plate[] =>
       plateOutlines(job, link, on).map((outline) => ({ member: link.id, on, outline })),
     ),
   );
+
+/** Eyes that were measured once they were welded, as far from where they are drawn as they came out. */
+function builtOf({ weld }: Job, mounts: DrawnMount[]): BuiltMark[] {
+  const { built = {} } = weld;
+  return mounts.flatMap(({ member, key, now, point }) => {
+    const id = mountId(member, key);
+    const eye = built[id];
+    if (!eye) return [];
+    const [ahead, left, up] = point;
+    const off: Point = [(eye.ahead ?? ahead) - ahead, (eye.left ?? left) - left, (eye.up ?? up) - up];
+    return [{ id, at: now.map((v, k) => v + off[k]!) as Point }];
+  });
+}
 
 /** The holes of every bracket that has them, at ride height. */
 function holesOf({ rig, holes }: Job): BayModel['holes'] {

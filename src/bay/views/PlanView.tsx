@@ -7,7 +7,7 @@ import { Swept } from '@/bay/parts/KinematicLines';
 import { RollParts } from '@/bay/parts/RollParts';
 import { Things } from '@/bay/parts/Obstacles';
 import { lateral, placesAlong, type BayModel } from '@/bay/model/bayModel';
-import { Mounts } from '@/bay/handles/Mounts';
+import { Built, Mounts } from '@/bay/handles/Mounts';
 import { Axle, BarLine, Ghost, Plates, Shapes, Tyres } from '@/bay/parts/carParts';
 import { fit, type Box, type Sheet } from './projection';
 import type { WorkProps } from './viewProps';
@@ -70,6 +70,7 @@ export function PlanWork({ sheet, model, bar, tape, movable, figures, layers }: 
         ))}
       <RollParts sheet={sheet} parts={model.now.roll} />
       <Things sheet={sheet} things={model.things} tape={tape} movable={movable === 'room'} />
+      <Built sheet={sheet} built={model.built} />
       <Mounts sheet={sheet} figure={model.now} tape={tape} movable={movable} />
       {movable === 'sway' && <BarHandles sheet={sheet} tape={tape} />}
       <Forces sheet={sheet} figure={model.now} tape={tape} />

@@ -9,7 +9,7 @@ import { Swept } from '@/bay/parts/KinematicLines';
 import { RollParts } from '@/bay/parts/RollParts';
 import { Things } from '@/bay/parts/Obstacles';
 import { lateral, type BayModel } from '@/bay/model/bayModel';
-import { Holes, Mounts } from '@/bay/handles/Mounts';
+import { Built, Holes, Mounts } from '@/bay/handles/Mounts';
 import { Axle, BarLine, Floor, Ghost, Plates, Shapes, Tyres } from '@/bay/parts/carParts';
 import { fit, type Box, type Flat, type Sheet } from './projection';
 import type { WorkProps } from './viewProps';
@@ -66,6 +66,7 @@ export function RearWork({ sheet, model, bar, tape, movable, figures, layers }: 
         <GapFigures sheet={sheet} model={model} tape={tape} asRead={figures === 'gaps'} />
       )}
       <Holes sheet={sheet} holes={model.holes} />
+      <Built sheet={sheet} built={model.built} />
       <Mounts sheet={sheet} figure={model.now} tape={tape} movable={movable} />
       <RollCentre sheet={sheet} model={model} tape={tape} above={figures === 'car'} />
       {movable === 'sway' && <BarHandles sheet={sheet} tape={tape} />}

@@ -4,7 +4,7 @@ import { Forces } from '@/bay/parts/Forces';
 import { LinesOfPull, RollAxis, Swept } from '@/bay/parts/KinematicLines';
 import type { BayModel } from '@/bay/model/bayModel';
 import { placesAlong } from '@/bay/model/bayModel';
-import { Holes, Mounts } from '@/bay/handles/Mounts';
+import { Built, Holes, Mounts } from '@/bay/handles/Mounts';
 import { Axle, BarLine, Floor, Plates, Shapes, Tyres } from '@/bay/parts/carParts';
 import { RollParts } from '@/bay/parts/RollParts';
 import { Things } from '@/bay/parts/Obstacles';
@@ -61,6 +61,7 @@ export function SideWork({ sheet, model, tape, movable, layers }: WorkProps) {
       <RollParts sheet={sheet} parts={model.now.roll} />
       <Things sheet={sheet} things={model.things} tape={tape} movable={movable === 'room'} />
       <Holes sheet={sheet} holes={model.holes} />
+      <Built sheet={sheet} built={model.built} />
       <Mounts sheet={sheet} figure={model.now} tape={tape} movable={movable === 'bar' ? 'none' : movable} />
       {movable === 'sway' && <BarHandles sheet={sheet} tape={tape} />}
       <Forces sheet={sheet} figure={model.now} tape={tape} />

@@ -6,9 +6,11 @@ import type { LocateInput, LocateResult } from '@/core/locate/types';
 import { locateRestsOn } from '@/core/locate/verdicts/restsOn';
 import { locateVerdicts } from '@/core/locate/verdicts/verdicts';
 import { placeChecks } from '@/core/place/placeChecks';
-import { barOf, LINK_ENDS, madeUp, specOf } from '@/core/job/parts';
+import { BAR_ENDS, barOf, LINK_ENDS, madeUp, specOf, threadedEnds } from '@/core/job/made/parts';
 import { mountId } from '@/core/job/placed';
-import { faultRestsOn, isFault } from '@/core/prove/faults';
+import { boltRestsOn, isOfBolt } from '@/core/prove/faults/boltWays';
+import { faultRestsOn, isFault } from '@/core/prove/faults/faults';
+import { isRailHole, railHoleRestsOn } from '@/core/prove/faults/railHole';
 import { proveRestsOn } from '@/core/prove/restsOn';
 import type { Check, Proof } from '@/core/prove/types';
 import { proveVerdicts } from '@/core/prove/verdicts';
@@ -18,7 +20,7 @@ import type { InputId } from '@/core/provenance/inputs';
 import { approachOf } from '@/core/record/jobRecord';
 import { checkRecord } from '@/core/record/recordChecks';
 import type { RollPart, RollResult } from '@/core/roll/analyse';
-import { rollVerdicts } from '@/core/roll/checks';
+import { rollVerdicts } from '@/core/roll/checks/checks';
 import type { RollInput } from '@/core/roll/input';
 import { rollRestsOn } from '@/core/roll/restsOn';
 import type { Agreement } from '@/core/survey/agreement';
@@ -54,11 +56,13 @@ export const judgeRoll = (job: Job, input: RollInput, part: RollPart, result: Ro
 
 /** What is said of the strength of what is laid out. @param cures what would make a check hold */
 export const judgeProve = (job: Job, proof: Proof, cures?: (check: Check) => Remedy[]): Judged[] =>
-  gravestFirst(proveVerdicts(job, proof, cures).map((v) => judged(job, v, strengthRestsOn(job, v))));
+  gravestFirst(proveVerdicts(job, proof, cures).map((v) => judged(job, v, strengthRestsOn(job, proof, v))));
 
-function strengthRestsOn(job: Job, verdict: Verdict): InputId[] {
+function strengthRestsOn(job: Job, { bolts }: Proof, verdict: Verdict): InputId[] {
   const { id, state, where = '' } = verdict;
   if (isFault(verdict)) return faultRestsOn(job, verdict);
+  if (isRailHole(verdict)) return railHoleRestsOn(job, verdict);
+  if (isOfBolt(verdict)) return boltRestsOn(job, bolts, verdict);
   return id === 'strength' && state !== 'ok' ? proveRestsOn(job, where) : allParts(job);
 }
 
@@ -72,8 +76,8 @@ const allParts = (job: Job): InputId[] =>
 export function judgeCut(job: Job): Judged[] {
   const bar = workBar(job);
   if (!bar) return [];
-  const { barrels } = barOf(job, bar.id);
-  const welded = [...(barrels.frame ? ['thread-frame'] : []), ...(barrels.axle ? ['thread-axle'] : [])];
+  const threaded = threadedEnds(barOf(job, bar.id));
+  const welded = BAR_ENDS.filter((end) => !threaded.includes(end)).map((end) => `thread-${end}`);
   // What is welded is wound no more.
   const unasked = welded.length ? [...welded, 'adjustment'] : [];
   const said = checkBar(specOf(job, bar.id), madeUp(job, bar), job.tape);

@@ -1,7 +1,7 @@
-import { reachedPoints } from '@/core/locate/travelCurve';
+import { reachedPoints } from '@/core/locate/travel/travelCurve';
 import Papa from 'papaparse';
 import type { CurvePoint } from '@/core/locate/types';
-import type { TravelMap } from '@/core/locate/travelMap';
+import type { TravelMap } from '@/core/locate/travel/travelMap';
 import type { RideRow } from '@/core/springs/springTravel';
 import type { RollRow } from '@/core/swaybar/swayBarOverTravel';
 import type { Corner } from '@/core/balance/steadyCorner';

@@ -49,6 +49,32 @@ const HALVINGS = 8;
 /** Less of the travel than this is none: nobody drives a car that stops at once. */
 const LEAST_WAY = 0.1;
 
+/** Whether something holds wherever both wheels are between droop and bump, each by itself. */
+function everywhere(
+  { bump, droop }: { bump: number; droop: number },
+  holds: (left: number, right: number) => boolean,
+): boolean {
+  const lifts = SHARES.map((share) => share * (share > 0 ? bump : droop));
+  return lifts.every((left) => lifts.every((right) => holds(left, right)));
+}
+
+/** How far up the wheels may go with a body clear of all others, mm: the whole bump, or where it would have to end; 0 where it touches something at ride height or below. */
+export function clearBump(
+  rig: Rig,
+  { at }: Mechanism,
+  id: string,
+  travel: { bump: number; droop: number },
+): number {
+  const gaps = gapsOf(rig, { bracket: BRACKET, only: (p, q) => p === id || q === id });
+  const isClear = (left: number, right: number): boolean => {
+    const pose = at({ left, right });
+    return !isReached(pose) || gaps.in(pose).every((gap) => gap >= 0);
+  };
+  const clears = (bump: number): boolean => everywhere({ ...travel, bump }, isClear);
+  if (clears(travel.bump)) return travel.bump;
+  return clears(0) ? bisect(clears, travel.bump, 0, HALVINGS) : 0;
+}
+
 /**
  * How far two bodies stay clear of each other. `touch`: the travel, on the way from ride height to where they come nearest, at which
  * they do. `stop`: the bump or droop, mm, at which the travel would have to end for a margin to be left everywhere in it. Null
@@ -72,12 +98,8 @@ export function clearUntil(
   };
   const onTheWay = (share: number) => gap(share * worst.left, share * worst.right);
   const end = Math.max(worst.left, worst.right) > 0 ? 'bump' : 'droop';
-  const clears = (mm: number): boolean => {
-    const bump = end === 'bump' ? mm : travel.bump;
-    const droop = end === 'droop' ? mm : travel.droop;
-    const lifts = SHARES.map((share) => share * (share > 0 ? bump : droop));
-    return lifts.every((left) => lifts.every((right) => gap(left, right) >= margin));
-  };
+  const clears = (mm: number): boolean =>
+    everywhere({ ...travel, [end]: mm }, (left, right) => gap(left, right) >= margin);
   const step = Array.from({ length: STEPS + 1 }, (_, i) => onTheWay(i / STEPS)).findIndex((d) => d < 0);
   const share =
     step > 0 ? bisect((s) => onTheWay(s) >= 0, step / STEPS, (step - 1) / STEPS, 2 * HALVINGS) : 0;

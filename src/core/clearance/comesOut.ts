@@ -1,10 +1,10 @@
-import { convexDistance } from '@/core/geometry/convexDistance';
+import { convexDistance, convexMeet } from '@/core/geometry/convexDistance';
 import type { Support } from '@/core/geometry/overlapDepth';
 import { unit, type Point } from '@/core/geometry/vector';
 import { BODY_IDS, type Rig } from '@/core/rig/schema';
 import { bodiesOf, type Body } from './bodies';
 import { SHARED, shareMount } from './pairs';
-import { supportOf } from './solids';
+import { shifted, supportOfBody } from './solids';
 
 /** A straight way: ahead 1 or back −1, left 1 or right −1, up 1 or down −1; each 0 where it does not go. */
 export type Way = readonly [ahead: number, left: number, up: number];
@@ -50,9 +50,9 @@ export function comesOut(rig: Rig, { drawn, cover }: { drawn: string[]; cover: s
           !(part.on === other.on && part.on !== 'both' && standsNear(part, other)),
       );
       const off = part.id === cover ? awayOf(part) : null;
-      const start = shapeOf(part);
-      const from = off ? shifted(start, off, OFF_FACE) : start;
-      const meets = (room: Support) => others.find((other) => convexDistance(room, shapeOf(other)) <= 0);
+      const start = supportOfBody(part);
+      const from = off ? shifted(start, along(off, OFF_FACE)) : start;
+      const meets = (room: Support) => others.find((other) => convexMeet(room, supportOfBody(other)));
       const shut = off && meets(swept(start, off, OFF_FACE));
       if (shut) return { part: part.id, way: null, inTheWay: [{ way: off, by: shut.id }] };
       const first = (way: Way) => meets(swept(from, way, OUT));
@@ -62,7 +62,7 @@ export function comesOut(rig: Rig, { drawn, cover }: { drawn: string[]; cover: s
     });
 }
 
-const standsNear = (a: Body, b: Body): boolean => convexDistance(shapeOf(a), shapeOf(b)) < SHARED;
+const standsNear = (a: Body, b: Body): boolean => convexDistance(supportOfBody(a), supportOfBody(b)) < SHARED;
 
 /** A cover comes off along its own axis, away from the axle. */
 function awayOf({ shape }: Body): Way {
@@ -73,40 +73,11 @@ function awayOf({ shape }: Body): Way {
 /** The point that far along a way, mm. */
 const along = (way: Way, far: number): Point => unit([...way]).map((v) => v * far) as Point;
 
-/** A body moved along a way. */
-function shifted(body: Support, way: Way, far: number): Support {
-  const to = along(way, far);
-  return (x, y, z, out) => {
-    body(x, y, z, out);
-    for (let k = 0; k < 3; k++) out[k]! += to[k]!;
-  };
-}
-
 /** All the room that a body takes on a straight way. */
 function swept(body: Support, way: Way, far: number): Support {
   const to = along(way, far);
   return (x, y, z, out) => {
     body(x, y, z, out);
     if (x * to[0] + y * to[1] + z * to[2] > 0) for (let k = 0; k < 3; k++) out[k]! += to[k]!;
-  };
-}
-
-/** A body at ride height; what is bent is taken with the room between its bends. */
-function shapeOf({ shape }: Body): Support {
-  if (shape.kind !== 'tube') return supportOf(shape);
-  const points = [...shape.line.map(({ point }) => point), ...(shape.bends ?? [])];
-  const radius = shape.od / 2;
-  return (x, y, z, out) => {
-    let best = -Infinity;
-    let far = points[0]!;
-    for (const p of points) {
-      const along = x * p[0] + y * p[1] + z * p[2];
-      if (along > best) [best, far] = [along, p];
-    }
-    const length = Math.sqrt(x * x + y * y + z * z);
-    const r = length > 0 ? radius / length : 0;
-    out[0] = far[0] + r * x;
-    out[1] = far[1] + r * y;
-    out[2] = far[2] + r * z;
   };
 }

@@ -176,3 +176,31 @@ function carriedAlong(support: Support, frame: AxleFrame): Support {
 }
 const ROUNDING = 1e-9;
 const NOUGHT: Point = [0, 0, 0];
+
+/** A body at ride height; what is bent is taken with the room between its bends. */
+export function supportOfBody({ shape }: Body): Support {
+  if (shape.kind !== 'tube') return supportOf(shape);
+  const points = [...shape.line.map(({ point }) => point), ...(shape.bends ?? [])];
+  const radius = shape.od / 2;
+  return (x, y, z, out) => {
+    let best = -Infinity;
+    let far = points[0]!;
+    for (const p of points) {
+      const along = x * p[0] + y * p[1] + z * p[2];
+      if (along > best) [best, far] = [along, p];
+    }
+    const length = Math.sqrt(x * x + y * y + z * z);
+    const r = length > 0 ? radius / length : 0;
+    out[0] = far[0] + r * x;
+    out[1] = far[1] + r * y;
+    out[2] = far[2] + r * z;
+  };
+}
+
+/** A body moved by so much, mm. */
+export function shifted(body: Support, by: Point): Support {
+  return (x, y, z, out) => {
+    body(x, y, z, out);
+    for (let k = 0; k < 3; k++) out[k]! += by[k]!;
+  };
+}

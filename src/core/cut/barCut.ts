@@ -3,19 +3,31 @@ import type { BendSheet } from '@/core/geometry/bends';
 import { cross, distance, dot, minus, unit, type Point } from '@/core/geometry/vector';
 import { saddleDepth, saddleFault, type Saddle } from '@/core/fabricate/saddle';
 import type { Job } from '@/core/job/jobSchema';
-import { bracketAxes } from '@/core/job/bracketParts';
-import { barOf, bendsOf, type Bar } from '@/core/job/parts';
+import { bracketAxes } from '@/core/job/made/bracketParts';
+import { areaOf } from '@/core/fabricate/drawing';
+import { plateBarDrawing } from '@/core/fabricate/plates/plateBar';
+import { plateBarOf } from '@/core/job/made/plateBar';
+import {
+  barOf,
+  bendsOf,
+  heightOf,
+  isPlateBar,
+  thicknessOf,
+  type Bar,
+  type BarEndName,
+} from '@/core/job/made/parts';
 import { METALS } from '@/core/materials/metals';
 import type { LinkMember } from '@/core/rig/members/link';
 import { sectionValues } from '@/core/strength/bar';
 
-/** The two ends of a bar, as it lies on the saw. */
-export const BAR_ENDS = ['frame', 'axle'] as const;
-export type BarEndName = (typeof BAR_ENDS)[number];
-
-/** How an end of the tube is prepared: cut square for a threaded bung, or to a saddle on a barrel. */
+/** How an end of a bar is prepared: cut square, slotted for the plate of its eye, or to a saddle on a barrel; a plate's own eye is rounded past its hole. */
 type EndCut =
-  { kind: 'square'; takes: number } | { kind: 'saddle'; saddle: Saddle; tip: number; throat: number };
+  | { kind: 'square' | 'eye'; takes: number }
+  | { kind: 'slotted'; takes: number; lap: number; slot: number }
+  | { kind: 'saddle'; saddle: Saddle; tip: number; throat: number };
+
+/** What an end takes of a bar's length from its eye, mm: of the saddle of one, to its throat or to its tip. */
+const takenBy = (cut: EndCut, of: 'throat' | 'tip'): number => (cut.kind === 'saddle' ? cut[of] : cut.takes);
 
 /**
  * A bar on the saw, mm and kg: eye to eye; `finished`, what is left of it between its ends, throat to throat of saddles; `blank`, what is cut
@@ -45,20 +57,25 @@ export function barCut(job: Job, link: LinkMember): BarCut {
     frame: endCut(bar, 'frame', betweenDeg(bolts.frame, way)),
     axle: endCut(bar, 'axle', betweenDeg(bolts.axle, way)),
   };
-  const takes = (of: (end: EndCut) => number): number => of(ends.frame) + of(ends.axle);
+  const takes = (of: 'throat' | 'tip'): number => takenBy(ends.frame, of) + takenBy(ends.axle, of);
   const bends = bendsOf(job, link);
   // Its ends stand on the legs that they are part of: what a bent bar is cut to is measured along it.
   const along = bends?.blank ?? eyeToEye;
-  const finished = along - takes((end) => (end.kind === 'square' ? end.takes : end.throat));
-  const blank = along - takes((end) => (end.kind === 'square' ? end.takes : end.tip));
+  const finished = along - takes('throat');
+  const blank = along - takes('tip');
   const { A } = sectionValues(bar.section);
+  const plate = plateBarOf(job, link);
   return {
     id: link.id,
     bar,
     eyeToEye,
     finished,
     blank,
-    mass: A * Math.max(0, (finished + blank) / 2) * METALS[bar.metal].density,
+    mass:
+      METALS[bar.metal].density *
+      (plate
+        ? areaOf(plateBarDrawing(plate)) * thicknessOf(bar.section)
+        : A * Math.max(0, (finished + blank) / 2)),
     ends,
     clockDeg: clockDeg(bolts.frame, bolts.axle, way),
     bends,
@@ -82,13 +99,18 @@ function clockDeg(from: Point, to: Point, axis: Point): number {
   return turn > 90 ? turn - 180 : turn <= -90 ? turn + 180 : turn;
 }
 
-/** A saddle on a barrel, which a tube meets in its middle, leaning from it as the bar leans from its bolt. */
+/** How an end is cut: a saddle on a barrel is met in its middle, leaning from it as the bar leans from its bolt. */
 function endCut(bar: Bar, end: BarEndName, angleDeg: number): EndCut {
+  const { section } = bar;
+  const eye = bar.eyes[end];
+  if (isPlateBar(bar)) return { kind: 'eye', takes: -heightOf(section) / 2 };
+  // The plates of a fork lie on the bar's outside; that of an eye is let into a slot.
+  if (eye?.kind === 'eye' && section.shape !== 'flat')
+    return { kind: 'slotted', takes: eye.reach, lap: eye.lap, slot: eye.plate };
+  if (eye) return { kind: 'square', takes: eye.reach };
   const { toShoulder, showing } = bar.ends[end];
   const barrel = bar.barrels[end];
-  const square = { kind: 'square', takes: toShoulder + showing } as const;
-  if (!barrel) return square;
-  const { section } = bar;
+  if (!barrel) return { kind: 'square', takes: toShoulder + showing };
   // What is not round stands square against its barrel.
   if (section.shape === 'flat') return { kind: 'square', takes: barrel.od / 2 };
   const wall = section.shape === 'tube' ? section.wall : section.od / 2;

@@ -1,16 +1,19 @@
-import type { Drawing } from '@/core/fabricate/drawing';
-import { plateDrawing, tabDrawing } from '@/core/fabricate/plates';
-import { springPlateDrawing } from '@/core/fabricate/springPlate';
-import { strapDrawing, strapFault } from '@/core/fabricate/strap';
+import { areaOf, line, type Drawing } from '@/core/fabricate/drawing';
+import { collarDrawing } from '@/core/fabricate/plates/collar';
+import { sleeveOf } from '@/core/job/made/sleeve';
+import { plateBarDrawing } from '@/core/fabricate/plates/plateBar';
+import { foldedDrawing, foldedFault } from '@/core/fabricate/plates/folded';
+import { plateDrawing, tabDrawing } from '@/core/fabricate/plates/plates';
+import { springPlateDrawing } from '@/core/fabricate/plates/springPlate';
+import { strapDrawing, strapFault } from '@/core/fabricate/plates/strap';
 import { extentsOf } from '@/core/fabricate/vectorFiles';
 import { wrapDrawing } from '@/core/fabricate/wrap';
-import { bracketOf, fastenedTo, tabOf } from '@/core/job/bracketParts';
+import { bracketOf, fastenedTo, foldedOf, squareFoot, tabOf, webOf } from '@/core/job/made/bracketParts';
 import { fileStem } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
-import type { LinkEnd } from '@/core/job/parts';
 import { mountId } from '@/core/job/placed';
-import { springPlateOf } from '@/core/job/springPlate';
-import { strapOf } from '@/core/job/strap';
+import { springPlateOf } from '@/core/job/made/springPlate';
+import { strapOf } from '@/core/job/made/strap';
 import { METALS, type MetalName } from '@/core/materials/metals';
 import { partName, spokenPart } from '@/core/provenance/inputs';
 import type { LinkMember } from '@/core/rig/members/link';
@@ -18,7 +21,17 @@ import { linksOf } from '@/core/rig/members/members';
 import { capital } from '@/core/rig/names';
 import { leavesOf, pairOf } from '@/core/rig/roles';
 import { MM_PER_INCH } from '@/core/units/tape';
-import { BAR_ENDS, type BarCut } from './barCut';
+import {
+  BAR_ENDS,
+  barEndAt,
+  barOf,
+  isPlateBar,
+  LINK_ENDS,
+  thicknessOf,
+  type LinkEnd,
+} from '@/core/job/made/parts';
+import { plateBarOf } from '@/core/job/made/plateBar';
+import type { BarCut } from './barCut';
 
 /** A flat part: what it is called, how many of it, of what, mm; and its drawing. */
 export type FlatPart = {
@@ -57,8 +70,7 @@ export function flatsOf(job: Job, link: LinkMember, end: LinkEnd): FlatPart[] {
   if (!isSpoken(job, part)) return [];
   const bracket = bracketOf(job, link, end);
   const tab = tabOf(job, link, end);
-  const { plate, edge, depth, planes, boxed, middle, spacer, backing, metal } = bracket;
-  const { holes } = tab;
+  const { plate, depth, planes, boxed, middle, spacer, backing, metal } = bracket;
   const name = capital(partName(job, part));
   const apart = middle + 2 * spacer;
   const count = countOf(job, part);
@@ -72,11 +84,15 @@ export function flatsOf(job: Job, link: LinkMember, end: LinkEnd): FlatPart[] {
       metal,
       drawing: titled(drawing, `${name}, ${words}`),
     });
-  const webHeight = Math.min(...holes) - edge;
+  const web = webOf(bracket, tab);
+  const folded = foldedOf(job, link, end);
   return [
-    flat('plate', 'plate', planes, plate, tabDrawing(tab)),
-    ...(boxed && planes === 2 && webHeight > plate
-      ? [flat('web', 'web between the plates', 1, plate, plateDrawing(apart, webHeight))]
+    ...(folded ? [] : [flat('plate', 'plate', planes, plate, tabDrawing(tab))]),
+    ...(folded && !foldedFault(folded)
+      ? [flat('folded', 'plates and web, folded from one', 1, plate, foldedDrawing(folded))]
+      : []),
+    ...(boxed && planes === 2 && web > 0 && !folded
+      ? [flat('web', 'web between the plates', 1, plate, plateDrawing(apart, web))]
       : []),
     ...(backing > 0 && fastenedTo(job, link, end) === 'rail'
       ? [
@@ -90,6 +106,55 @@ export function flatsOf(job: Job, link: LinkMember, end: LinkEnd): FlatPart[] {
         ]
       : []),
   ];
+}
+
+/** The plates that a bar's ends are, and the bar itself where it is one piece of plate. */
+export function barPlatesOf(job: Job, link: LinkMember): FlatPart[] {
+  if (!isSpoken(job, link.id)) return [];
+  const bar = barOf(job, link.id);
+  const name = capital(partName(job, link.id));
+  const count = countOf(job, link.id);
+  const whole = plateBarOf(job, link);
+  if (whole)
+    return [
+      plateOf({
+        id: fileStem(`${link.id} bar`),
+        of: link.id,
+        name,
+        quantity: count,
+        thickness: thicknessOf(bar.section),
+        metal: bar.metal,
+        drawing: titled(plateBarDrawing(whole), name),
+      }),
+    ];
+  if (isPlateBar(bar)) return [];
+  return LINK_ENDS.flatMap((of): FlatPart[] => {
+    const end = barEndAt(of);
+    const eye = bar.eyes[end];
+    if (!eye) return [];
+    const { width, plate, reach, lap, kind } = eye;
+    const words = kind === 'fork' ? `plate of the fork at its ${end} end` : `eye at its ${end} end`;
+    const { hole } = bracketOf(job, link, of);
+    const drawing = tabDrawing({
+      foot: squareFoot(width),
+      width,
+      edge: width / 2,
+      hole,
+      holes: [reach + lap],
+    });
+    const lapped = line('SCRIBE', [-width / 2, lap], [width / 2, lap]);
+    return [
+      plateOf({
+        id: fileStem(`${link.id} ${end} ${kind}`),
+        of: link.id,
+        name: `${name}, ${words}`,
+        quantity: count * (kind === 'fork' ? 2 : 1),
+        thickness: plate,
+        metal: 'plate',
+        drawing: titled({ ...drawing, paths: [...drawing.paths, lapped] }, `${name}, ${words}`),
+      }),
+    ];
+  });
 }
 
 /** The part that a spring's plate belongs to. */
@@ -132,6 +197,23 @@ export function strapsOf(job: Job): FlatPart[] {
   ];
 }
 
+/** The collars round the sleeves that a sway bar passes the rails in: on both sides of each. */
+export function collarsOf(job: Job): FlatPart[] {
+  const of = sleeveOf(job);
+  if (!of) return [];
+  return [
+    plateOf({
+      id: 'sway-bar-collar',
+      of: 'sway-bar',
+      name: 'Collar round the sway bar’s sleeve',
+      quantity: 4,
+      thickness: of.plate,
+      metal: 'plate',
+      drawing: collarDrawing(of.collar, of.od),
+    }),
+  ];
+}
+
 /** Templates to wrap round the ends of a bar that are notched. */
 export function wrapsOf(job: Job, link: LinkMember, { ends, bar }: BarCut): FlatPart[] {
   if (!isSpoken(job, link.id)) return [];
@@ -165,37 +247,4 @@ function titled(drawing: Drawing, name: string): Drawing {
     ...drawing,
     words: [{ at: [(low[0] + high[0]) / 2, low[1] + NAME * (high[1] - low[1])], text: name }],
   };
-}
-
-/** What a plate weighs by: the area inside its outline less its holes, mm², by the outline's own lines and arcs. */
-function areaOf({ paths }: Drawing): number {
-  let area = 0;
-  for (const path of paths) {
-    if (path.layer === 'DRILL' && path.type === 'circle')
-      area -= Math.PI * (path as { radius?: number }).radius! ** 2;
-    if (path.layer !== 'CUT') continue;
-    for (const [[x1, y1], [x2, y2]] of chordsOf(path)) area += (x1 * y2 - x2 * y1) / 2;
-  }
-  return area;
-}
-
-/** Chords of an arc so fine that their area is the arc's. */
-const CHORDS = 90;
-
-function chordsOf(path: Drawing['paths'][number]): [[number, number], [number, number]][] {
-  if (path.type === 'line') {
-    const { origin, end } = path as unknown as { origin: [number, number]; end: [number, number] };
-    return [[origin, end]];
-  }
-  const { origin, radius, startAngle, endAngle } = path as unknown as {
-    origin: [number, number];
-    radius: number;
-    startAngle: number;
-    endAngle: number;
-  };
-  const at = (i: number): [number, number] => {
-    const turn = ((startAngle + ((endAngle - startAngle) * i) / CHORDS) * Math.PI) / 180;
-    return [origin[0] + radius * Math.cos(turn), origin[1] + radius * Math.sin(turn)];
-  };
-  return Array.from({ length: CHORDS }, (_, i) => [at(i), at(i + 1)]);
 }

@@ -1,6 +1,7 @@
 import { hole, line, outline, rectangle, type Drawing } from '@/core/fabricate/drawing';
 import type { Job } from '@/core/job/jobSchema';
-import { bracketOf } from '@/core/job/bracketParts';
+import { bracketOf } from '@/core/job/made/bracketParts';
+import { threadedEnds } from '@/core/job/made/parts';
 import { linksOf } from '@/core/rig/members/members';
 import type { BarCut } from './barCut';
 
@@ -25,7 +26,7 @@ export function jigSets(job: Job, bars: BarCut[]): JigSet[] {
   for (const bar of bars) {
     const link = linksOf(job.rig).find(({ id }) => id === bar.id)!;
     const pins = { frame: bracketOf(job, link, 'chassis').bolt, axle: bracketOf(job, link, 'axle').bolt };
-    const welded = bar.bar.barrels.frame !== null && bar.bar.barrels.axle !== null;
+    const welded = threadedEnds(bar.bar).length === 0;
     const made: JigSet = {
       bars: [bar.id],
       apart: bar.eyeToEye,

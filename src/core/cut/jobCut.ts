@@ -1,12 +1,14 @@
 import { boltFor, type BoltChoice } from '@/core/fabricate/boltStack';
 import { nestLengths, type Piece } from '@/core/fabricate/nesting';
-import { uBoltFor } from '@/core/fabricate/springPlate';
+import { uBoltFor } from '@/core/fabricate/plates/springPlate';
 import type { Job } from '@/core/job/jobSchema';
 import { fileStem } from '@/core/job/file';
-import { bracketOf } from '@/core/job/bracketParts';
-import { LINK_ENDS, type LinkEnd } from '@/core/job/parts';
+import { bracketOf, stackOf } from '@/core/job/made/bracketParts';
+import { isPlateBar, LINK_ENDS, type LinkEnd } from '@/core/job/made/parts';
 import { mountId } from '@/core/job/placed';
-import { springPlateOf } from '@/core/job/springPlate';
+import { sizeOf } from '@/core/job/bodies/bodySizes';
+import { sleeveOf } from '@/core/job/made/sleeve';
+import { springPlateOf } from '@/core/job/made/springPlate';
 import { BOLT_GRADES, METALS } from '@/core/materials/metals';
 import { partName } from '@/core/provenance/inputs';
 import type { LinkMember } from '@/core/rig/members/link';
@@ -16,12 +18,23 @@ import { capital } from '@/core/rig/names';
 import { MM_PER_INCH, systemOf } from '@/core/units/tape';
 import { sectionValues, type BarSection } from '@/core/strength/bar';
 import { barCut, type BarCut } from './barCut';
-import { countOf, flatsOf, isSpoken, springPlatesOf, strapsOf, wrapsOf, type FlatPart } from './flatParts';
+import {
+  barPlatesOf,
+  collarsOf,
+  countOf,
+  flatsOf,
+  isSpoken,
+  springPlatesOf,
+  strapsOf,
+  wrapsOf,
+  type FlatPart,
+} from './flatParts';
 
 /** All that a job is cut from. */
 export type JobCut = {
   bars: BarCut[];
-  braces: BraceCut[];
+  /** tubes that are no bars: braces and sleeves */
+  pieces: PieceCut[];
   flats: FlatPart[];
   /** templates to wrap round a tube */
   wraps: FlatPart[];
@@ -30,8 +43,8 @@ export type JobCut = {
   uBolts: UBoltOf | null;
 };
 
-/** A brace from a frame bracket to the other rail, mm from mark to mark, and how much longer it is left until it is fitted; kg of one. */
-type BraceCut = {
+/** A piece of tube that is no bar, mm as it is fitted, and how much longer it is left until then; kg of one; how its ends are cut. */
+type PieceCut = {
   id: string;
   of: string;
   name: string;
@@ -41,6 +54,7 @@ type BraceCut = {
   length: number;
   spare: number;
   mass: number;
+  ends: string;
 };
 
 /** The bolt of a bracket, and of how many alike. */
@@ -59,25 +73,29 @@ export const USUAL_STOCK = { length: 240 * MM_PER_INCH, kerf: MM_PER_INCH / 8 };
 export function jobCut(job: Job): JobCut {
   const links = linksOf(job.rig);
   const bars = links.map((link) => barCut(job, link));
-  const braces = links.flatMap((link) => bracesOf(job, link));
+  // A bar of plate comes out of a sheet, or off a flat bar as the shop has it: it is among the plates.
+  const sawn = bars.filter(({ bar }) => !isPlateBar(bar));
+  const pieces = [...links.flatMap((link) => bracesOf(job, link)), ...sleevesOf(job)];
   return {
     bars,
-    braces,
+    pieces,
     flats: [
+      ...links.flatMap((link) => barPlatesOf(job, link)),
       ...links.flatMap((link) => LINK_ENDS.flatMap((end) => flatsOf(job, link, end))),
       ...springPlatesOf(job),
       ...strapsOf(job),
+      ...collarsOf(job),
     ],
     wraps: links.flatMap((link, i) => wrapsOf(job, link, bars[i]!)),
     stock: stockOf(job, [
-      ...bars.map(({ id, bar, blank }) => ({
+      ...sawn.map(({ id, bar, blank }) => ({
         id,
         section: bar.section,
         metal: METALS[bar.metal].name,
         length: blank,
       })),
-      ...braces.flatMap(({ quantity, length, spare, ...brace }) =>
-        Array.from({ length: quantity }, () => ({ ...brace, length: length + spare })),
+      ...pieces.flatMap(({ quantity, length, spare, ...piece }) =>
+        Array.from({ length: quantity }, () => ({ ...piece, length: length + spare })),
       ),
     ]),
     bolts: links.flatMap((link) => LINK_ENDS.flatMap((end) => boltsOf(job, link, end))),
@@ -88,7 +106,7 @@ export function jobCut(job: Job): JobCut {
 /** A brace is cut so much longer than from mark to mark, mm: thread and slot take up a cut a quarter of an inch out, and no more. */
 const SPARE = MM_PER_INCH / 4;
 
-function bracesOf(job: Job, link: LinkMember): BraceCut[] {
+function bracesOf(job: Job, link: LinkMember): PieceCut[] {
   const of = mountId(link.id, 'chassis');
   const { brace } = bracketOf(job, link, 'chassis');
   if (!brace || !isSpoken(job, of)) return [];
@@ -105,6 +123,30 @@ function bracesOf(job: Job, link: LinkMember): BraceCut[] {
       length: brace.length,
       spare: SPARE,
       mass: sectionValues(section).A * brace.length * density,
+      ends: 'to fit, mark to mark',
+    },
+  ];
+}
+
+/** The sleeves of a sway bar through the rails: as long as a rail is wide, with a collar's thickness on both sides. */
+function sleevesOf(job: Job): PieceCut[] {
+  const of = sleeveOf(job);
+  if (!of) return [];
+  const section = { shape: 'tube', od: of.od, wall: of.tube } as const;
+  const { name: metal, density } = METALS.dom;
+  const length = sizeOf(job, 'railWidth') + 2 * of.plate;
+  return [
+    {
+      id: 'sway-bar-sleeve',
+      of: 'sway-bar',
+      name: 'Sleeve of the sway bar through a rail',
+      quantity: 2,
+      section,
+      metal,
+      length,
+      spare: 0,
+      mass: sectionValues(section).A * length * density,
+      ends: 'square, flush with the collars',
     },
   ];
 }
@@ -128,7 +170,7 @@ function boltsOf(job: Job, link: LinkMember, end: LinkEnd): BoltOf[] {
   const bracket = bracketOf(job, link, end);
   return [
     {
-      ...boltFor(bracket, systemOf(job.tape)),
+      ...boltFor(stackOf(job, link, end), systemOf(job.tape)),
       of: part,
       diameter: bracket.bolt,
       grade: BOLT_GRADES[bracket.grade].name,

@@ -30,7 +30,14 @@ const shares = new Float64Array(4);
  *
  * @param from where to start: at the last answer, where the bodies have moved little since; it is set to this answer
  */
-export function convexDistance(a: Support, b: Support, from: Start = start()): number {
+export const convexDistance = (a: Support, b: Support, from: Start = start()): number =>
+  separation(a, b, from) ?? -overlapDepth(a, b);
+
+/** Whether two convex bodies touch or overlap. */
+export const convexMeet = (a: Support, b: Support): boolean => (separation(a, b, start()) ?? 0) <= 0;
+
+/** The distance of two convex bodies, mm; null where they touch or overlap. */
+function separation(a: Support, b: Support, from: Start): number | null {
   let count = 0;
   for (let i = 0; i < from.count; i++) {
     const [x, y, z] = from.ways[i]!;
@@ -39,7 +46,7 @@ export function convexDistance(a: Support, b: Support, from: Start = start()): n
   }
   let square = dot(nearest, nearest);
   for (let n = 0; n < MOST_STEPS && square > TOUCHING * TOUCHING; n++) {
-    if (count === 4) return -overlapDepth(a, b);
+    if (count === 4) return null;
     apart(a, b, -nearest[0], -nearest[1], -nearest[2], count);
     const far = Math.sqrt(square);
     if (square - dot(nearest, corners[count]!) <= CLOSE * far) return kept(far, count, from);
@@ -49,8 +56,7 @@ export function convexDistance(a: Support, b: Support, from: Start = start()): n
     if (count < 4 && !(now < square)) return kept(far, count, from);
     square = now;
   }
-  if (square > TOUCHING * TOUCHING) return Math.sqrt(square);
-  return -overlapDepth(a, b);
+  return square > TOUCHING * TOUCHING ? Math.sqrt(square) : null;
 }
 
 /** Directions of the corners between which an answer was found. */

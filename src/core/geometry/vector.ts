@@ -24,3 +24,10 @@ export const raised = ([x, y, z]: Point, mm: number): Point => [x, y, z + mm];
 /** A point with one of its coordinates put elsewhere. */
 export const withCoordinate = (a: Point, axis: 0 | 1 | 2, v: number): Point =>
   a.map((w, k) => (k === axis ? v : w)) as Point;
+
+/** The axis of the car that a direction is nearest to, a unit vector. */
+export function mainAxis(way: Point): Point {
+  const most = Math.max(...way.map(Math.abs));
+  const k = way.findIndex((v) => Math.abs(v) === most);
+  return [0, 1, 2].map((i) => (i === k ? Math.sign(way[k]!) : 0)) as Point;
+}

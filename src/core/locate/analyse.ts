@@ -8,13 +8,13 @@ import { describeBar } from '@/core/rig/lateralBar';
 import { lateralBarOf } from '@/core/rig/roles';
 import { linksOf } from '@/core/rig/members/members';
 import { BODY_IDS } from '@/core/rig/schema';
-import { curesOf } from './cures';
+import { curesOf } from './remedies/cures';
 import { leafGive } from './leafGive';
 import { lineFindings } from './lines';
 import { madeBars } from './made/standWith';
 import { findLinks } from './linkFindings';
 import { compareSchools } from './schools';
-import { curvePoint } from './travelCurve';
+import { curvePoint } from './travel/travelCurve';
 import {
   FOLLOWED,
   flopsOf,

@@ -54,7 +54,9 @@ function resultsOf(rig: Rig, bump: number, droop: number): Values {
   };
 }
 
-type Input = Estimate & { set: (rig: Rig, value: number) => Rig };
+/** Something that results hang on, with its standard uncertainty; and a rig with another value of it. */
+export type UncertainInput = Estimate & { name: string; set: (rig: Rig, value: number) => Rig };
+type Input = Omit<UncertainInput, 'name'>;
 
 /**
  * Standard uncertainty of the results at ride height: what was read of the car (tyre radius, track, wheelbase) with its
@@ -63,7 +65,7 @@ type Input = Estimate & { set: (rig: Rig, value: number) => Rig };
  * stand-in.
  */
 export function resultUncertainty(job: Job): ResultUncertainty {
-  const inputs = [...sizeInputs(job), ...gravityInput(job), ...mountInputs(job.rig)];
+  const inputs = [...carInputs(job), ...mountInputs(job.rig)];
   const { bump, droop } = travelOf(job);
   const keys = Object.keys(resultsOf(job.rig, bump, droop)) as ResultKey[];
   const spread = propagateAll(inputs, (values) => {
@@ -82,15 +84,20 @@ export function resultUncertainty(job: Job): ResultUncertainty {
   return Object.fromEntries(keys.map((key, i) => [key, spread[i]?.u ?? null])) as ResultUncertainty;
 }
 
-function sizeInputs({ readings, rig }: Job): Input[] {
-  const input = (key: QuantityKey, name: 'tireRadius' | 'track' | 'wheelbase'): Input[] => {
+/** What was read of the car as a whole, and how high its centre of gravity is, as far as either is known. */
+export const carInputs = (job: Job): UncertainInput[] => [...sizeInputs(job), ...gravityInput(job)];
+
+const NAMES = { tireRadius: 'tyre radius', track: 'track', wheelbase: 'wheelbase' };
+
+function sizeInputs({ readings, rig }: Job): UncertainInput[] {
+  const input = (key: QuantityKey, name: 'tireRadius' | 'track' | 'wheelbase'): UncertainInput[] => {
     const read = [...SIDES, undefined]
       .map((side) => measured(readings, key, side))
       .filter((m) => m.count > 0);
     if (read.length === 0) return [];
     // A mean of two sides has half of their uncertainties put together.
     const u = Math.hypot(...read.map((m) => m.u)) / read.length;
-    return [{ value: rig[name] ?? 0, u, set: (r, value) => ({ ...r, [name]: value }) }];
+    return [{ name: NAMES[name], value: rig[name] ?? 0, u, set: (r, value) => ({ ...r, [name]: value }) }];
   };
   return [
     ...input('tireRadius', 'tireRadius'),
@@ -100,7 +107,7 @@ function sizeInputs({ readings, rig }: Job): Input[] {
 }
 
 /** The height of the centre of gravity: by two weighings as its scales and tape let it, else as far as it was typed or guessed. */
-function gravityInput(job: Job): Input[] {
+function gravityInput(job: Job): UncertainInput[] {
   const { cgHeight } = job.rig;
   if (cgHeight === undefined) return [];
   const weighed = weighedHeight(job);
@@ -109,7 +116,14 @@ function gravityInput(job: Job): Input[] {
   const limit = isGuess(inputOf(job, 'cgHeight')) ? guessed : typed;
   const byScales = weighed !== null && Math.abs(weighed.value - cgHeight) < 1;
   const u = byScales ? weighed.u : limit / Math.sqrt(3);
-  return [{ value: cgHeight, u, set: (r, value) => ({ ...r, cgHeight: value }) }];
+  return [
+    {
+      name: 'height of the centre of gravity',
+      value: cgHeight,
+      u,
+      set: (r, value) => ({ ...r, cgHeight: value }),
+    },
+  ];
 }
 
 function mountInputs(rig: Rig): Input[] {

@@ -1,30 +1,89 @@
-/** The joints that eyes are made with. Swing: degrees each way from square before it binds; rate: radial, N/mm. */
-export type Joint = { name: string; swing: number; rate: number; soft: boolean };
+/**
+ * The joints that eyes are made with. Swing: degrees each way from square before it binds; rate: radial, N/mm; how much of the road is heard
+ * through it, how long it lasts on a road that is wet and dirty, and what it costs, each against the others.
+ */
+export type Joint = {
+  name: string;
+  swing: number;
+  rate: number;
+  soft: boolean;
+  noise: 'quiet' | 'some' | 'loud';
+  life: 'short' | 'fair' | 'long';
+  price: 'low' | 'middle' | 'high';
+};
 
 /**
  * Swings: common practice, no published source (soft bushings 5 to 10° in all; rod ends about 30°, about 45° with
- * misalignment spacers). Rates: orders of magnitude, no published source; two rod ends in a row make the model's default of
- * 20 000 N/mm.
+ * misalignment spacers; a fork or a plain eye turns about its pin alone). Rates: orders of magnitude, no published source; two rod ends in a row make the model's default of
+ * 20 000 N/mm. Noise, life and price: common practice, no published source.
  */
 export const JOINTS = {
-  'rod-end': { name: 'Rod end', swing: 15, rate: 40_000, soft: false },
-  'rod-end-spaced': { name: 'Rod end, spacers', swing: 22.5, rate: 40_000, soft: false },
-  cushioned: { name: 'Cushioned ball', swing: 12, rate: 15_000, soft: false },
-  poly: { name: 'Polyurethane', swing: 4, rate: 10_000, soft: true },
-  rubber: { name: 'Rubber', swing: 5, rate: 2_500, soft: true },
+  'rod-end': {
+    name: 'Rod end',
+    swing: 15,
+    rate: 40_000,
+    soft: false,
+    noise: 'loud',
+    life: 'short',
+    price: 'middle',
+  },
+  'rod-end-spaced': {
+    name: 'Rod end, spacers',
+    swing: 22.5,
+    rate: 40_000,
+    soft: false,
+    noise: 'loud',
+    life: 'short',
+    price: 'middle',
+  },
+  cushioned: {
+    name: 'Cushioned ball',
+    swing: 12,
+    rate: 15_000,
+    soft: false,
+    noise: 'some',
+    life: 'long',
+    price: 'high',
+  },
+  poly: {
+    name: 'Polyurethane',
+    swing: 4,
+    rate: 10_000,
+    soft: true,
+    noise: 'some',
+    life: 'fair',
+    price: 'low',
+  },
+  rubber: { name: 'Rubber', swing: 5, rate: 2_500, soft: true, noise: 'quiet', life: 'long', price: 'low' },
+  clevis: {
+    name: 'Fork or plain eye',
+    swing: 1.5,
+    rate: 40_000,
+    soft: false,
+    noise: 'loud',
+    life: 'fair',
+    price: 'low',
+  },
 } as const satisfies Record<string, Joint>;
 
 export type JointName = keyof typeof JOINTS;
 export const JOINT_NAMES = Object.keys(JOINTS) as [JointName, ...JointName[]];
 
 /**
- * What the ends of an end link are made with: the joints of any bar; a fork, that swings about its pin alone; and an elbow of two forks
+ * What the ends of an end link are made with: the joints of any bar; and an elbow of two forks
  * at right angles, that swings about both its pins until the forks meet. Its swing: common practice, no published source.
  */
 export const LINK_JOINTS = {
   ...JOINTS,
-  elbow: { name: 'Elbow of two forks', swing: 30, rate: 40_000, soft: false },
-  clevis: { name: 'Clevis', swing: 1.5, rate: 40_000, soft: false },
+  elbow: {
+    name: 'Elbow of two forks',
+    swing: 30,
+    rate: 40_000,
+    soft: false,
+    noise: 'loud',
+    life: 'fair',
+    price: 'low',
+  },
 } as const satisfies Record<string, Joint>;
 
 export type LinkJoint = keyof typeof LINK_JOINTS;

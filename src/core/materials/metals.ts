@@ -55,12 +55,12 @@ export const THREADED = {
 export type StrengthName = MetalName | keyof typeof THREADED;
 export const STRENGTH_NAMES = [...METAL_NAMES, 'shank', 'bung'] as [StrengthName, ...StrengthName[]];
 
-/** Grades of bolts: yield and ultimate strength, N/mm² (SAE J429 and ISO 898-1, from memory). */
+/** Grades of bolts: yield, ultimate and proof strength, N/mm² (SAE J429 to 1 in and ISO 898-1, from memory; class 8.8 to 16 mm). */
 export const BOLT_GRADES = {
-  'grade-5': { name: 'Grade 5', yield: 634, ultimate: 827 },
-  'grade-8': { name: 'Grade 8', yield: 896, ultimate: 1034 },
-  'class-8.8': { name: 'Class 8.8', yield: 640, ultimate: 800 },
-  'class-10.9': { name: 'Class 10.9', yield: 940, ultimate: 1040 },
+  'grade-5': { name: 'Grade 5', yield: 634, ultimate: 827, proof: 586 },
+  'grade-8': { name: 'Grade 8', yield: 896, ultimate: 1034, proof: 827 },
+  'class-8.8': { name: 'Class 8.8', yield: 640, ultimate: 800, proof: 580 },
+  'class-10.9': { name: 'Class 10.9', yield: 940, ultimate: 1040, proof: 830 },
 } as const;
 
 export type BoltGrade = keyof typeof BOLT_GRADES;

@@ -1,5 +1,5 @@
-import { CENTRE, COVER, NOSE, TIE_ROD, TUBE } from '@/core/job/bodyNames';
-import { mayTwist, type BodySize } from '@/core/job/bodySizes';
+import { CENTRE, COVER, NOSE, TIE_ROD, TUBE } from '@/core/job/bodies/bodyNames';
+import { mayTwist, type BodySize } from '@/core/job/bodies/bodySizes';
 import { DRIVESHAFT, STEERING } from '@/core/rig/mounts';
 import { BODY_IDS, type Rig } from '@/core/rig/schema';
 import { mountInputs, type InputId } from './inputs';

@@ -1,16 +1,16 @@
 import { dequal } from 'dequal';
 import { USUAL_CG_HEIGHT, USUAL_MASSES } from '@/core/job/applyReadings';
 import { sprungShare } from '@/core/job/edits/frameHeight';
-import { BODY_SIZES, type BodySize } from '@/core/job/bodySizes';
+import { BODY_SIZES, type BodySize } from '@/core/job/bodies/bodySizes';
 import type { Job } from '@/core/job/jobSchema';
 import { drawnHeight, isTyped } from '@/core/job/jobValues';
 import { isPlaced, mountId } from '@/core/job/placed';
 import { startingCut } from '@/core/job/slices/cut';
-import { bracketId } from '@/core/job/bodyNames';
+import { bracketId } from '@/core/job/bodies/bodyNames';
 import { isParted } from '@/core/job/edits/parts';
-import { mirrorOf } from '@/core/job/parts';
-import { saidOfBracket } from '@/core/job/bracketParts';
-import { saidOfBar } from '@/core/job/parts';
+import { mirrorOf } from '@/core/job/made/parts';
+import { saidOfBracket } from '@/core/job/made/bracketParts';
+import { saidOfBar } from '@/core/job/made/parts';
 import { LIMITS } from '@/core/materials/limits';
 import { capital, groupName, memberName } from '@/core/rig/names';
 import { pairOf } from '@/core/rig/roles';
@@ -121,6 +121,12 @@ const kinds: Record<string, (job: Job, of: string) => Told> = {
     const known = BRACKET_SIZES.every((key) => said[key] !== undefined);
     return typedOr(known, `Sizes of the ${partName(job, mount)}`, { station: 'prove', part: mount });
   },
+  sleeve: ({ parts }) =>
+    typedOr(
+      SLEEVE_SIZES.every((key) => parts.sleeve?.[key] !== undefined),
+      'Sizes of the sleeves through the rails',
+      { station: 'cut' },
+    ),
   shiftLimit: (job) => ({
     name: 'How far the axle may move sideways',
     from:
@@ -131,6 +137,9 @@ const kinds: Record<string, (job: Job, of: string) => Told> = {
 
 /** What of a bracket has to be said for it to be known. */
 const BRACKET_SIZES = ['plate', 'width', 'edge', 'depth', 'bolt', 'leg'] as const;
+
+/** What of the sleeves through the rails has to be said for them to be known. */
+const SLEEVE_SIZES = ['od', 'tube', 'collar', 'plate', 'wall'] as const;
 
 /** A bar by its member or a bracket by its mount, left and right as one where they are alike. */
 export function partName(job: Job, part: string): string {

@@ -1,7 +1,8 @@
 import { LIMITS } from '@/core/materials/limits';
 import { division, MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { formatDegrees, sayLength } from '@/core/units/length';
-import { sayValue, roundUp, type ReadingUnit } from '@/core/units/values';
+import type { SurveyUnit } from '@/core/survey/quantities/quantity';
+import { sayValue, roundUp } from '@/core/units/values';
 import type { Verdict } from '@/core/verdict/verdict';
 import type { Agreement, Contradiction } from '@/core/survey/agreement';
 import { floorOf, type Floor } from '@/core/survey/floor';
@@ -27,11 +28,11 @@ const SIDE_ADVICE: Partial<Record<QuantityKey, { mm: number; advice: string }>> 
 };
 
 /** Whether repeats are farther apart than honest readings are. */
-export const isSpread = (spread: number, unit: ReadingUnit, tape: Tape): boolean =>
+export const isSpread = (spread: number, unit: SurveyUnit, tape: Tape): boolean =>
   spread > honestSpread(unit, tape) + 1e-6;
 
 /** What a tape can be out by between two honest readings: two of its lines, and never less than 1/16 in. */
-function honestSpread(unit: ReadingUnit, tape: Tape): number {
+function honestSpread(unit: SurveyUnit, tape: Tape): number {
   const { honest } = LIMITS.readings;
   return unit === 'length' ? Math.max(2 * division(tape), honest.length) : honest[unit];
 }

@@ -1,19 +1,19 @@
-import { specOf } from '@/core/job/parts';
+import { specOf } from '@/core/job/made/parts';
 import { Matrix, solve } from 'ml-matrix';
 import { leastEngagement, makeBar, windTube, type BarSpec } from '@/core/fabricate/adjustableBar';
 import { toDegrees } from '@/core/geometry/angle';
 import type { Job } from '@/core/job/jobSchema';
 import { workBar } from '@/core/job/jobValues';
-import type { Adjuster } from '@/core/job/slices/ride';
+import type { Adjuster } from '@/core/job/slices/work/ride';
 import { LIMITS } from '@/core/materials/limits';
 import { linksOf } from '@/core/rig/members/members';
 import { InputError } from '@/core/rig/read';
-import { adjusterOf, perTurn, turnsFor } from './adjusters';
+import { adjusterOf, perTurn, turnsFor } from './turns/adjusters';
 import { alignmentBars, TASKS, type AlignmentBar, type Task } from './alignmentBars';
 import { onGround } from './onGround';
 import { Car, type Stance } from './stance';
 import { wantedPinion } from './targets';
-import { turnsOf } from './turns';
+import { turnsOf } from './turns/turns';
 
 /** One bar to be worked: its length as it is and as it should be, mm; turns, positive lengthens; null where it has no thread. */
 export type BarTurn = {

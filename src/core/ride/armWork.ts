@@ -1,8 +1,8 @@
 import type { Job } from '@/core/job/jobSchema';
-import type { Adjuster, ArmSetBy } from '@/core/job/slices/ride';
+import type { Adjuster, ArmSetBy } from '@/core/job/slices/work/ride';
 import { armsOf } from '@/core/rig/roles';
 import { kindOf } from '@/core/rig/members/members';
-import { turnsFor } from './adjusters';
+import { turnsFor } from './turns/adjusters';
 import type { BarTurn } from './alignment';
 
 /** The upper of the two tubes that hold a torque arm to its housing, among the adjusters of a job. */

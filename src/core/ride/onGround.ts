@@ -4,7 +4,7 @@ import { COVERAGE, estimate, propagate, type Estimate } from '@/core/survey/unce
 import { toDegrees } from '@/core/geometry/angle';
 import type { Side } from '@/core/geometry/side';
 import type { Job } from '@/core/job/jobSchema';
-import type { Belief, Round } from '@/core/job/slices/ride';
+import type { Belief, Round } from '@/core/job/slices/work/ride';
 
 /** The axle as it stands on the ground, as far as it was read. */
 export type OnGround = {

@@ -1,7 +1,7 @@
 import type { Job } from '@/core/job/jobSchema';
 import { kindOf, type Member } from '@/core/rig/members/members';
 import { leavesOf } from '@/core/rig/roles';
-import { adjusterOf, perTurn } from './adjusters';
+import { adjusterOf, perTurn } from './turns/adjusters';
 import { alignmentBars } from './alignmentBars';
 
 /** Preload of a bar across the car where springs locate the axle sideways too. */

@@ -3,9 +3,9 @@ import type { Job } from '@/core/job/jobSchema';
 import { compileLinkage, type Linkage } from '@/core/kinematics/solver/linkage';
 import { PoseSolver } from '@/core/kinematics/solver/poseSolver';
 import { InputError } from '@/core/rig/read';
-import { adjusterOf, perTurn } from './adjusters';
+import { adjusterOf, perTurn } from './turns/adjusters';
 import { lengthen, settingBars, type AlignmentBar } from './alignmentBars';
-import { turnsOf } from './turns';
+import { turnsOf } from './turns/turns';
 
 /**
  * Where the solver puts the axle at ride height: forward and left, mm; its left wheel ahead over the track, mm; pitch, degrees nose

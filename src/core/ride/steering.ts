@@ -3,11 +3,11 @@ import { LIMITS } from '@/core/materials/limits';
 import { bisect } from '@/core/numerics/rootFinding';
 import { sideOf, signOf, type Side } from '@/core/geometry/side';
 import { toDegrees } from '@/core/geometry/angle';
-import { TIE_ROD } from '@/core/job/bodyNames';
+import { TIE_ROD } from '@/core/job/bodies/bodyNames';
 import type { Job } from '@/core/job/jobSchema';
-import type { Adjuster } from '@/core/job/slices/ride';
+import type { Adjuster } from '@/core/job/slices/work/ride';
 import { BODY_IDS } from '@/core/rig/schema';
-import { perTurn, turnsFor } from './adjusters';
+import { perTurn, turnsFor } from './turns/adjusters';
 import { wantedToe } from './targets';
 import { onGround } from './onGround';
 

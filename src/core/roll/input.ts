@@ -1,4 +1,4 @@
-import { railsOf } from '@/core/job/frameRails';
+import { railsOf } from '@/core/job/bodies/frameRails';
 import { travelOf } from '@/core/job/jobValues';
 import type { Job } from '@/core/job/jobSchema';
 import type { RollDesign } from '@/core/job/slices/roll';

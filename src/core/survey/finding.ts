@@ -1,4 +1,4 @@
-import type { ReadingUnit } from '@/core/units/values';
+import type { SurveyUnit } from './quantities/quantity';
 
 /** One line of the report: a number, how far to trust it, and the words for its two ways. */
 export type Finding = {
@@ -6,7 +6,7 @@ export type Finding = {
   label: string;
   value: number;
   u: number;
-  unit: ReadingUnit;
+  unit: SurveyUnit;
   ways?: readonly [string, string];
   /** what it rests on, in a few words */
   by: string;

@@ -1,15 +1,16 @@
-import { parseValue, type ReadingUnit } from '@/core/units/values';
+import type { SurveyUnit } from '@/core/survey/quantities/quantity';
+import { parseValue } from '@/core/units/values';
 import { spotAt } from '@/core/survey/quantities/quantities';
 import type { Readings } from './readings';
 
 /** The unit of a value in a file. */
-export const UNIT_SIGNS: Record<ReadingUnit, string> = { length: 'mm', angle: 'deg', weight: 'kg' };
+export const UNIT_SIGNS: Record<SurveyUnit, string> = { length: 'mm', angle: 'deg', weight: 'kg' };
 
 /** How far what was typed may be from the value that it goes with, and still be that value as it was read off. */
-const READ_OFF: Record<ReadingUnit, number> = { length: 0.8, angle: 0.06, weight: 0.6 };
+const READ_OFF: Record<SurveyUnit, number> = { length: 0.8, angle: 0.06, weight: 0.6 };
 
 /** What was typed, where it says the value; else the value. Its side may have been said in a word or two. */
-export function typedFor(typed: string, value: number, unit: ReadingUnit): string {
+export function typedFor(typed: string, value: number, unit: SurveyUnit): string {
   const bare = typed.replace(/(\s+[a-z]+){1,2}$/i, '');
   const says = (['in16', 'mm'] as const).some((tape) =>
     [typed, bare].some((text) => {

@@ -4,26 +4,27 @@ import { Button, Segmented, Select } from 'antd';
 import { THREAD_NAMES, type ThreadName } from '@/core/materials/threads';
 import { memberName } from '@/core/rig/names';
 import { sayTurns } from '@/core/units/turns';
-import { edit, useJob, useJobPart } from '@/store/jobStore';
+import { edit, useJob } from '@/store/jobStore';
 import { CardHead, Caution } from '@/ui/cards/Card';
 import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { Frac } from '@/ui/figures/Frac';
 import { StationStripe } from '@/ui/stripe/StationStripe';
 import { Verdicts } from '@/ui/cards/Verdicts';
-import { BAR_ENDS, barCut } from '@/core/cut/barCut';
-import { madeUp, saidOfBar, threadedEnds } from '@/core/job/parts';
+import { WhichBar } from '@/ui/cards/WhichBar';
+import { barCut, type BarCut } from '@/core/cut/barCut';
+import { BAR_ENDS, isPlateBar, madeUp, saidOfBar, threadedEnds } from '@/core/job/made/parts';
 import { spokenPart } from '@/core/provenance/inputs';
-import { BarrelEnds } from './BarrelEnds';
+import { BarEnds } from './BarEnds';
 import { BentBar } from './BentBar';
 import { WholeJob } from './WholeJob';
 import { CutLength } from './CutLength';
 import { CutSheet } from './CutSheet';
 import { EndParts } from './EndParts';
-import { SpringPlates } from './SpringPlates';
-import { Straps } from './Straps';
+import { SpringPlates } from './plates/SpringPlates';
+import { Sleeves } from './plates/Sleeves';
+import { Straps } from './plates/Straps';
 import './cut.css';
 import type { LinkMember } from '@/core/rig/members/link';
-import { linksOf } from '@/core/rig/members/members';
 import type { Bracket } from '@/core/job/slices/fields';
 import type { Job } from '@/core/job/jobSchema';
 import { workBar } from '@/core/job/jobValues';
@@ -46,7 +47,8 @@ function CutBar({ member }: { member: LinkMember }) {
   const { eyeToEye, blank, ends, bends } = sawn;
   const bar = madeUp(job, member);
   const said = saidOfBar(job, member.id);
-  const threaded = threadedEnds(sawn.bar).length === 2;
+  const threads = threadedEnds(sawn.bar).length;
+  const threaded = threads === 2;
   const part = spokenPart(job, member.id);
   const saddled = BAR_ENDS.some((end) => ends[end].kind === 'saddle');
   const setCut = (part: Partial<Job['cut']>) => edit((j) => ({ ...j, cut: { ...j.cut, ...part } }));
@@ -56,15 +58,12 @@ function CutBar({ member }: { member: LinkMember }) {
         <CardHead title={`Cut the ${memberName(member.id, job.rig.end).replace(/^(panhard|track) /, '')}`}>
           Cut long, trim to fit: the tube is what is left between the two ends.
         </CardHead>
-        <WhichBar value={member.id} />
+        <WhichBar label="On the saw" value={member.id} />
         <Readouts>
           <Readout name="Eye to eye, from Locate" of="cutEyes">
             <Frac mm={eyeToEye} tape={tape} unit />
           </Readout>
-          <Readout
-            name={saddled ? 'Cut the tube, tip to tip' : bends ? 'Cut the tube, along it' : 'Cut the tube'}
-            of="tube"
-          >
+          <Readout name={cutName(sawn)} of="tube">
             <b className="cut-length">{blank > 0 ? <Frac mm={blank} tape={tape} unit /> : 'no tube left'}</b>
           </Readout>
           {saddled && (
@@ -86,49 +85,51 @@ function CutBar({ member }: { member: LinkMember }) {
               </Readout>
             </>
           )}
-          <Readout name="Tube weighs" of="tubeMass">
+          <Readout name={isPlateBar(sawn.bar) ? 'It weighs' : 'Tube weighs'} of="tubeMass">
             {MASS.shown(sawn.mass, tape).toFixed(tape === 'mm' ? 2 : 1)} {MASS.sign(tape)}
           </Readout>
         </Readouts>
         <Verdicts tried="cut" verdicts={judgeCut(job)} />
 
         {bends && <BentBar part={part} sheet={bends} radius={sawn.bar.bendRadius} />}
-        <BarrelEnds part={part} sawn={sawn} />
+        <BarEnds key={`${part} ends`} part={part} sawn={sawn} />
 
-        <section className="section">
-          <h2>Thread of the rod ends</h2>
-          {said.thread ? (
-            <p className="hint">This bar has a thread of its own, {said.thread}: it is set at Prove.</p>
-          ) : (
-            <Select<ThreadName>
-              aria-label="Thread"
-              className="cut-thread"
-              value={cut.thread}
-              onChange={(thread) => setCut({ thread })}
-              options={THREAD_NAMES.map((name) => ({ value: name, label: name }))}
+        {threads > 0 && (
+          <section className="section">
+            <h2>Thread of the rod ends</h2>
+            {said.thread ? (
+              <p className="hint">This bar has a thread of its own, {said.thread}: it is set at Prove.</p>
+            ) : (
+              <Select<ThreadName>
+                aria-label="Thread"
+                className="cut-thread"
+                value={cut.thread}
+                onChange={(thread) => setCut({ thread })}
+                options={THREAD_NAMES.map((name) => ({ value: name, label: name }))}
+              />
+            )}
+            <h2 className="cut-sub">Left-hand thread at the</h2>
+            <Segmented<Bracket>
+              aria-label="Left-hand thread at"
+              value={cut.leftHandEnd}
+              onChange={(leftHandEnd) => setCut({ leftHandEnd })}
+              options={[
+                { value: 'frame', label: 'frame end' },
+                { value: 'axle', label: 'axle end' },
+              ]}
+              block
             />
-          )}
-          <h2 className="cut-sub">Left-hand thread at the</h2>
-          <Segmented<Bracket>
-            aria-label="Left-hand thread at"
-            value={cut.leftHandEnd}
-            onChange={(leftHandEnd) => setCut({ leftHandEnd })}
-            options={[
-              { value: 'frame', label: 'frame end' },
-              { value: 'axle', label: 'axle end' },
-            ]}
-            block
-          />
-          <p className="hint">
-            Match the hands on every bar of a set, so that all of them lengthen by turning the same way. The
-            left-hand end usually carries a groove.
-          </p>
-        </section>
+            <p className="hint">
+              Match the hands on every bar of a set, so that all of them lengthen by turning the same way. The
+              left-hand end usually carries a groove.
+            </p>
+          </section>
+        )}
 
-        <EndParts key={part} part={part} />
+        {threads > 0 && <EndParts key={part} part={part} />}
 
         <section className="section cut-tube">
-          <h2>Tube and rule</h2>
+          <h2>{threads > 0 ? 'Tube and rule' : 'Section'}</h2>
           {said.section ? (
             <p className="hint">This bar has a section of its own: it is set at Prove.</p>
           ) : (
@@ -154,25 +155,30 @@ function CutBar({ member }: { member: LinkMember }) {
               />
             </>
           )}
-          <CutLength
-            field="cut/rule"
-            label="Least thread, your own rule"
-            showLabel
-            mm={cut.engagementRule}
-            least={0}
-            most={120}
-            put={(c, engagementRule) => ({ ...c, engagementRule })}
-          />
+          {threads > 0 && (
+            <CutLength
+              field="cut/rule"
+              label="Least thread, your own rule"
+              showLabel
+              mm={cut.engagementRule}
+              least={0}
+              most={120}
+              put={(c, engagementRule) => ({ ...c, engagementRule })}
+            />
+          )}
         </section>
-        <p className="hint">
-          At least one and a half thread diameters is always asked for; your own rule may ask for more. An
-          adjustable bar wants a spherical joint at one end at least: two soft bushings twist the jam nut
-          loose.
-        </p>
+        {threads > 0 && (
+          <p className="hint">
+            At least one and a half thread diameters is always asked for; your own rule may ask for more. An
+            adjustable bar wants a spherical joint at one end at least: two soft bushings twist the jam nut
+            loose.
+          </p>
+        )}
         <Caution>
-          Weld threaded bungs with a spare rod end wound in, to sink the heat and keep the thread. Eye and
-          skin cover, ventilation, an extinguisher at hand. A bar that locates an axle is life-critical: have
-          the welds made or inspected by a qualified welder.
+          {threads > 0 &&
+            'Weld threaded bungs with a spare rod end wound in, to sink the heat and keep the thread. '}
+          Eye and skin cover, ventilation, an extinguisher at hand. A bar that locates an axle is
+          life-critical: have the welds made or inspected by a qualified welder.
         </Caution>
         <div className="section">
           <Button type="primary" size="large" onClick={() => window.print()}>
@@ -181,6 +187,7 @@ function CutBar({ member }: { member: LinkMember }) {
         </div>
         <SpringPlates />
         <Straps />
+        <Sleeves />
         <WholeJob />
         <StationStripe
           station="cut"
@@ -193,20 +200,9 @@ function CutBar({ member }: { member: LinkMember }) {
   );
 }
 
-/** Which of the bars is on the saw; ends and tube are those of the set. */
-function WhichBar({ value }: { value: string }) {
-  const ids = useJobPart((j) => linksOf(j.rig).map((m) => m.id));
-  const end = useJobPart((j) => j.rig.end);
-  if (ids.length < 2) return null;
-  return (
-    <label className="which-bar">
-      <span>On the saw</span>
-      <Select
-        aria-label="Which bar"
-        value={value}
-        onChange={(id) => edit((j) => ({ ...j, cut: { ...j.cut, member: id } }))}
-        options={ids.map((id) => ({ value: id, label: memberName(id, end) }))}
-      />
-    </label>
-  );
+/** What is cut, and along what it is measured. */
+function cutName({ bar, ends, bends }: BarCut): string {
+  if (isPlateBar(bar)) return 'Cut the plate, end to end';
+  if (BAR_ENDS.some((end) => ends[end].kind === 'saddle')) return 'Cut the tube, tip to tip';
+  return bends ? 'Cut the tube, along it' : 'Cut the tube';
 }

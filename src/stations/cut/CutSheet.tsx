@@ -1,7 +1,8 @@
 import type { BarResult } from '@/core/fabricate/adjustableBar';
-import { BAR_ENDS, type BarCut, type BarEndName } from '@/core/cut/barCut';
-import { sayEnd, saySection } from '@/core/cut/cutFiles';
-import { specOf, threadedEnds } from '@/core/job/parts';
+import type { BarCut } from '@/core/cut/barCut';
+import { BAR_ENDS, isPlateBar, type BarEndName } from '@/core/job/made/parts';
+import { sayEnd, saySection } from '@/core/cut/lists';
+import { specOf, threadedEnds } from '@/core/job/made/parts';
 import { capital, memberName } from '@/core/rig/names';
 import { BendRows } from '@/ui/paper/BendRows';
 import { formatLength, sayLength } from '@/core/units/length';
@@ -15,6 +16,18 @@ const CAUTION =
   'A bar that locates an axle is life-critical. Have its welds made or inspected by a qualified welder; the vehicle maker’s values and local inspection rules come before this sheet, which helps you judge and certifies nothing.';
 
 type Props = { job: Job; member: LinkMember; sawn: BarCut; bar: BarResult };
+
+/** How the piece is cut, in a sentence or two. */
+function firstCut(sawn: BarCut, say: (mm: number) => string): string {
+  const { bar, bends, blank, finished, ends } = sawn;
+  const whole = say(Math.max(0, blank));
+  if (isPlateBar(bar))
+    return `Cut it from plate by its pattern, ${whole} from end to end; drill both holes after, on the jig. Round every edge.`;
+  if (bends)
+    return `Bend it long, then trim to ${whole} along it; check eye to eye with a straight stick. Bevel before welding.`;
+  const saddled = BAR_ENDS.some((end) => ends[end].kind === 'saddle');
+  return `Cut long, trim to ${whole}${saddled ? ` tip to tip, ${say(finished)} throat to throat` : ', ends square'}. Bevel before welding.`;
+}
 
 /** The cut list on one sheet of plain paper. */
 export function CutSheet({ job, member, sawn, bar }: Props) {
@@ -59,16 +72,11 @@ export function CutSheet({ job, member, sawn, bar }: Props) {
       {sawn.bends && <BendRows sheet={sawn.bends} tape={tape} to="axle eye" />}
       <h2>In this order</h2>
       <ol>
-        <li>
-          {sawn.bends
-            ? `Bend it long, then trim to ${say(Math.max(0, sawn.blank))} along it; check eye to eye with a straight stick.`
-            : `Cut long, trim to ${say(Math.max(0, sawn.blank))}${threaded.length < 2 ? ` tip to tip, ${say(sawn.finished)} throat to throat` : ', ends square'}.`}{' '}
-          Bevel before welding.
-        </li>
-        {threaded.length < 2 && (
+        <li>{firstCut(sawn, say)}</li>
+        {threaded.length < 2 && !isPlateBar(sawn.bar) && (
           <li>
-            Hold both eyes in a jig at {say(sawn.eyeToEye)} and clock the barrels before the first tack; weld
-            with mock-up bushings, not the real ones.
+            Hold both eyes in a jig at {say(sawn.eyeToEye)} and clock its ends before the first tack
+            {BAR_ENDS.some((end) => barrels[end]) && '; weld with mock-up bushings, not the real ones'}.
           </li>
         )}
         {threaded.length > 0 && (

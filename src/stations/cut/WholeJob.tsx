@@ -1,14 +1,8 @@
 'use client';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
-import {
-  cutListCsv,
-  fullSizePdf,
-  revisionOf,
-  saySection,
-  shoppingCsv,
-  shoppingList,
-} from '@/core/cut/cutFiles';
+import { fullSizePdf, revisionOf } from '@/core/cut/cutFiles';
+import { cutListCsv, saySection, shoppingCsv, shoppingList } from '@/core/cut/lists';
 import { jobCut, USUAL_STOCK } from '@/core/cut/jobCut';
 import type { FlatPart } from '@/core/cut/flatParts';
 import { numberOf } from '@/core/cut/sheets';
@@ -22,7 +16,7 @@ import { say } from '@/store/notices';
 import { LengthField } from '@/ui/fields/LengthField';
 import { saveBlob, saveText } from '@/ui/paper/saveFile';
 import { Jig } from './Jig';
-import { PlateSheets } from './PlateSheets';
+import { PlateSheets } from './plates/PlateSheets';
 
 /** All that the job is cut from: tubes, plates, what to buy, and the files to make them by. */
 export function WholeJob() {
@@ -35,7 +29,7 @@ export function WholeJob() {
   const stem = fileStem(job.name);
   const weighs = [
     ...cut.bars.map(({ mass }) => mass),
-    ...[...cut.braces, ...cut.flats].map(({ mass, quantity }) => mass * quantity),
+    ...[...cut.pieces, ...cut.flats].map(({ mass, quantity }) => mass * quantity),
   ].reduce((sum, kg) => sum + kg, 0);
 
   async function sheets() {
@@ -78,17 +72,17 @@ export function WholeJob() {
               <td>{saySection(bar.bar.section, tape)}</td>
             </tr>
           ))}
-          {cut.braces.map((brace) => (
-            <tr key={brace.id}>
+          {cut.pieces.map((piece) => (
+            <tr key={piece.id}>
               <th scope="row">
-                {brace.name}
+                {piece.name}
                 <span className="hint"> cut to fit, once both ends are marked</span>
               </th>
               <td>
-                {brace.quantity > 1 && `${brace.quantity} × `}
-                {sayLength(brace.length + brace.spare, tape)}
+                {piece.quantity > 1 && `${piece.quantity} × `}
+                {sayLength(piece.length + piece.spare, tape)}
               </td>
-              <td>{saySection(brace.section, tape)}</td>
+              <td>{saySection(piece.section, tape)}</td>
             </tr>
           ))}
         </tbody>

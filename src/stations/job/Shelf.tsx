@@ -50,7 +50,7 @@ export const Shelf = memo(function Shelf({ jobId }: Props) {
         </Button>
         <FileButton
           name="job"
-          accept=".json,.zip,application/json,application/zip"
+          accept=".json,.zip,.pdf,application/json,application/zip,application/pdf"
           onFile={(file) => void import('./takeIn').then(({ takeIn }) => takeIn(file, file.name))}
         >
           Import a job file

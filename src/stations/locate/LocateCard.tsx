@@ -4,6 +4,7 @@ import { setPreferences, usePreferences, type LocatePart } from '@/store/prefere
 import { Caution } from '@/ui/cards/Card';
 import { StationStripe } from '@/ui/stripe/StationStripe';
 import { useLocate } from '@/workers/locate';
+import { FindPart } from '@/stations/locate/find/FindPart';
 import { ForcesPart } from '@/stations/locate/forces/ForcesPart';
 import { HeightsPart } from '@/stations/locate/heights/HeightsPart';
 import { LinksPart } from '@/stations/locate/members/LinksPart';
@@ -18,6 +19,7 @@ const PARTS: { value: LocatePart; label: string }[] = [
   { value: 'room', label: 'Room' },
   { value: 'forces', label: 'Forces' },
   { value: 'heights', label: 'Heights' },
+  { value: 'find', label: 'Find' },
 ];
 const CARDS = {
   bar: SidewaysPart,
@@ -25,6 +27,7 @@ const CARDS = {
   room: RoomPart,
   forces: ForcesPart,
   heights: HeightsPart,
+  find: FindPart,
 };
 
 /** Lays out what holds the axle: sideways, lengthwise; the room it needs to move; and what its members carry. */

@@ -9,7 +9,7 @@ import { sayLength } from '@/core/units/length';
 import { without } from '@/core/job/edits/omit';
 import { useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/fields/LengthField';
-import { useJobAgreement } from '@/workers/search';
+import { useJobAgreement } from '@/workers/choosing/search';
 import { putPlace } from './place';
 import { SIDES, type Side } from '@/core/geometry/side';
 import type { Job } from '@/core/job/jobSchema';

@@ -1,7 +1,7 @@
 'use client';
 import { Select } from 'antd';
 import { withParts } from '@/core/job/edits/parts';
-import { barOf, type Bar } from '@/core/job/parts';
+import { barOf, threadedEnds, type Bar } from '@/core/job/made/parts';
 import { METAL_NAMES, METALS, type MetalName } from '@/core/materials/metals';
 import { THREAD_NAMES, type ThreadName } from '@/core/materials/threads';
 import type { BarSection } from '@/core/strength/bar';
@@ -56,7 +56,8 @@ export function BarFields({ part }: { part: string }) {
         legend="Section"
         options={SHAPES}
         value={section.shape}
-        onPick={(shape) => put({ section: shaped(bar, shape) })}
+        // Plate is not sold as tube, nor tube as plate: the metal is what is usual for the new shape.
+        onPick={(shape) => put({ section: shaped(bar, shape), metal: undefined })}
       />
       {section.shape !== 'flat' && length('od', 'Diameter', 150)}
       {section.shape === 'tube' && length('wall', 'Wall', section.od / 2, true)}
@@ -71,28 +72,32 @@ export function BarFields({ part }: { part: string }) {
           options={METAL_NAMES.map((name) => ({ value: name, label: METALS[name].name }))}
         />
       </label>
-      <label>
-        <span className="length-label">Thread of its ends</span>
-        <Select<ThreadName>
-          aria-label="Thread of its ends"
-          value={bar.thread}
-          onChange={(thread) => put({ thread })}
-          options={THREAD_NAMES.map((name) => ({ value: name, label: name }))}
-        />
-      </label>
-      <NumberField
-        field={`parts/${part}/rated`}
-        label="Rod ends, their maker’s rating"
-        showLabel
-        value={bar.rated === null ? null : FORCE.shown(bar.rated, job.tape)}
-        least={1}
-        most={FORCE.shown(10_000_000, job.tape)}
-        unit={FORCE.sign(job.tape)}
-        decimals={0}
-        placeholder="not told"
-        onEnter={(value, typed) => type('rated', typed, { rated: FORCE.read(value, job.tape) })}
-        onClear={() => type('rated', null, { rated: undefined })}
-      />
+      {threadedEnds(bar).length > 0 && (
+        <>
+          <label>
+            <span className="length-label">Thread of its ends</span>
+            <Select<ThreadName>
+              aria-label="Thread of its ends"
+              value={bar.thread}
+              onChange={(thread) => put({ thread })}
+              options={THREAD_NAMES.map((name) => ({ value: name, label: name }))}
+            />
+          </label>
+          <NumberField
+            field={`parts/${part}/rated`}
+            label="Rod ends, their maker’s rating"
+            showLabel
+            value={bar.rated === null ? null : FORCE.shown(bar.rated, job.tape)}
+            least={1}
+            most={FORCE.shown(10_000_000, job.tape)}
+            unit={FORCE.sign(job.tape)}
+            decimals={0}
+            placeholder="not told"
+            onEnter={(value, typed) => type('rated', typed, { rated: FORCE.read(value, job.tape) })}
+            onClear={() => type('rated', null, { rated: undefined })}
+          />
+        </>
+      )}
     </div>
   );
 }

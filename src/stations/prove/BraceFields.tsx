@@ -1,7 +1,7 @@
 'use client';
 import { Checkbox } from 'antd';
 import { usualBrace, withParts } from '@/core/job/edits/parts';
-import type { Bracket } from '@/core/job/bracketParts';
+import type { Bracket } from '@/core/job/made/bracketParts';
 import type { Brace } from '@/core/job/slices/parts';
 import type { LinkMember } from '@/core/rig/members/link';
 import { edit, enter, useJobPart } from '@/store/jobStore';

@@ -1,12 +1,21 @@
 'use client';
 import { Checkbox, Select } from 'antd';
 import { boltFor } from '@/core/fabricate/boltStack';
-import { tabDrawing } from '@/core/fabricate/plates';
+import { foldedDrawing, foldedFault } from '@/core/fabricate/plates/folded';
+import { tabDrawing } from '@/core/fabricate/plates/plates';
 import { systemOf } from '@/core/units/tape';
 import { sayLength } from '@/core/units/length';
 import { withParts } from '@/core/job/edits/parts';
-import { bracketOf, fastenedTo, type Bracket, tabOf } from '@/core/job/bracketParts';
-import { type LinkEnd } from '@/core/job/parts';
+import {
+  bracketOf,
+  fastenedTo,
+  foldedOf,
+  forkAt,
+  stackOf,
+  type Bracket,
+  tabOf,
+} from '@/core/job/made/bracketParts';
+import { type LinkEnd } from '@/core/job/made/parts';
 import type { BracketPart } from '@/core/job/slices/parts';
 import {
   BOLT_GRADE_NAMES,
@@ -20,6 +29,7 @@ import {
   type MetalName,
 } from '@/core/materials/metals';
 import type { LinkMember } from '@/core/rig/members/link';
+import { boltWayIn, sayBoltWay } from '@/core/prove/faults/boltWays';
 import { edit, enter, useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/fields/LengthField';
 import { NumberField } from '@/ui/fields/NumberField';
@@ -65,12 +75,21 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
       onEnter={(mm, typed) => type(key, typed, { [key]: mm })}
     />
   );
-  const bolt = boltFor(bracket, systemOf(job.tape));
+  const stack = stackOf(job, link, end);
+  const bolt = boltFor(stack, systemOf(job.tape));
+  const fork = forkAt(job, link, end);
+  const bent = foldedOf(job, link, end);
+  const folded = bent && !foldedFault(bent) ? bent : null;
+  const way = boltWayIn(job)(link, end);
   const say = (mm: number) => sayLength(mm, job.tape);
   const rail = fastenedTo(job, link, end) === 'rail';
   return (
     <div className="prove-fields">
-      <FlatPicture drawing={tabDrawing(tabOf(job, link, end))} name="One of its plates, as it is cut" />
+      {folded ? (
+        <FlatPicture drawing={foldedDrawing(folded)} name="Its plates and web laid flat, with their folds" />
+      ) : (
+        <FlatPicture drawing={tabDrawing(tabOf(job, link, end))} name="One of its plates, as it is cut" />
+      )}
       <label>
         <span className="length-label">Metal</span>
         <Select<MetalName>
@@ -103,17 +122,45 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
           onEnter={(od, typed) => type('seat', typed, { seat: { on: 'round', od } })}
         />
       )}
-      <Checkbox checked={bracket.planes === 2} onChange={(e) => put({ planes: e.target.checked ? 2 : 1 })}>
-        plates on both sides of the eye
-      </Checkbox>
-      <Checkbox
-        checked={bracket.boxed}
-        disabled={bracket.planes === 1}
-        onChange={(e) => put({ boxed: e.target.checked })}
-      >
-        boxed by a web
-      </Checkbox>
-      {BOLT.map(length)}
+      {fork ? (
+        <p className="hint">One plate, between the two of the bar’s fork.</p>
+      ) : (
+        <>
+          <Checkbox
+            checked={bracket.planes === 2}
+            onChange={(e) => put({ planes: e.target.checked ? 2 : 1 })}
+          >
+            plates on both sides of the eye
+          </Checkbox>
+          <Checkbox
+            checked={bracket.boxed}
+            disabled={bracket.planes === 1}
+            onChange={(e) => put({ boxed: e.target.checked })}
+          >
+            boxed by a web
+          </Checkbox>
+          {bracket.boxed && bracket.planes === 2 && !bracket.seat && (
+            <Checkbox
+              checked={bracket.bend !== null}
+              onChange={(e) => put({ bend: e.target.checked ? bracket.plate : undefined })}
+            >
+              plates and web folded from one
+            </Checkbox>
+          )}
+          {bracket.bend !== null && (
+            <LengthField
+              field={`parts/${part}/bend`}
+              label="Inside radius of its folds"
+              showLabel
+              mm={bracket.bend}
+              least={0}
+              most={50}
+              onEnter={(bend, typed) => type('bend', typed, { bend })}
+            />
+          )}
+        </>
+      )}
+      {BOLT.filter(([key]) => !fork || key !== 'middle').map(length)}
       <label>
         <span className="length-label">Bolt’s grade</span>
         <Select<BoltGrade>
@@ -131,7 +178,8 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
         last tab
         {bolt.extraWashers > 0 &&
           `, its nut wants ${bolt.extraWashers} washer${bolt.extraWashers > 1 ? 's' : ''} more to have thread`}
-        . Head where a later spacer does not cover it; room for two wrenches.
+        . {way && sayBoltWay(way, job)} Where a part goes over it later, its head is what that covers, not its
+        nut.
       </p>
       {length(['leg', 'Leg of the fillet', 1, 30])}
       <NumberField

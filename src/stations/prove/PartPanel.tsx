@@ -1,7 +1,7 @@
 'use client';
 import { Checkbox, Select } from 'antd';
 import { isParted, withParted } from '@/core/job/edits/parts';
-import { mirrorOf } from '@/core/job/parts';
+import { mirrorOf } from '@/core/job/made/parts';
 import type { Job } from '@/core/job/jobSchema';
 import { partName, spokenPart } from '@/core/provenance/inputs';
 import { weakestFirst } from '@/core/prove/prove';

@@ -1,8 +1,8 @@
 'use client';
 import { withStrength, withWanted } from '@/core/job/edits/parts';
 import type { Job } from '@/core/job/jobSchema';
-import { bracketOf } from '@/core/job/bracketParts';
-import { barOf, FROM_MEMORY, LINK_ENDS, metalOf, threadedMetal } from '@/core/job/parts';
+import { bracketOf } from '@/core/job/made/bracketParts';
+import { barOf, FROM_MEMORY, LINK_ENDS, metalOf, threadedMetal } from '@/core/job/made/parts';
 import type { Strength } from '@/core/job/slices/parts';
 import { LIMITS } from '@/core/materials/limits';
 import { METAL_NAMES, type MetalName, type StrengthName } from '@/core/materials/metals';

@@ -11,7 +11,7 @@ import { COVERAGE } from '@/core/survey/uncertainty';
 import { sayValue } from '@/core/units/values';
 import { edit, useJob } from '@/store/jobStore';
 import { setPreferences } from '@/store/preferences';
-import { useJobAgreement } from '@/workers/search';
+import { useJobAgreement } from '@/workers/choosing/search';
 import { Verdicts } from '@/ui/cards/Verdicts';
 import { Within } from '@/ui/figures/Within';
 import { SIDES } from '@/core/geometry/side';

@@ -6,7 +6,7 @@ import { floorOf, isSound } from '@/core/survey/floor';
 import { toBeMended } from '@/core/record/inspection';
 import { formatDegrees } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
-import { useJobAgreement } from '@/workers/search';
+import { useJobAgreement } from '@/workers/choosing/search';
 import { PaperLine } from '@/ui/cards/Card';
 import { Within } from '@/ui/figures/Within';
 

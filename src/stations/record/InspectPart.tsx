@@ -6,7 +6,7 @@ import { INSPECTION, inspectionChecks } from '@/core/record/inspection';
 import { edit, useJob } from '@/store/jobStore';
 import { Caution } from '@/ui/cards/Card';
 import { Verdicts } from '@/ui/cards/Verdicts';
-import { Photos } from './Photos';
+import { Photos } from '@/ui/photos/Photos';
 import { FINDINGS, type FindingState, type InspectionId } from '@/core/job/slices/record';
 
 const WORDS: Record<FindingState, string> = {

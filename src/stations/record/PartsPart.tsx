@@ -2,7 +2,7 @@
 import { asRead } from '@/core/verdict/verdict';
 import { Button, Segmented } from 'antd';
 import { Input } from '@/ui/fields/textInput';
-import { madeUp } from '@/core/job/parts';
+import { madeUp } from '@/core/job/made/parts';
 import { memberName } from '@/core/rig/names';
 import { isCheckedIn, partsChecks, usualParts } from '@/core/record/partsList';
 import { sayLength } from '@/core/units/length';

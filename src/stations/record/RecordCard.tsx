@@ -4,7 +4,7 @@ import { Segmented } from 'antd';
 import { stillNeeded } from '@/core/record/plan';
 import { useJob } from '@/store/jobStore';
 import { setPreferences, usePreferences, type RecordPart } from '@/store/preferences';
-import { useJobAgreement } from '@/workers/search';
+import { useJobAgreement } from '@/workers/choosing/search';
 import { CardHead } from '@/ui/cards/Card';
 import { StationStripe } from '@/ui/stripe/StationStripe';
 import { AgreePart } from './AgreePart';
@@ -39,7 +39,7 @@ export function RecordCard() {
         </CardHead>
         <Segmented
           block
-          className="parts-of-record"
+          className="parts-of-card"
           options={(Object.keys(PARTS) as RecordPart[]).map((value) => ({
             value,
             label: value === 'agree' && looks > 0 ? `Agree? ${looks}` : PARTS[value].word,

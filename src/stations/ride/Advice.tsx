@@ -2,7 +2,7 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import { CASTER, PINION } from '@/core/ride/asSet';
-import { stepOf, turnsFor } from '@/core/ride/adjusters';
+import { stepOf, turnsFor } from '@/core/ride/turns/adjusters';
 import { capital } from '@/core/rig/names';
 import { gapsBelieved } from '@/core/ride/onGround';
 import { armWork, type ArmWork } from '@/core/ride/armWork';
@@ -11,7 +11,7 @@ import { formatDecimal, formatDegrees, formatLength, sayLength } from '@/core/un
 import { sayTurns } from '@/core/units/turns';
 import type { Tape } from '@/core/units/tape';
 import { edit, useJob, useJobPart } from '@/store/jobStore';
-import { MOST_ROUNDS, MOST_TURNS } from '@/core/job/slices/ride';
+import { MOST_ROUNDS, MOST_TURNS } from '@/core/job/slices/work/ride';
 import { Full } from '@/ui/cards/Full';
 import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { Frac } from '@/ui/figures/Frac';

@@ -16,7 +16,7 @@ import { QuantityField } from '@/ui/fields/QuantityField';
 import { Within } from '@/ui/figures/Within';
 import { SIDES } from '@/core/geometry/side';
 import type { Job } from '@/core/job/jobSchema';
-import { BELIEFS, type Belief } from '@/core/job/slices/ride';
+import { BELIEFS, type Belief } from '@/core/job/slices/work/ride';
 
 type Ride = Job['ride'];
 const put = (field: string, typed: string | null, change: (ride: Ride) => Partial<Ride>) =>

@@ -8,7 +8,7 @@ import { sayLength } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
 import { CardHead, Caution } from '@/ui/cards/Card';
 import { StationStripe } from '@/ui/stripe/StationStripe';
-import { Adjusters } from './Adjusters';
+import { Adjusters } from './adjusters/Adjusters';
 import { Advice } from './Advice';
 import { AsSetSheet } from './AsSetSheet';
 import { Front } from './Front';

@@ -1,78 +1,35 @@
 'use client';
-import { jobConditions } from '@/core/bench/holdPoint';
-import { workBar } from '@/core/job/jobValues';
-import { isVerified, release } from '@/core/weld/holdPoint';
-import { useJob } from '@/store/jobStore';
-import { useStopsOf } from '@/workers/advice';
-import { useJobAgreement } from '@/workers/search';
-import { CardHead, Caution } from '@/ui/cards/Card';
-import { ConditionRow } from './ConditionRow';
-import { Joint } from './Joint';
-import { WeldLog } from './WeldLog';
+import { Segmented } from 'antd';
+import { setPreferences, usePreferences, type WeldPart } from '@/store/preferences';
+import { BookPart } from './BookPart';
+import { ClosePart } from './close/ClosePart';
+import { HoldPart } from './hold/HoldPart';
+import { PlanPart } from './plan/PlanPart';
+import { TorquePart } from './torque/TorquePart';
 import './weld.css';
-import { BRACKETS } from '@/core/job/slices/fields';
-import type { Condition, Step } from '@/core/weld/conditions';
 
-const STEPS: Record<Step, string> = { tack: 'Before tacking', weld: 'Before finish-welding' };
+const PARTS: Record<WeldPart, { word: string; part: () => React.ReactNode }> = {
+  plan: { word: 'Plan', part: PlanPart },
+  hold: { word: 'Hold', part: HoldPart },
+  close: { word: 'Close?', part: ClosePart },
+  torque: { word: 'Torque', part: TorquePart },
+  book: { word: 'Book', part: BookPart },
+};
 
-/** The hold point: what must be true before a bracket is tacked, and again before it is finish-welded. */
+/** The order of work, what must be true before a bracket is welded, and how tight everything is. */
 export function WeldCard() {
-  const job = useJob();
-  const member = workBar(job)?.id;
-  const conditions = jobConditions(job, useJobAgreement(job), useStopsOf(job, member));
-  const next = conditions.find((c) => !isVerified(c));
-  if (member === undefined)
-    return (
-      <>
-        <CardHead title="Hold before welding">
-          No bar holds this axle, so there is no bracket of one to weld. Put one on at Locate.
-        </CardHead>
-        <WeldLog log={job.weld.log} end={job.rig.end} />
-      </>
-    );
+  const part = usePreferences((s) => s.weld);
+  const Part = PARTS[part].part;
   return (
     <>
-      <CardHead title="Hold before welding">{sumUp(conditions)}</CardHead>
-      <div className="joints">
-        {BRACKETS.map((bracket) => (
-          <Joint
-            key={`${member} ${bracket}`}
-            member={member}
-            bracket={bracket}
-            tack={release(conditions, 'tack')}
-            weld={release(conditions, 'weld')}
-          />
-        ))}
-      </div>
-      <Caution>
-        Battery and modules disconnected, fuel and brake lines out of the heat, tank out or well away, a fire
-        watch with an extinguisher, ventilation, eye and skin cover. A suspension weld carries lives: a
-        qualified welder makes or inspects it; local inspection rules come first.
-      </Caution>
-      {(Object.keys(STEPS) as Step[]).map((step) => (
-        <section key={step} className="section">
-          <h2>{STEPS[step]}</h2>
-          <ul className="conditions">
-            {conditions
-              .filter((c) => c.step === step)
-              .map((c) => (
-                <ConditionRow key={`${member} ${c.id}`} member={member} condition={c} next={c === next} />
-              ))}
-          </ul>
-        </section>
-      ))}
-      <WeldLog log={job.weld.log} end={job.rig.end} />
+      <Segmented
+        block
+        className="parts-of-card no-print"
+        options={(Object.keys(PARTS) as WeldPart[]).map((value) => ({ value, label: PARTS[value].word }))}
+        value={part}
+        onChange={(weld) => setPreferences({ weld })}
+      />
+      <Part />
     </>
   );
-}
-
-function sumUp(conditions: Condition[]): string {
-  const tack = conditions.filter((c) => c.step === 'tack');
-  const verified = tack.filter(isVerified).length;
-  const broken = tack.filter((c) => c.stripe.kind === 'broken').length;
-  const open = tack.length - verified - broken;
-  const parts = [`${verified} of ${tack.length} hold and are striped`];
-  if (broken) parts.push(`${broken} changed since ${broken === 1 ? 'it was' : 'they were'} checked`);
-  if (open) parts.push(`${open} still to check`);
-  return `With the car on its own weight. ${parts.join('; ')}.`;
 }

@@ -2,8 +2,8 @@ import type { Obstacle } from '@/core/rig/schema';
 import { edit } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
 import type { Point } from '@/core/geometry/vector';
-import { isCarsOwn } from '@/core/job/bodyNames';
-import { withBodies } from '@/core/job/bodies';
+import { isCarsOwn } from '@/core/job/bodies/bodyNames';
+import { withBodies } from '@/core/job/bodies/bodies';
 import type { Job } from '@/core/job/jobSchema';
 
 /** Changes one of the things in the way, set as it stands at ride height. */

@@ -34,7 +34,7 @@ const bundleSchema = z.strictObject({
           .array(
             z.strictObject({
               file: name,
-              item: z.string().check(z.maxLength(60)),
+              item: z.string().check(z.maxLength(160)),
               at: z.string().check(z.maxLength(40)),
             }),
           )

@@ -11,9 +11,20 @@ import { freshId } from '../storage/ids';
 import { checkedPicture } from '../storage/pictures';
 import { keepSnapshot } from '../storage/snapshots';
 import type { Packed } from './bundle';
+import type { BookPhoto } from '@/core/book/book';
 
 // The zip is loaded when the first is made or read.
 const bundle = () => import('./bundle');
+
+/** What goes into the build book of the job on the bench: its photographs, and the job with them as a file. */
+export async function forBook(id: string): Promise<{ photos: BookPhoto[]; file: OutFile }> {
+  const rows = await photosOfJob(id);
+  const photos = await Promise.all(
+    rows.map(async ({ item, at, image }) => ({ item, at, jpeg: new Uint8Array(await image.arrayBuffer()) })),
+  );
+  const { name, blob } = await jobFile(id, true);
+  return { photos, file: { name, blob } };
+}
 
 export type OutFile = { name: string; blob: Blob };
 
@@ -82,14 +93,28 @@ export async function takeInFile(file: Blob): Promise<Taken> {
 }
 
 /**
- * The jobs of a job file, or of a zip of jobs with their photos.
+ * The jobs of a job file, of a zip of jobs with their photos, or of a build book that has either in it.
  *
  * @throws InputError when it is damaged or too large
  */
 export async function jobsIn(file: Blob): Promise<Packed[]> {
   if ((await file.slice(0, 2).text()) === 'PK') return (await bundle()).unpacked(file);
+  if ((await file.slice(0, 5).text()) === '%PDF-') return inBook(file);
   if (file.size > LARGEST_FILE) throw new InputError('', 'larger than 32 MB, the most that is read');
   return [{ job: readJob(await file.text()), photos: [] }];
+}
+
+/** The most that is read of a build book, bytes: two hundred photographs, twice over. */
+const LARGEST_BOOK = 256 * 2 ** 20;
+
+async function inBook(file: Blob): Promise<Packed[]> {
+  if (file.size > LARGEST_BOOK)
+    throw new InputError('', 'larger than 256 MB, the most that is read of a book');
+  const { attachmentsIn } = await import('@/core/fabricate/attachments');
+  const found = await attachmentsIn(new Uint8Array(await file.arrayBuffer())).catch(() => []);
+  const job = found.find(({ name }) => /\.pellik\.(json|zip)$/.test(name));
+  if (!job) throw new InputError('', 'a build book made by Pellik: this document has no job in it');
+  return jobsIn(new Blob([new Uint8Array(job.bytes)]));
 }
 
 async function isHere({ job, photos }: Packed): Promise<boolean> {

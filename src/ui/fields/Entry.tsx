@@ -14,7 +14,7 @@ import {
 import type { ReadingUnit } from '@/core/units/values';
 import { setTarget } from '@/store/instruments';
 import { setPreferences } from '@/store/preferences';
-import { PadDock, usePadded } from './PadDock';
+import { PadDock, usePadded } from './pad/PadDock';
 import { useEntry, type EntryText } from './useEntry';
 import { useStable } from '@/ui/useStable';
 import './field.css';

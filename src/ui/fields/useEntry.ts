@@ -64,7 +64,7 @@ export function useEntry<T>({ field, shown, read, onEnter, onClear, onNothing }:
       else enter();
     },
     /** What a gauge sends passes the same gate as what is typed. */
-    takeFromGauge: (text: string, by: ToolName) => {
+    takeFromGauge: (text: string, by?: ToolName) => {
       setInsisted(true);
       take(text, by);
     },

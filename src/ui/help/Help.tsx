@@ -23,7 +23,7 @@ export function Help({
 }) {
   const single = usePreferences((s) => s.keys);
   const keys: [string, string][] = [
-    [`1 – ${stations.length}`, `The stations: ${stations.join(', ')}`],
+    ['1 – 9, 0', `The stations: ${stations.join(', ')}`],
     ['↑  ↓', 'Both wheels up, both down'],
     ['←  →', 'Left wheel up, right wheel up, the other down'],
     ['Home', 'Back to ride height'],

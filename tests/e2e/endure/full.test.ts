@@ -53,7 +53,8 @@ test('a list that is full says so where it is filled, and what is there stays', 
   await hands.press('Add a line');
   await hands.reads('.tools', '200 lines in this list');
   expect(await disabled('//button[normalize-space()="Add a line"]')).toBe(true);
-  await hands.station(8, 'Hold');
+  await hands.station(8, '');
+  await hands.part('Hold');
   await hands.reads('[data-bracket=frame]', '500 entries in the record');
   expect(await disabled('//*[@data-bracket="frame"]//button[contains(@class, "deed")]')).toBe(true);
   await hands.station(9, 'Centre');

@@ -208,7 +208,7 @@ export class Hands {
   async choose(label: string, option: string): Promise<void> {
     await this.clickOn(`//*[@aria-label="${label}"]/ancestor::*[contains(@class, "ant-select")][1]`);
     await this.clickOn(
-      `//*[contains(@class, "ant-select-dropdown") and not(contains(@class, "ant-select-dropdown-hidden"))]//*[contains(@class, "ant-select-item-option-content")][starts-with(normalize-space(), "${option}")]`,
+      `//*[contains(@class, "ant-select-item-option-content")][starts-with(normalize-space(), "${option}")][not(ancestor::*[contains(@class, "ant-select-dropdown-hidden")])]`,
     );
   }
 

@@ -1,6 +1,6 @@
 /**
  * Reads a PDF with `pdfjs-dist` in a process of its own, as it is a module that Jest does not load: prints, page by page, its size, the boxes
- * of the paths that are stroked on it, mm from its lower left corner, and its words.
+ * of the paths that are stroked on it, mm from its lower left corner, its words, and where each of them ends.
  */
 import { readFileSync } from 'node:fs';
 import { getDocument, OPS, Util, VerbosityLevel } from 'pdfjs-dist/legacy/build/pdf.mjs';
@@ -38,6 +38,12 @@ for (let n = 1; n <= pdf.numPages; n++) {
     if (fn === OPS.constructPath && args[0] === OPS.stroke) boxes.push(boxOf(args[2], matrix));
   });
   const { items } = await page.getTextContent();
-  pages.push({ width: width * MM, height: height * MM, boxes, words: items.map(({ str }) => str) });
+  pages.push({
+    width: width * MM,
+    height: height * MM,
+    boxes,
+    words: items.map(({ str }) => str),
+    ends: items.map(({ transform, width: long }) => (transform[4] + long) * MM),
+  });
 }
 process.stdout.write(JSON.stringify(pages));

@@ -4,7 +4,7 @@ import { checkJob } from '@/core/advice/check';
 import { lookAt, type Look } from '@/core/advice/look';
 import { usualOtherEnd } from '@/core/balance/otherEnd';
 import { applyReadings, USUAL_MASSES } from '@/core/job/applyReadings';
-import { BODY_SIZES, sizeOf, type BodySize } from '@/core/job/bodySizes';
+import { BODY_SIZES, sizeOf, type BodySize } from '@/core/job/bodies/bodySizes';
 import { withBody } from '@/core/job/edits/bodies';
 import { withFrameMoved } from '@/core/job/edits/frameHeight';
 import { withLayout } from '@/core/job/edits/layout';

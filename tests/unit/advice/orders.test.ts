@@ -3,7 +3,7 @@ import { ordersOf } from '@/core/advice/orders';
 import type { Job } from '@/core/job/jobSchema';
 import { LIMITS } from '@/core/materials/limits';
 import { orNone } from '@/core/rig/read';
-import { stepOf } from '@/core/ride/adjusters';
+import { stepOf } from '@/core/ride/turns/adjusters';
 import { settingOf, type Setting } from '@/core/ride/alignment';
 import { proposedPinion, wantedPinion } from '@/core/ride/targets';
 import { plausibleCar } from '../../support/plausible';

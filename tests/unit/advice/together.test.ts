@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { lookAt } from '@/core/advice/look';
 import type { Job } from '@/core/job/jobSchema';
 import { withRoll } from '@/core/job/edits/roll';
-import { decimalsBeside, degreesBeside } from '@/core/units/length';
+import { degreesBeside, numberBeside } from '@/core/units/length';
 import { orNone } from '@/core/rig/read';
 import { plausibleCar } from '../../support/plausible';
 
@@ -89,10 +89,13 @@ test('a number past its limit is never said as the limit itself', () => {
   fc.assert(
     fc.property(limit, fc.double({ min: 2e-4, max: 5, noNaN: true }), fc.boolean(), (of, by, over) => {
       const value = over ? of + by : of - by;
-      const said = value.toFixed(decimalsBeside(value, of, 1));
+      const said = numberBeside(value, of, 1);
       expect(Number(said)).not.toBe(of);
+      expect(Math.abs(Number(said) - value)).toBeLessThanOrEqual(0.0501);
+      expect(said).not.toMatch(/^-0\.?0*$/);
       expect(degreesBeside(value, of)).toBe(`${said}°`);
       expect(degreesBeside(of, of)).toBe(`${of.toFixed(1)}°`);
     }),
+    { examples: [[4, 4.000000000000001, false]] },
   );
 });

@@ -2,7 +2,7 @@ import { clearances } from '@/core/clearance/clearance';
 import { nearestHole } from '@/core/job/bracketHoles';
 import { axialRate } from '@/core/materials/joints';
 import { assemble } from '@/core/kinematics/mechanism';
-import { travelMap } from '@/core/locate/travelMap';
+import { travelMap } from '@/core/locate/travel/travelMap';
 import { locateInput } from '@/core/locate/types';
 import { findWarnings } from '@/core/locate/warnings';
 import { readRig } from '@/core/rig/read';
@@ -14,7 +14,7 @@ import { newJob } from '@/core/job/newJob';
 import { withBends, withJoints, withMounts } from '@/core/job/edits/mounts';
 import { withLayout } from '@/core/job/edits/layout';
 import { workBar } from '@/core/job/jobValues';
-import { MEMBER_KITS, kitsToAdd, withoutMembers, withKit, type KitName } from '@/core/job/edits/memberKits';
+import { MEMBER_KITS, kitsToAdd, withoutMembers, withKit, type KitName } from '@/core/job/edits/members/kits';
 import { settingOf } from '@/core/ride/alignment';
 
 const bare = newJob('check', 'Check', 'mm');

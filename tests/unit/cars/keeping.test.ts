@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { analyseLocate } from '@/core/locate/analyse';
-import { reachedPoints } from '@/core/locate/travelCurve';
-import { travelMap } from '@/core/locate/travelMap';
+import { reachedPoints } from '@/core/locate/travel/travelCurve';
+import { travelMap } from '@/core/locate/travel/travelMap';
 import { assemble } from '@/core/kinematics/mechanism';
 import { isReached } from '@/core/kinematics/pose';
 import { analyseRoll } from '@/core/roll/analyse';

@@ -5,7 +5,7 @@ import { InputError, readRig } from '@/core/rig/read';
 import type { Rig } from '@/core/rig/schema';
 import { solveRig } from '@/core/bench/solveRig';
 import { everyLayout } from '../../support/layouts';
-import { carried } from '../../support/rigs';
+import { carried } from '../../support/rigs/rigs';
 import type { Point } from '@/core/geometry/vector';
 import type { Member } from '@/core/rig/members/members';
 

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { adjusterOf, perTurn } from '@/core/ride/adjusters';
+import { adjusterOf, perTurn } from '@/core/ride/turns/adjusters';
 import { settingOf } from '@/core/ride/alignment';
 import { settingBars } from '@/core/ride/alignmentBars';
-import { turnEffects } from '@/core/ride/turnEffects';
+import { turnEffects } from '@/core/ride/turns/turnEffects';
 import type { Job } from '@/core/job/jobSchema';
 import { assemble } from '@/core/kinematics/mechanism';
 import type { Member } from '@/core/rig/members/members';

@@ -16,7 +16,7 @@ import type { Obstacle, Rig } from '@/core/rig/schema';
 import type { Member } from '@/core/rig/members/members';
 import { usualShock, usualSprings } from '@/core/springs/springDesign';
 import { located } from '../../support/locate';
-import { carried } from '../../support/rigs';
+import { carried } from '../../support/rigs/rigs';
 
 const at = '2026-01-01T00:00:00.000Z';
 const reading = (value: number) => [{ value, typed: String(value), at }];

@@ -9,23 +9,28 @@ import { approachOf } from '@/core/record/jobRecord';
 import { checkRecord } from '@/core/record/recordChecks';
 import { resultUncertainty } from '@/core/locate/resultUncertainty';
 import { heightsOf, schoolsOf } from '@/core/place/heights';
+import { viewsOf } from '@/core/book/views';
+import { dueOf } from '@/core/drive/rechecks';
+import { settingsOf } from '@/core/drive/setUps';
+import { planNow } from '@/core/plan/standing';
+import { torqueSheet } from '@/core/weld/torqueSheet';
 import { removalOrder } from '@/core/place/order';
 import { placeChecks } from '@/core/place/placeChecks';
 import { InputError } from '@/core/rig/read';
 import { asSet } from '@/core/ride/asSet';
 import { preloadOf } from '@/core/ride/preload';
 import { analyseRoll, ROLL_PARTS } from '@/core/roll/analyse';
-import { rollVerdicts } from '@/core/roll/checks';
+import { rollVerdicts } from '@/core/roll/checks/checks';
 import type { Verdict } from '@/core/verdict/verdict';
 import { demoJobs } from '@/store/demo';
 import { DRIVESHAFT, mountsOf, STEERING } from '@/core/rig/mounts';
 import type { Job } from '@/core/job/jobSchema';
 import { travelOf, workBar } from '@/core/job/jobValues';
-import { madeUp, specOf } from '@/core/job/parts';
+import { madeUp, specOf } from '@/core/job/made/parts';
 import { located } from '../../support/locate';
 import { rollInput } from '@/core/roll/input';
 import { withMounts } from '@/core/job/edits/mounts';
-import { withoutMembers } from '@/core/job/edits/memberKits';
+import { withoutMembers } from '@/core/job/edits/members/kits';
 import { settingOf } from '@/core/ride/alignment';
 
 const cars = demoJobs();
@@ -81,6 +86,18 @@ const inWords = (verdicts: Verdict[]) => {
   }
 };
 
+/** The plan, the torque sheet, what is looked at again, the views of the book: each stands, in words without a gap. */
+function workStands(job: Job): void {
+  const plan = planNow(job);
+  const steps = plan.ok ? plan.steps.map(({ task }) => task) : plan.circle;
+  for (const { title, how, expect: then = '' } of steps)
+    expect(`${title} ${how} ${then}`).not.toMatch(/NaN|Infinity|undefined|null|\[object/);
+  for (const { wanted } of torqueSheet(job)) if (wanted !== null) expect(Number.isFinite(wanted)).toBe(true);
+  dueOf(job);
+  expect(unsound(viewsOf(job))).toEqual([]);
+  expect(unsound(settingsOf(job))).toEqual([]);
+}
+
 describe('wherever mounts are typed, and whatever is taken off', () => {
   test('Locate and Roll answer in words or refuse in words', () => {
     fc.assert(
@@ -117,6 +134,7 @@ describe('wherever mounts are typed, and whatever is taken off', () => {
         for (const { hold } of removalOrder(job.rig)) expect(hold).toMatch(/\w+ \w+/);
         for (const c of jobConditions(job, jobAgreement(job), [])) expect(unsound(c)).toEqual([]);
         preloadOf(job);
+        workStands(job);
         for (const { value } of asSet(job)) if (value !== null) expect(Number.isNaN(value)).toBe(false);
         orRefused(() => settingOf(job));
       }),

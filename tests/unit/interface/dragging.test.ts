@@ -15,7 +15,7 @@ import { addObstacles, editObstacle, freeName, shiftObstacle } from '@/store/edi
 import { setRocker, useRocker } from '@/store/rocker';
 import { setPreferences } from '@/store/preferences';
 import { newJob } from '@/core/job/newJob';
-import { isCarsOwn } from '@/core/job/bodyNames';
+import { isCarsOwn } from '@/core/job/bodies/bodyNames';
 import { ownObstacles, workBar } from '@/core/job/jobValues';
 
 const job = () => useJobStore.getState().job!;

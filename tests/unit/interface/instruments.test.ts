@@ -13,16 +13,26 @@ import {
 } from '@/instruments/protocol';
 import { dropsAt, practiceValue, standInLine, type Aim } from '@/instruments/standIns';
 import { steadyValue } from '@/instruments/steady';
-import { sayStep, withDecimals, withDigit, withFraction, withoutLast, withStep } from '@/ui/fields/padKeys';
+import {
+  sayStep,
+  withDecimals,
+  withDigit,
+  withFraction,
+  withoutLast,
+  withStep,
+} from '@/ui/fields/pad/padKeys';
 
 describe('lines of a gauge', () => {
-  const sample = fc.record({
-    gauge: fc.constantFrom(...GAUGES),
-    channel: fc.constantFrom(...CHANNELS),
-    value: fc.integer({ min: -3500, max: 3500 }).map((n) => n / 10),
-    battery: fc.integer({ min: 0, max: 100 }),
-    n: fc.nat(),
-  });
+  const sample = fc
+    .record({
+      gauge: fc.constantFrom(...GAUGES),
+      channel: fc.constantFrom(...CHANNELS),
+      value: fc.integer({ min: -3500, max: 3500 }).map((n) => n / 10),
+      battery: fc.integer({ min: 0, max: 100 }),
+      n: fc.nat(),
+    })
+    // A torque is sent in newton metres to a hundredth.
+    .map((s) => (s.channel === 'torque' ? { ...s, value: 1000 * s.value } : s));
 
   test('what is written is read back', () => {
     fc.assert(
@@ -57,10 +67,39 @@ describe('lines of a gauge', () => {
   });
 });
 
+describe('a torque wrench', () => {
+  const pulls = (wanted: number, name: string, steps: number): number[] =>
+    Array.from({ length: steps }, (_, step) => {
+      const line = standInLine({ unit: 'torque', channel: 'torque', truth: wanted, name }, 'good', step)!;
+      const parsed = parseLine(line);
+      return parsed.ok ? parsed.sample.value : NaN;
+    });
+
+  test('is taken where it clicked, once it is let go, and never while it is pulled', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 10_000, max: 400_000 }), fc.string({ maxLength: 8 }), (wanted, name) => {
+        const values = pulls(wanted, name, 32);
+        const taken = values.map((_, i) => steadyValue(values.slice(0, i + 1), 'torque'));
+        const first = taken.findIndex((v) => v !== null);
+        expect(first).toBeGreaterThan(values.indexOf(Math.max(...values)) - 1);
+        expect(Math.abs(taken[first]! - wanted) / wanted).toBeLessThan(0.03);
+      }),
+      { numRuns: 50 },
+    );
+  });
+
+  test('a hand laid on it is no click', () => {
+    expect(steadyValue([0, 500, 1500, 0, 0], 'torque')).toBeNull();
+    expect(steadyValue([], 'torque')).toBeNull();
+  });
+});
+
 describe('stand-ins', () => {
   const aim = (name: string, unit: Aim['unit'] = 'length'): Aim => ({
     unit,
-    channel: ({ length: 'length', angle: 'angle', weight: 'rear-left' } as const)[unit] as Channel,
+    channel: ({ length: 'length', angle: 'angle', weight: 'rear-left', torque: 'torque' } as const)[
+      unit
+    ] as Channel,
     truth: unit === 'angle' ? -2.5 : 420,
     name,
   });

@@ -1,5 +1,5 @@
 import type { Rig } from '@/core/rig/schema';
-import { NOSE } from '@/core/job/bodyNames';
+import { NOSE } from '@/core/job/bodies/bodyNames';
 import fc from 'fast-check';
 import { readJob, writeJob } from '@/core/job/file';
 import { applyReadings, USUAL_MASSES } from '@/core/job/applyReadings';

@@ -3,15 +3,14 @@ import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { advanceBracket, jobConditions, weldStripe } from '@/core/bench/holdPoint';
 import { readJob, writeJob } from '@/core/job/file';
-import { withoutMembers } from '@/core/job/edits/memberKits';
+import { withoutMembers } from '@/core/job/edits/members/kits';
 import type { Job } from '@/core/job/jobSchema';
 import { workBar } from '@/core/job/jobValues';
 import { newJob } from '@/core/job/newJob';
 import { BRACKETS } from '@/core/job/slices/fields';
-import { JOINT_STATES } from '@/core/job/slices/weld';
 import { linksOf } from '@/core/rig/members/members';
 import { drawStripe } from '@/ui/stripe/stripeEdits';
-import { cutLoose, jointState, NEXT_STATE, release } from '@/core/weld/holdPoint';
+import { cutLoose, jointState, nextState, release, STATES } from '@/core/weld/holdPoint';
 import { measuredKey, stripeKey } from '@/core/weld/conditions';
 
 const NOW = '2026-03-20T10:00:00.000Z';
@@ -89,7 +88,7 @@ describe('what is welded belongs to a bracket of a member', () => {
           const key = `${member}/${bracket}`;
           const now = jointState(j, { member, bracket });
           expect(now).toBe(states.get(key) ?? 'scribed');
-          const next = loose ? 'scribed' : NEXT_STATE[now];
+          const next = loose ? 'scribed' : (nextState(j, { member, bracket })?.to ?? null);
           if (next !== null) {
             states.set(key, next);
             logged++;
@@ -110,7 +109,7 @@ describe('what is welded belongs to a bracket of a member', () => {
   test('the stripe across Weld is whole when every member begun is finished', () => {
     let job = fresh();
     expect(weldStripe(job).kind).toBe('none');
-    for (const bracket of BRACKETS) for (let n = 1; n < JOINT_STATES.length; n++) job = tacked(job, bracket);
+    for (const bracket of BRACKETS) for (let n = 1; n < STATES.welded.length; n++) job = tacked(job, bracket);
     expect(weldStripe(job).kind).toBe('whole');
     expect(weldStripe(tacked(onTheSaw(job, 'upper'), 'frame')).kind).not.toBe('whole');
   });

@@ -8,7 +8,7 @@ import { fileName, fileStem, readJob, writeJob } from '@/core/job/file';
 import { solveRig } from '@/core/bench/solveRig';
 import { InputError, readRig } from '@/core/rig/read';
 import { demoJobs } from '@/store/demo';
-import { threeLink } from '../../support/rigs';
+import { threeLink } from '../../support/rigs/rigs';
 import type { Job } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';
 import { withMounts } from '@/core/job/edits/mounts';

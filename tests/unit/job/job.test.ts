@@ -15,14 +15,14 @@ import { demoJobs } from '@/store/demo';
 import { drawStripe } from '@/ui/stripe/stripeEdits';
 import type { Job } from '@/core/job/jobSchema';
 import { workBar } from '@/core/job/jobValues';
-import { specOf } from '@/core/job/parts';
+import { specOf } from '@/core/job/made/parts';
 import { located } from '../../support/locate';
 import { newJob } from '@/core/job/newJob';
 import { withMounts } from '@/core/job/edits/mounts';
 import { applyReadings } from '@/core/job/applyReadings';
 import { measuredKey, stripeKey } from '@/core/weld/conditions';
 import { settingOf, type BarTurn } from '@/core/ride/alignment';
-import { turnsSoFar } from '@/core/ride/turns';
+import { turnsSoFar } from '@/core/ride/turns/turns';
 
 const NOW = '2026-03-20T10:00:00.000Z';
 const reading = (mm: number, struck?: boolean) => ({

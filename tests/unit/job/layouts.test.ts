@@ -1,4 +1,4 @@
-import { withBodies } from '@/core/job/bodies';
+import { withBodies } from '@/core/job/bodies/bodies';
 import { unsound } from '../../support/numbers';
 import { readJob, writeJob } from '@/core/job/file';
 import { assemble } from '@/core/kinematics/mechanism';

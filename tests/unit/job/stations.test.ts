@@ -12,7 +12,7 @@ import { drawStripe, wipeStripe } from '@/ui/stripe/stripeEdits';
 import { read } from '../../support/car';
 import { unsound } from '../../support/numbers';
 
-const striped = STATIONS.filter((s) => s !== 'weld' && s !== 'job');
+const striped = STATIONS.filter((s) => s !== 'weld' && s !== 'job' && s !== 'drive');
 type Striped = (typeof striped)[number];
 
 /** A change of what each station vouches for, and a word by which it must be told. */

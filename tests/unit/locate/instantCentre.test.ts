@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { assemble } from '@/core/kinematics/mechanism';
 import { isReached } from '@/core/kinematics/pose';
 import { axleToChassis } from '@/core/kinematics/attitude';
-import { FAR_OFF, instantCentrePath } from '@/core/locate/instantCentre';
+import { FAR_OFF, instantCentrePath } from '@/core/locate/travel/instantCentre';
 import type { SideCentre } from '@/core/locate/types';
 import { sayInstantCentre } from '@/core/locate/verdicts/words';
 import { linksOf } from '@/core/rig/members/members';

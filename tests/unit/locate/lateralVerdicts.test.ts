@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { applyReadings } from '@/core/job/applyReadings';
-import { bestBar } from '@/core/locate/bestBar';
+import { bestBar } from '@/core/locate/remedies/bestBar';
 import { withLayout } from '@/core/job/edits/layout';
 import { withMounts } from '@/core/job/edits/mounts';
 import type { Job } from '@/core/job/jobSchema';
@@ -10,7 +10,7 @@ import { reachVerdict } from '@/core/locate/verdicts/lateralVerdicts';
 import { locateVerdicts } from '@/core/locate/verdicts/verdicts';
 import { roomVerdicts } from '@/core/locate/verdicts/roomVerdicts';
 import { sayTravel } from '@/core/locate/verdicts/words';
-import { mostSideways, reachedPoints, rollCentreRange } from '@/core/locate/travelCurve';
+import { mostSideways, reachedPoints, rollCentreRange } from '@/core/locate/travel/travelCurve';
 import type { LocateResult } from '@/core/locate/types';
 import { LIMITS } from '@/core/materials/limits';
 import type { LayoutId } from '@/core/rig/layouts';

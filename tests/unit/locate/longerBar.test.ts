@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { withMounts } from '@/core/job/edits/mounts';
 import type { Job } from '@/core/job/jobSchema';
 import { analyseLocate, findLocate } from '@/core/locate/analyse';
-import { mostSideways, rollCentreRange } from '@/core/locate/travelCurve';
+import { mostSideways, rollCentreRange } from '@/core/locate/travel/travelCurve';
 import { locateInput } from '@/core/locate/types';
 import { locateVerdicts } from '@/core/locate/verdicts/verdicts';
 import { lateralBarOf } from '@/core/rig/roles';

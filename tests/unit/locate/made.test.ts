@@ -15,7 +15,7 @@ import type { Rig } from '@/core/rig/schema';
 import { demoJobs } from '@/store/demo';
 import { everyLayout } from '../../support/layouts';
 import { located } from '../../support/locate';
-import { threeLink } from '../../support/rigs';
+import { threeLink } from '../../support/rigs/rigs';
 
 const drawn = (rig: Rig) => Object.fromEntries(linksOf(rig).map((m) => [m.id, distance(m.chassis, m.axle)]));
 const withLinks = everyLayout.filter(([, rig]) => linksOf(rig).length > 0);

@@ -19,7 +19,7 @@ import { snap, TAPES } from '@/core/units/tape';
 import type { Finding } from '@/core/verdict/verdict';
 import { patternRig } from '../../support/layouts';
 import { located } from '../../support/locate';
-import { carried } from '../../support/rigs';
+import { carried } from '../../support/rigs/rigs';
 
 const about = (spread: number) => fc.double({ min: -spread, max: spread, noNaN: true });
 const nudge = fc.tuple(about(20), about(20), about(50)) as fc.Arbitrary<Point>;

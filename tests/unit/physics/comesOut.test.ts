@@ -1,6 +1,6 @@
 import { comesOut, WAYS } from '@/core/clearance/comesOut';
-import { withBodies } from '@/core/job/bodies';
-import { COVER } from '@/core/job/bodyNames';
+import { withBodies } from '@/core/job/bodies/bodies';
+import { COVER } from '@/core/job/bodies/bodyNames';
 import { withLayout } from '@/core/job/edits/layout';
 import type { Job } from '@/core/job/jobSchema';
 import { ownObstacles } from '@/core/job/jobValues';

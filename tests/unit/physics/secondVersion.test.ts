@@ -9,7 +9,7 @@ import { readRig } from '@/core/rig/read';
 import type { Obstacle, Rig } from '@/core/rig/schema';
 import { solveLoad } from '@/core/statics/equilibrium';
 import { everyLayout, patternRig } from '../../support/layouts';
-import { randomTravel, threeLink } from '../../support/rigs';
+import { randomTravel, threeLink } from '../../support/rigs/rigs';
 
 const read = (rig: object) => readRig(JSON.stringify(rig));
 const ladder = patternRig('ladder-bars-panhard');

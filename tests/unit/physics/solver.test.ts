@@ -7,7 +7,7 @@ import { compileLinkage } from '@/core/kinematics/solver/linkage';
 import { isReached, type Pose } from '@/core/kinematics/pose';
 import { PoseSolver } from '@/core/kinematics/solver/poseSolver';
 import type { Rig } from '@/core/rig/schema';
-import { randomThreeLink, randomTravel, threeLink, withEnds } from '../../support/rigs';
+import { randomThreeLink, randomTravel, threeLink, withEnds } from '../../support/rigs/rigs';
 import type { Point } from '@/core/geometry/vector';
 import { linksOf } from '@/core/rig/members/members';
 

@@ -1,16 +1,18 @@
 import fc from 'fast-check';
-import { BAR_ENDS, barCut } from '@/core/cut/barCut';
-import { cutFiles, jigOf, revisionOf, shoppingList } from '@/core/cut/cutFiles';
+import { barCut } from '@/core/cut/barCut';
+import { BAR_ENDS } from '@/core/job/made/parts';
+import { cutFiles, jigOf, revisionOf } from '@/core/cut/cutFiles';
+import { shoppingList } from '@/core/cut/lists';
 import { jigSets } from '@/core/cut/jig';
 import { jobCut } from '@/core/cut/jobCut';
-import { legsOf, springPlateDrawing, uBoltFor, type SpringPlate } from '@/core/fabricate/springPlate';
+import { legsOf, springPlateDrawing, uBoltFor, type SpringPlate } from '@/core/fabricate/plates/springPlate';
 import { extentsOf } from '@/core/fabricate/vectorFiles';
 import { distance, dot, minus, unit } from '@/core/geometry/vector';
-import { bracketAxes } from '@/core/job/bracketParts';
+import { bracketAxes } from '@/core/job/made/bracketParts';
 import { withAlike, withParts } from '@/core/job/edits/parts';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
-import { springPlateOf } from '@/core/job/springPlate';
+import { springPlateOf } from '@/core/job/made/springPlate';
 import { jointsOf } from '@/core/materials/joints';
 import { linksOf } from '@/core/rig/members/members';
 import { demoJobs } from '@/store/demo';
@@ -197,8 +199,8 @@ test('a brace is cut a quarter of an inch long, comes off the stock with the bar
   const brace = { od: 25.4, wall: 3.048, length: 700, at: 100 };
   const one = withParts(marigold, { brackets: { 'panhard/chassis': { brace } } });
   const both = withParts(one, { brackets: { 'lower-left/chassis': { brace } } });
-  expect(jobCut(marigold).braces).toEqual([]);
-  const { braces, stock } = jobCut(both);
+  expect(jobCut(marigold).pieces).toEqual([]);
+  const { pieces: braces, stock } = jobCut(both);
   expect(braces.map(({ of, quantity }) => [of, quantity])).toEqual([
     ['lower-left/chassis', 2],
     ['panhard/chassis', 1],

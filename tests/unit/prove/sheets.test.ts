@@ -2,7 +2,7 @@ import { Clipper, FillRule, type Path64 } from 'clipper2-ts';
 import fc from 'fast-check';
 import { jobCut } from '@/core/cut/jobCut';
 import { plateSheets, USUAL_SHEET } from '@/core/cut/sheets';
-import { plateDrawing, tabDrawing } from '@/core/fabricate/plates';
+import { plateDrawing, tabDrawing } from '@/core/fabricate/plates/plates';
 import { nestFlats, outlineOf, type Flat, type Laid, type Sheet } from '@/core/fabricate/sheetNesting';
 import { demoJobs } from '@/store/demo';
 

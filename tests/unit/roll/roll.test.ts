@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { stationBasis } from '@/core/bench/stations';
 import { readJob, writeJob } from '@/core/job/file';
-import { railsInTheWay, railsOf } from '@/core/job/frameRails';
+import { railsInTheWay, railsOf } from '@/core/job/bodies/frameRails';
 import { LAYOUT_IDS } from '@/core/rig/layouts';
 import { measured } from '@/core/survey/readings';
 import { InputError } from '@/core/rig/read';
@@ -17,7 +17,7 @@ import {
 } from '@/core/swaybar/swayBarDesign';
 import type { Bend } from '@/core/geometry/bends';
 import { bendSheet } from '@/core/swaybar/bendSchedule';
-import { rollVerdicts } from '@/core/roll/checks';
+import { rollVerdicts } from '@/core/roll/checks/checks';
 import { changed, changedBy, curesFor, LEVERS, type LeverId } from '@/core/roll/levers';
 import { turned } from '@/core/swaybar/armRotation';
 import { springFor } from '@/core/springs/springTravel';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { frameChecks } from '@/core/roll/frameChecks';
+import { frameChecks } from '@/core/roll/checks/frame';
 import { bendSheet } from '@/core/swaybar/bendSchedule';
 import { leastSleeve, runsThrough, sleeveFor } from '@/core/swaybar/throughFrame';
 import { usualBar, usualBladeBar, type BarDesign } from '@/core/swaybar/swayBarDesign';

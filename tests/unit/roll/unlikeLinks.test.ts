@@ -11,7 +11,7 @@ import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';
 import { analyseRoll } from '@/core/roll/analyse';
-import { rollVerdicts } from '@/core/roll/checks';
+import { rollVerdicts } from '@/core/roll/checks/checks';
 import { rollInput } from '@/core/roll/input';
 import { sayLinks } from '@/core/roll/words';
 import {

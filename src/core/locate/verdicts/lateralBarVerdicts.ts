@@ -6,7 +6,7 @@ import type { MountChange } from '@/core/rig/mounts';
 import { formatDegrees, sayLength, sayPast } from '@/core/units/length';
 import { division, downToLine, upToLine, type Tape } from '@/core/units/tape';
 import type { Remedy, Verdict } from '@/core/verdict/verdict';
-import { mostSideways, rollCentreRange } from '../travelCurve';
+import { mostSideways, rollCentreRange } from '@/core/locate/travel/travelCurve';
 import { whileDriven, type LateralRemedies, type LocateInput, type LocateResult } from '../types';
 import { gapVerdict, MAKE_ROOM, roomRemedies } from './gapVerdict';
 import { migrationVerdict, onlyParked, reachVerdict } from './lateralVerdicts';

@@ -9,7 +9,7 @@ import type { Rig } from '@/core/rig/schema';
 import { degreesBeside, sayLength, sayPast } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import type { Verdict } from '@/core/verdict/verdict';
-import { mostSideways, rollCentreRange } from '../travelCurve';
+import { mostSideways, rollCentreRange } from '@/core/locate/travel/travelCurve';
 import type { CurvePoint, LocateInput, LocateResult } from '../types';
 
 /** Looks over layouts that hold the axle sideways without a bar across the car: by a crank, or by links that lean. */

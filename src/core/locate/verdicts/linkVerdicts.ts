@@ -5,7 +5,7 @@ import { kindOf, linksOf } from '@/core/rig/members/members';
 import { memberName, capital } from '@/core/rig/names';
 import { leavesOf } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
-import { decimalsBeside, degreesBeside, formatDegrees, sayLength } from '@/core/units/length';
+import { degreesBeside, formatDegrees, numberBeside, sayLength } from '@/core/units/length';
 import { division, type Tape } from '@/core/units/tape';
 import { whereAt, type Remedy, type Verdict } from '@/core/verdict/verdict';
 import { isSteered } from '../steering/steered';
@@ -45,7 +45,7 @@ function antiSquatVerdict({ use, rig }: LocateInput, { antiSquat }: LinkFindings
   if (antiSquat === null || rig.end === 'front') return null;
   const [least, most] = LIMITS.antiSquat[use];
   const beside = antiSquat < least ? least : most;
-  const shown = `${antiSquat.toFixed(decimalsBeside(antiSquat, beside, 0))} %`;
+  const shown = `${numberBeside(antiSquat, beside, 0)} %`;
   if (antiSquat >= least && antiSquat <= most) {
     return {
       id: 'anti-squat',

@@ -1,4 +1,4 @@
-import { FAR_OFF } from '@/core/locate/instantCentre';
+import { FAR_OFF } from '@/core/locate/travel/instantCentre';
 import type { SideCentre } from '@/core/locate/types';
 import type { Travel } from '@/core/rig/schema';
 import { sayLength } from '@/core/units/length';

@@ -1,4 +1,7 @@
 import type { ReadingUnit } from '@/core/units/values';
+
+/** What is measured of a car as it stands. */
+export type SurveyUnit = Exclude<ReadingUnit, 'torque'>;
 import type { ToolName } from './tools';
 
 /** Where the builder is while measuring, in the order that walks round the car once. */
@@ -8,7 +11,7 @@ export type MeasuringPlace = (typeof MEASURING_PLACES)[number];
 /** What can be read of a car, and how. Readings in the core are mm, degrees and kg. */
 export type QuantityFacts = {
   label: string;
-  unit: ReadingUnit;
+  unit: SurveyUnit;
   /** how to take it, in one line */
   how: string;
   /** what it is for */

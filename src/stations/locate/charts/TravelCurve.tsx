@@ -1,5 +1,5 @@
 'use client';
-import { curveValues, reachedPoints } from '@/core/locate/travelCurve';
+import { curveValues, reachedPoints } from '@/core/locate/travel/travelCurve';
 import { isReached, type SweptPose } from '@/core/kinematics/pose';
 import type { CurvePoint } from '@/core/locate/types';
 import { formatLength, sayLength } from '@/core/units/length';

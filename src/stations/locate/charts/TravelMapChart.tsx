@@ -10,7 +10,7 @@ import {
 } from 'd3';
 import { useEffect, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { SweptPose } from '@/core/kinematics/pose';
-import type { TravelMap } from '@/core/locate/travelMap';
+import type { TravelMap } from '@/core/locate/travel/travelMap';
 import { formatLength, sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';

@@ -11,7 +11,7 @@ import { capital, groupName } from '@/core/rig/names';
 import { formatDegrees } from '@/core/units/length';
 import { edit, useAtRest, useJob } from '@/store/jobStore';
 import { setRocker } from '@/store/rocker';
-import { askHoles } from '@/workers/search';
+import { askHoles } from '@/workers/choosing/search';
 
 /** Every choice of the holes of links and arms, each solved: what it does, and where the axle goes if the bars are left alone. */
 export function HoleChoices() {

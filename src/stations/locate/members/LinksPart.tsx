@@ -2,7 +2,7 @@
 import { LAYOUT_NAMES } from '@/core/rig/names';
 import { formatDegrees } from '@/core/units/length';
 import { sayGive } from '@/core/locate/verdicts/linkVerdicts';
-import { reachedPoints } from '@/core/locate/travelCurve';
+import { reachedPoints } from '@/core/locate/travel/travelCurve';
 import type { LocateResult } from '@/core/locate/types';
 import type { Tape } from '@/core/units/tape';
 import { sayInstantCentre, sayTravel } from '@/core/locate/verdicts/words';

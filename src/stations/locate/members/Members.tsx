@@ -8,7 +8,7 @@ import { EyeToEye } from './EyeToEye';
 import { Joints } from './Joints';
 import { PANHARD, pairOf, partnerOf } from '@/core/rig/roles';
 import { isLink } from '@/core/rig/members/members';
-import { MEMBER_KITS, kitsToAdd, withoutMembers, withKit, type KitName } from '@/core/job/edits/memberKits';
+import { MEMBER_KITS, kitsToAdd, withoutMembers, withKit, type KitName } from '@/core/job/edits/members/kits';
 
 /** Every member but the bar across the car; one of a pair stands for both while both sides are kept alike. */
 export function Members() {

@@ -1,6 +1,12 @@
 'use client';
 import { withBody, type BodyKey } from '@/core/job/edits/bodies';
-import { BODY_SIZE_NAMES, BODY_SIZES, USUAL_LOCK, usualSize, type BodySize } from '@/core/job/bodySizes';
+import {
+  BODY_SIZE_NAMES,
+  BODY_SIZES,
+  USUAL_LOCK,
+  usualSize,
+  type BodySize,
+} from '@/core/job/bodies/bodySizes';
 import type { Job } from '@/core/job/jobSchema';
 import { lockOf } from '@/core/job/jobValues';
 import type { Leaf } from '@/core/rig/members/leaf';

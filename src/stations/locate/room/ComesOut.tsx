@@ -3,7 +3,7 @@ import { useEffect } from 'react';
 import type { Way } from '@/core/clearance/comesOut';
 import { capital, memberName } from '@/core/rig/names';
 import { useJob } from '@/store/jobStore';
-import { askComesOut, useComesOut } from '@/workers/search';
+import { askComesOut, useComesOut } from '@/workers/choosing/search';
 
 /** Whether bars, shaft, cover and what was drawn can still be taken out, once all of this is fitted. */
 export function ComesOut() {

@@ -2,7 +2,7 @@
 import { Button, Dropdown, Segmented } from 'antd';
 import { Input } from '@/ui/fields/textInput';
 import { useState } from 'react';
-import { railsInTheWay } from '@/core/job/frameRails';
+import { railsInTheWay } from '@/core/job/bodies/frameRails';
 import type { Obstacle } from '@/core/rig/schema';
 import { useJobPart, useJobStore } from '@/store/jobStore';
 import { addObstacles, editObstacle, freeName } from '@/store/edits/obstacleEdits';

@@ -1,5 +1,5 @@
 'use client';
-import { withBodies } from '@/core/job/bodies';
+import { withBodies } from '@/core/job/bodies/bodies';
 import { withPlaced } from '@/core/job/placed';
 import { withMeasuredAgain } from '@/core/job/edits/readings';
 import { travelOf } from '@/core/job/jobValues';

@@ -1,9 +1,9 @@
 'use client';
 import { Button } from 'antd';
-import { withoutMembers } from '@/core/job/edits/memberKits';
+import { withoutMembers } from '@/core/job/edits/members/kits';
 import { lateralBarOf } from '@/core/rig/roles';
 import { inputOf, isGuess } from '@/core/provenance/inputs';
-import { bestBar } from '@/core/locate/bestBar';
+import { bestBar } from '@/core/locate/remedies/bestBar';
 import { formatLength, sayLength } from '@/core/units/length';
 import { finer, upToLine } from '@/core/units/tape';
 import { edit, enter, useJobPart } from '@/store/jobStore';

@@ -7,7 +7,7 @@ import { mergedReadings, readingsToCsv, type CsvReadings } from '@/core/survey/r
 import { InputError, LARGEST_FILE } from '@/core/rig/read';
 import { say } from '@/store/notices';
 import { edit, useJobStore } from '@/store/jobStore';
-import { readTable } from '@/workers/search';
+import { readTable } from '@/workers/choosing/search';
 import { FileButton } from '@/ui/paper/FileButton';
 import { saveText } from '@/ui/paper/saveFile';
 

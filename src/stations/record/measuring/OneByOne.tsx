@@ -9,7 +9,7 @@ import { found } from '@/core/survey/readings';
 import { TOOLS, type ToolName } from '@/core/survey/quantities/tools';
 import { setDraft, useJob, useJobStore } from '@/store/jobStore';
 import { setPreferences, usePreferences } from '@/store/preferences';
-import { Pad } from '@/ui/fields/Pad';
+import { Pad } from '@/ui/fields/pad/Pad';
 import type { EntryHandle } from '@/ui/fields/Entry';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { keepReading, limitsOf, readingField } from './readingEdits';

@@ -2,7 +2,7 @@
 import type { RodTurn } from '@/core/ride/steering';
 import { memberName } from '@/core/rig/names';
 import { useJobPart } from '@/store/jobStore';
-import { AdjusterRow } from '../AdjusterRow';
+import { AdjusterRow } from '@/stations/ride/adjusters/AdjusterRow';
 
 /** How a rod of the steering is adjusted: nothing is taken as usual, so that no turn is told of threads nobody looked at. */
 export function RodAdjuster({ id, ends }: { id: RodTurn['id']; ends: readonly [string, string] }) {

@@ -3,7 +3,7 @@ import { withBody } from '@/core/job/edits/bodies';
 import { without } from '@/core/job/edits/omit';
 import { onGround, toeAngle } from '@/core/ride/onGround';
 import { PROPOSED_TOE, wantedToe } from '@/core/ride/targets';
-import { TIE_ROD } from '@/core/job/bodyNames';
+import { TIE_ROD } from '@/core/job/bodies/bodyNames';
 import { steeringOf } from '@/core/ride/steering';
 import { formatDegrees, sayLength } from '@/core/units/length';
 import { edit, enter, useJob } from '@/store/jobStore';

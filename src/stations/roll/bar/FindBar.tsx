@@ -10,7 +10,7 @@ import { LengthField } from '@/ui/fields/LengthField';
 import { NumberField } from '@/ui/fields/NumberField';
 import { memberName } from '@/core/rig/names';
 import type { Outcome } from '@/workers/outcome';
-import { searchBars } from '@/workers/search';
+import { searchBars } from '@/workers/choosing/search';
 import type { Job } from '@/core/job/jobSchema';
 import { MASS, ROLL_RATE, STRESS } from '@/core/units/unit';
 

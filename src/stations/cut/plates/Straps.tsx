@@ -1,0 +1,55 @@
+'use client';
+import { strapDrawing, strapFault, strapSizes } from '@/core/fabricate/plates/strap';
+import { strapOf } from '@/core/job/made/strap';
+import { sayLength } from '@/core/units/length';
+import { useJob } from '@/store/jobStore';
+import { AlikePart, type SizeField } from './AlikePart';
+
+const FIELDS: SizeField<'strap'>[] = [
+  ['wide', 'Bushing, width', 10, 120],
+  ['high', 'Bushing, height', 10, 120],
+  ['squeeze', 'Squeezed by', 0, 6],
+  ['round', 'Its top, radius', 0, 60],
+  ['thickness', 'Strap, thickness', 1, 12],
+  ['width', 'Strap, width', 10, 100],
+  ['bend', 'Bends, inside radius', 0, 25],
+  ['foot', 'Feet, out from its sides', 10, 100],
+  ['bolt', 'Bolts', 4, 20],
+];
+
+const FAULTS = {
+  foot: 'The feet end within their bends: make them longer.',
+  side: 'The bends take more than its sides are high: bend it tighter, or give it less round a top.',
+};
+
+/** The straps that hold the sway bar's bushings, laid flat, and where their holes go. */
+export function Straps() {
+  const job = useJob();
+  const of = strapOf(job);
+  if (!of) return null;
+  const { flat, apart } = strapSizes(of);
+  const fault = strapFault(of);
+  const say = (mm: number) => sayLength(mm, job.tape);
+  return (
+    <AlikePart
+      part="strap"
+      title="Sway bar’s straps"
+      shows="A strap laid flat, with the middle of its bends"
+      drawing={strapDrawing(of)}
+      sizes={of}
+      fields={FIELDS}
+    >
+      {fault ? (
+        <p className="field-problem" role="alert">
+          {FAULTS[fault]}
+        </p>
+      ) : (
+        <p className="hint" data-strap>
+          Flat {say(flat)} long; bend the feet up and the top down over a bar {say(of.wide)} wide. Its bolts
+          stand {say(apart)} apart on the car: drill one, set the strap with the bushing in place, and mark
+          the other through it.
+        </p>
+      )}
+    </AlikePart>
+  );
+}

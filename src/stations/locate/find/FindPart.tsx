@@ -1,0 +1,75 @@
+'use client';
+import { Button, Progress } from 'antd';
+import { useEffect, useRef, useState } from 'react';
+import { readBrief, type Free, type Target } from '@/core/choose/brief';
+import type { FoundMounts } from '@/core/choose/findMounts';
+import { useJob } from '@/store/jobStore';
+import { CardHead } from '@/ui/cards/Card';
+import { startFind, type Running } from '@/workers/choosing/choose';
+import { Answers } from './Answers';
+import { FreeList } from './FreeList';
+import { TargetList } from './TargetList';
+import './find.css';
+
+/** Where the mounts go: what is wanted, what may move, and the places that meet it. */
+export function FindPart() {
+  const job = useJob();
+  const [targets, setTargets] = useState<Target[]>([]);
+  const [free, setFree] = useState<Free[]>([]);
+  const [share, setShare] = useState<number | null>(null);
+  const [said, setSaid] = useState<{ targets: Target[]; found: FoundMounts | string } | null>(null);
+  const running = useRef<Running<FoundMounts> | null>(null);
+  useEffect(() => () => running.current?.stop(), []);
+  const asked = targets.filter(({ least, most, near }) => [least, most, near].some((v) => v !== undefined));
+
+  async function find() {
+    running.current?.stop();
+    setShare(0);
+    setSaid(null);
+    const brief = readBrief(
+      JSON.stringify({ format: 'pellik.brief', version: 1, targets: asked, free, seed: 1 }),
+    );
+    const mine = startFind(job, brief, setShare);
+    running.current = mine;
+    const outcome = await mine.answer;
+    if (running.current !== mine) return;
+    running.current = null;
+    setShare(null);
+    if (outcome) setSaid({ targets: asked, found: outcome.ok ? outcome.result : outcome.message });
+  }
+
+  return (
+    <>
+      <CardHead title="Find where the mounts go">
+        Say what is wanted and what may move. Only places that can be built are looked at: holes, and lines of
+        your tape.
+      </CardHead>
+      <TargetList targets={targets} onChange={setTargets} />
+      <FreeList free={free} onChange={setFree} />
+      {share === null ? (
+        <Button
+          type="primary"
+          block
+          className="find-go"
+          disabled={asked.length === 0 || free.length === 0}
+          onClick={() => void find()}
+        >
+          Look for places
+        </Button>
+      ) : (
+        <div className="find-running" role="status">
+          <Progress percent={Math.round(100 * share)} aria-label="Looked through" />
+          <Button onClick={() => running.current?.stop()}>Stop</Button>
+        </div>
+      )}
+      {said &&
+        (typeof said.found === 'string' ? (
+          <p className="field-problem" role="alert">
+            {said.found}
+          </p>
+        ) : (
+          <Answers targets={said.targets} found={said.found} />
+        ))}
+    </>
+  );
+}

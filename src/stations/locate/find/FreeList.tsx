@@ -1,0 +1,105 @@
+'use client';
+import { Button, Select } from 'antd';
+import { MOST_FREE, type Free } from '@/core/choose/brief';
+import { holesKey } from '@/core/job/bracketHoles';
+import { coordinateNow, mountsOf, type MountChange } from '@/core/rig/mounts';
+import { partnerOf } from '@/core/rig/roles';
+import { capital, groupName, memberName } from '@/core/rig/names';
+import type { Job } from '@/core/job/jobSchema';
+import { MM_PER_INCH } from '@/core/units/tape';
+import { useJob } from '@/store/jobStore';
+import { QuantityField } from '@/ui/fields/QuantityField';
+
+const DIRECTIONS = ['fore and aft', 'sideways', 'height'] as const;
+/** A mount that is let go may go so far either way until it is said otherwise, mm. */
+const ROOM = 2 * MM_PER_INCH;
+const MOST_MM = 5000;
+
+type Props = { free: Free[]; onChange: (free: Free[]) => void };
+
+/** What may move, and how far; a mount with holes moves in its holes. */
+export function FreeList({ free, onChange }: Props) {
+  const job = useJob();
+  const put = (i: number, change: Partial<Free>) =>
+    onChange(free.map((one, k) => (k === i ? { ...one, ...change } : one)));
+  const options = movesOf(job).filter(({ value }) => free.every((one) => keyOf(one) !== value));
+  return (
+    <section className="section">
+      <h2>What may move</h2>
+      {free.map((one, i) => {
+        const row = one.axis === 2 ? job.holes[holesKey(one.member, one.end)] : undefined;
+        return (
+          <fieldset key={keyOf(one)} className="find-row" data-free={keyOf(one)}>
+            <legend>{nameOf(job, one)}</legend>
+            {row ? (
+              <p className="hint">In its {row.count} holes.</p>
+            ) : (
+              (['from', 'to'] as const).map((bound) => (
+                <QuantityField
+                  key={bound}
+                  field={`find/${keyOf(one)}/${bound}`}
+                  label={bound}
+                  showLabel
+                  unit="length"
+                  least={-MOST_MM}
+                  most={MOST_MM}
+                  value={one[bound] ?? null}
+                  onEnter={(mm) => put(i, { [bound]: mm })}
+                />
+              ))
+            )}
+            <Button onClick={() => onChange(free.filter((_, k) => k !== i))}>Take out</Button>
+          </fieldset>
+        );
+      })}
+      {options.length > 0 && free.length < MOST_FREE && (
+        <Select<string | null>
+          aria-label="Something that may move"
+          placeholder="Something that may move…"
+          showSearch
+          optionFilterProp="label"
+          value={null}
+          options={options}
+          onChange={(key) => key && onChange([...free, freed(job, key)])}
+        />
+      )}
+    </section>
+  );
+}
+
+const keyOf = ({ member, end, axis }: Free): string => `${member}/${end}/${axis}`;
+
+/** A move that has not been said more of: as far as there is room, and its mirror image with it. */
+function freed(job: Job, key: string): Free {
+  const [member, end, axis] = key.split('/') as [string, Free['end'], string];
+  const at = { member, end, axis: Number(axis) as Free['axis'] };
+  const now = coordinateNow(job.rig, at) ?? 0;
+  return { ...at, from: now - ROOM, to: now + ROOM, alike: hasPartner(job, member) };
+}
+
+const hasPartner = ({ rig }: Job, member: string): boolean =>
+  rig.members.some(({ id }) => id === partnerOf(member));
+
+/** Every direction of every mount, pairs once, heights first. */
+function movesOf(job: Job): { value: string; label: string }[] {
+  const members = job.rig.members.filter(({ id }) => !(id.endsWith('-right') && hasPartner(job, id)));
+  return ([2, 0, 1] as const).flatMap((axis) =>
+    members.flatMap(({ id }) =>
+      mountsOf(job.rig, id).map(({ key }) => {
+        const one = { member: id, end: key as Free['end'], axis };
+        return { value: keyOf(one), label: nameOf(job, one) };
+      }),
+    ),
+  );
+}
+
+export function nameOf(
+  { rig }: Job,
+  { member, end, axis }: Pick<MountChange, 'member' | 'end' | 'axis'>,
+): string {
+  const partner = partnerOf(member);
+  const pair =
+    partner && rig.members.some(({ id }) => id === partner) ? groupName([member, partner], rig.end) : null;
+  const mount = mountsOf(rig, member).find(({ key }) => key === end);
+  return `${capital(pair ?? memberName(member, rig.end))}, ${mount?.name.toLowerCase() ?? end}: ${DIRECTIONS[axis]}`;
+}

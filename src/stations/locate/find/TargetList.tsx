@@ -1,0 +1,99 @@
+'use client';
+import { Button, Select } from 'antd';
+import { MOST_TARGETS, type Target } from '@/core/choose/brief';
+import { FIGURES, type FigureName } from '@/core/choose/figures';
+import { useJobPart } from '@/store/jobStore';
+import { FIGURE_WORDS, figureWord } from '@/ui/choose/figureWords';
+import { NumberField } from '@/ui/fields/NumberField';
+import { QuantityField } from '@/ui/fields/QuantityField';
+
+const BOUNDS = [
+  ['least', 'at least'],
+  ['most', 'at most'],
+  ['near', 'as near as can be to'],
+] as const;
+const MOST_MM = 5000;
+
+type Props = { targets: Target[]; onChange: (targets: Target[]) => void };
+
+/** What is wanted: figures with their bounds, or what they should be near. */
+export function TargetList({ targets, onChange }: Props) {
+  const end = useJobPart((j) => j.rig.end);
+  const left = FIGURES.filter((figure) => targets.every((target) => target.figure !== figure));
+  const put = (i: number, change: Partial<Target>) =>
+    onChange(targets.map((target, k) => (k === i ? { ...target, ...change } : target)));
+  return (
+    <section className="section">
+      <h2>What is wanted</h2>
+      {targets.map((target, i) => (
+        <fieldset key={target.figure} className="find-row" data-target={target.figure}>
+          <legend>{figureWord(target.figure, end)}</legend>
+          {BOUNDS.map(([bound, label]) => (
+            <Bound
+              key={bound}
+              figure={target.figure}
+              bound={bound}
+              label={label}
+              value={target[bound] ?? null}
+              onPut={(value) => put(i, { [bound]: value })}
+            />
+          ))}
+          <Button onClick={() => onChange(targets.filter((_, k) => k !== i))}>Take out</Button>
+        </fieldset>
+      ))}
+      {left.length > 0 && targets.length < MOST_TARGETS && (
+        <Select<FigureName | null>
+          aria-label="Something wanted"
+          placeholder="Something wanted…"
+          value={null}
+          options={left.map((value) => ({ value, label: figureWord(value, end) }))}
+          onChange={(figure) => figure && onChange([...targets, { figure }])}
+        />
+      )}
+    </section>
+  );
+}
+
+type BoundProps = {
+  figure: FigureName;
+  bound: string;
+  label: string;
+  value: number | null;
+  onPut: (value: number | undefined) => void;
+};
+
+function Bound({ figure, bound, label, value, onPut }: BoundProps) {
+  const field = `find/${figure}/${bound}`;
+  const { unit } = FIGURE_WORDS[figure];
+  if (unit === 'length')
+    return (
+      <QuantityField
+        field={field}
+        label={label}
+        showLabel
+        unit="length"
+        least={-MOST_MM}
+        most={MOST_MM}
+        value={value}
+        placeholder="–"
+        onEnter={(mm) => onPut(mm)}
+        onClear={() => onPut(undefined)}
+      />
+    );
+  const sign = { percent: '%', angle: '°', ratio: '°/°' }[unit];
+  return (
+    <NumberField
+      field={field}
+      label={label}
+      showLabel
+      value={value}
+      least={-500}
+      most={500}
+      unit={sign}
+      decimals={unit === 'ratio' ? 3 : 1}
+      placeholder="–"
+      onEnter={(v) => onPut(v)}
+      onClear={() => onPut(undefined)}
+    />
+  );
+}

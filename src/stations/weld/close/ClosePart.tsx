@@ -1,0 +1,144 @@
+'use client';
+import { Button, Progress } from 'antd';
+import { useEffect, useRef, useState } from 'react';
+import type { FigureName } from '@/core/choose/figures';
+import { BUILDS, USUAL_CLOSENESS, type Closeness, type Spread, type Spreads } from '@/core/choose/spread';
+import { useJob } from '@/store/jobStore';
+import { CardHead } from '@/ui/cards/Card';
+import { figureWord, sayFigure } from '@/ui/choose/figureWords';
+import { LengthField } from '@/ui/fields/LengthField';
+import { startSpread, type Running } from '@/workers/choosing/choose';
+import './close.css';
+
+const SEED = 1;
+const FIELDS: [key: 'place' | 'settle' | 'cut', label: string][] = [
+  ['place', 'An eye is set within'],
+  ['settle', 'Springs settle within'],
+  ['cut', 'A bar without thread is cut within'],
+];
+/** So many dimensions are named of each figure, and none that is worth less than that. */
+const NAMED = 3;
+const WORTH = 0.02;
+
+/** How close is close enough: the car built thousands of times over by chance, and which dimension counts. */
+export function ClosePart() {
+  const job = useJob();
+  const [closeness, setCloseness] = useState<Closeness>(USUAL_CLOSENESS);
+  const [said, setSaid] = useState<{ of: unknown; found: Spreads | string } | null>(null);
+  const [share, setShare] = useState<number | null>(null);
+  const running = useRef<Running<Spreads> | null>(null);
+  useEffect(() => () => running.current?.stop(), []);
+
+  async function build() {
+    running.current?.stop();
+    setShare(0);
+    const mine = startSpread(job, closeness, { builds: BUILDS, seed: SEED }, setShare);
+    running.current = mine;
+    const outcome = await mine.answer;
+    if (running.current !== mine) return;
+    running.current = null;
+    setShare(null);
+    if (outcome) setSaid({ of: job.rig, found: outcome.ok ? outcome.result : outcome.message });
+  }
+
+  return (
+    <>
+      <CardHead title="How close is close enough">
+        The car built {BUILDS.toLocaleString('en')} times by chance, as well as you build: nineteen of twenty
+        come out between the two figures.
+      </CardHead>
+      <div className="close-fields">
+        {FIELDS.map(([key, label]) => (
+          <LengthField
+            key={key}
+            field={`close/${key}`}
+            label={label}
+            showLabel
+            mm={closeness[key]}
+            least={0}
+            most={100}
+            onEnter={(mm) => setCloseness({ ...closeness, [key]: mm })}
+          />
+        ))}
+      </div>
+      {share === null ? (
+        <Button type="primary" block className="close-go" onClick={() => void build()}>
+          Build it {BUILDS.toLocaleString('en')} times
+        </Button>
+      ) : (
+        <div className="close-running" role="status">
+          <Progress percent={Math.round(100 * share)} aria-label="Builds made" />
+          <Button onClick={() => running.current?.stop()}>Stop</Button>
+        </div>
+      )}
+      {said && said.of !== job.rig && (
+        <p className="changed">The design has changed since: build it again.</p>
+      )}
+      {said &&
+        (typeof said.found === 'string' ? (
+          <p className="field-problem" role="alert">
+            {said.found}
+          </p>
+        ) : (
+          <Ranges found={said.found} />
+        ))}
+    </>
+  );
+}
+
+function Ranges({ found: { figures, ranked, failed, builds } }: { found: Spreads }) {
+  const { tape, rig } = useJob();
+  return (
+    <section data-part="spread">
+      {failed > 0 && (
+        <p className="changed">
+          {failed} of {builds} could not be put together at all.
+        </p>
+      )}
+      <ul className="ranges">
+        {(Object.entries(figures) as [FigureName, Spread][]).map(([figure, spread]) => {
+          const named = (ranked[figure] ?? []).filter(({ share }) => share >= WORTH).slice(0, NAMED);
+          const rest = 1 - named.reduce((sum, { share }) => sum + share, 0);
+          return (
+            <li key={figure} data-spread={figure}>
+              <h2>{figureWord(figure, rig.end)}</h2>
+              <p>
+                {sayFigure(figure, spread.low, tape)} to {sayFigure(figure, spread.high, tape)}{' '}
+                <span className="hint">drawn {sayFigure(figure, spread.designed, tape)}</span>
+              </p>
+              <Range spread={spread} />
+              <p className="hint">
+                {named.map(({ name, share }) => `${name}, ${share.toFixed(2)} of it`).join('; ')}
+                {named.length > 0 && rest > 0.005 && `; all the rest ${rest.toFixed(2)}`}.
+                {unlike(spread) &&
+                  ' Not in proportion: a dimension twice as far off does not count just twice.'}
+              </p>
+            </li>
+          );
+        })}
+      </ul>
+      <p className="hint">
+        Taken as drawn: bars with a thread are set to what is between their eyes. What was measured of the car
+        counts with its own uncertainty. The same every time it is built; no build of yours is promised.
+      </p>
+    </section>
+  );
+}
+
+/** How far the first order may be from what the builds came to, and still be in proportion. */
+const PROPORTION = 0.1;
+const unlike = ({ deviation, firstOrder }: Spread): boolean =>
+  Math.abs(deviation - firstOrder) > PROPORTION * Math.max(deviation, firstOrder);
+
+/** From the low to the high, and where it is drawn. */
+function Range({ spread: { low, high, designed } }: { spread: Spread }) {
+  const [least, most] = [Math.min(low, designed), Math.max(high, designed)];
+  const room = (most - least || 1) * 0.2;
+  const at = (v: number) => `${(100 * (v - least + room)) / (most - least + 2 * room)}%`;
+  return (
+    <div className="range" aria-hidden>
+      <i style={{ left: at(low), right: `calc(100% - ${at(high)})` }} />
+      <b style={{ left: at(designed) }} />
+    </div>
+  );
+}

@@ -1,0 +1,147 @@
+'use client';
+import { Button } from 'antd';
+import { useEffect, useState } from 'react';
+import { sayEffects } from '@/core/advice/words';
+import {
+  BUILT_AXES,
+  builtEye,
+  raisedWhileSet,
+  withBuilt,
+  withBuiltAsDesigned,
+  type BuiltAxis,
+  type BuiltOff,
+} from '@/core/built/asBuilt';
+import { LINK_ENDS, type LinkEnd } from '@/core/job/made/parts';
+import type { LinkMember } from '@/core/rig/members/link';
+import { linksOf } from '@/core/rig/members/members';
+import { sayLength } from '@/core/units/length';
+import { edit, enter, useJob } from '@/store/jobStore';
+import { QuantityField } from '@/ui/fields/QuantityField';
+import { askBuilt } from '@/workers/choosing/search';
+
+const LABELS: Record<BuiltAxis, string> = {
+  ahead: 'from the axle',
+  left: 'from the centreline',
+  up: 'off the floor',
+};
+const WAYS: Record<BuiltAxis, readonly [string, string] | undefined> = {
+  ahead: ['ahead', 'behind'],
+  left: ['left', 'right'],
+  up: undefined,
+};
+const OFF_WAYS: Record<BuiltAxis, readonly [string, string]> = {
+  ahead: ['ahead', 'back'],
+  left: ['to the left', 'to the right'],
+  up: ['high', 'low'],
+};
+const ENDS: Record<LinkEnd, string> = { chassis: 'Frame end', axle: 'Axle end' };
+const MOST = 3000;
+
+/** Where the eyes of a bar came out, beside where they were drawn: whether that matters, and what takes it up. */
+export function AsBuilt({ member }: { member: string }) {
+  const job = useJob();
+  const link = linksOf(job.rig).find(({ id }) => id === member);
+  return link ? (
+    <section className="section no-print" data-part="as-built">
+      <h2>As built</h2>
+      <p className="hint">
+        Middle of each eye, measured again once it is welded. Beside it, as drawn. What was not measured is
+        taken as drawn.
+      </p>
+      {LINK_ENDS.map((end) => (
+        <fieldset key={end} className="built-end">
+          <legend>{ENDS[end]}</legend>
+          {BUILT_AXES.map((axis) => (
+            <BuiltField key={axis} link={link} end={end} axis={axis} />
+          ))}
+        </fieldset>
+      ))}
+      <Matters link={link} />
+    </section>
+  ) : null;
+}
+
+type FieldProps = { link: LinkMember; end: LinkEnd; axis: BuiltAxis };
+
+function BuiltField({ link, end, axis }: FieldProps) {
+  const job = useJob();
+  const raised = axis === 'up' ? raisedWhileSet(job, link, end) : 0;
+  const designed = link[end][BUILT_AXES.indexOf(axis)]!;
+  if (raised === null)
+    return (
+      <p className="hint">
+        Off the floor: say at Place how high the frame stands on its stands, and it can be asked.
+      </p>
+    );
+  const field = `built/${link.id}/${end}/${axis}`;
+  const value = builtEye(job, link.id, end)[axis];
+  return (
+    <QuantityField
+      field={field}
+      label={LABELS[axis]}
+      showLabel
+      unit="length"
+      least={-MOST}
+      most={MOST}
+      ways={WAYS[axis]}
+      value={value === undefined ? null : value + raised}
+      about={designed + raised}
+      placeholder={sayLength(Math.abs(designed + raised), job.tape)}
+      onEnter={(mm, typed) =>
+        enter(field, typed, (j) =>
+          withBuilt(j, link.id, end, axis, sided(mm, typed, axis, designed) - raised),
+        )
+      }
+      onClear={() => enter(field, null, (j) => withBuilt(j, link.id, end, axis, null))}
+    />
+  );
+}
+
+/** A length without a side is on the side where it is drawn. */
+const sided = (mm: number, typed: string, axis: BuiltAxis, designed: number): number =>
+  WAYS[axis] && !/[a-z-]{4,}/i.test(typed) && designed < 0 ? -Math.abs(mm) : mm;
+
+function Matters({ link }: { link: LinkMember }) {
+  const job = useJob();
+  const [said, setSaid] = useState<BuiltOff | string | null>(null);
+  useEffect(() => {
+    let over = false;
+    void askBuilt(job, link).then((outcome) => {
+      if (!over) setSaid(outcome.ok ? outcome.result : outcome.message);
+    });
+    return () => {
+      over = true;
+    };
+  }, [job, link]);
+  if (said === null) return null;
+  if (typeof said === 'string') return <p className="field-problem">{said}</p>;
+  const { off, effects, worse, cures } = said;
+  const changed = sayEffects(effects, job.tape);
+  if (off.length === 0) return <p data-part="matters">It came out where it was drawn.</p>;
+  return (
+    <div data-part="matters" className="matters">
+      <p>
+        {off
+          .map(
+            ({ end, axis, mm }) =>
+              `${ENDS[end]} ${sayLength(Math.abs(mm), job.tape)} ${OFF_WAYS[axis][mm > 0 ? 0 : 1]}`,
+          )
+          .join('; ')}
+        . {changed ? `It changes ${changed}.` : 'It changes nothing that counts.'}
+      </p>
+      {worse.length > 0 && <p className="changed">Worse for it: {worse.join('. ')}.</p>}
+      {cures.length > 0 && (
+        <ul>
+          {cures.map((cure) => (
+            <li key={cure}>{cure}</li>
+          ))}
+        </ul>
+      )}
+      <div className="tools no-print">
+        <Button onClick={() => edit((j) => withBuiltAsDesigned(j, link))}>
+          Take it as it is: read every result so
+        </Button>
+      </div>
+    </div>
+  );
+}

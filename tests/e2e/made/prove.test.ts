@@ -1,0 +1,63 @@
+import { hands, openBench } from '../../support/page/bench';
+
+openBench();
+
+const verdict = (id: string) => `[data-verdict="${id}"]`;
+const check = (id: string) => `[data-check="${id}"]`;
+
+/** Opens a part by its name. */
+const part = (name: string): Promise<void> => hands.choose('Which part', name);
+
+test('a tab too thin is found, mended by the button that was tried, and undone; its stripe breaks where a mount moves', async () => {
+  await hands.go('marigold', 'prove');
+  await hands.reads(verdict('strength'), 'Every bar and bracket holds as often as is wanted.');
+  await part('Panhard bar’s axle bracket');
+  await hands.type('parts/panhard/axle/plate', '1/16');
+  await hands.reads(
+    verdict('tall-fillet'),
+    'Panhard bar’s axle bracket: the fillet is taller than its plate is thick.',
+  );
+  await hands.type('parts/panhard/axle/leg', '1/16');
+  await hands.reads(verdict('strength'), /Panhard bar’s axle bracket: the (root of its plates|weld)/);
+  await hands.reads(`${verdict('strength')} button.remedy`, /→/);
+  await hands.press(await hands.text(`${verdict('strength')} button.remedy`));
+  await hands.undo();
+  await hands.reads('[data-check=root-bending]', /short/);
+  await hands.type('parts/panhard/axle/plate', '3/16');
+  await hands.type('parts/panhard/axle/leg', '3/16');
+  await hands.reads(verdict('strength'), 'Every bar and bracket holds as often as is wanted.');
+
+  await hands.click(await hands.find('.stripe-row .stripe-button'));
+  await hands.find('.stripe-row .stripe-button[aria-pressed=true]');
+  await hands.go('marigold', 'locate');
+  await hands.part('Sideways');
+  await hands.type('panhard/chassis/2', '12');
+  await hands.go('marigold', 'prove');
+  await hands.reads('.changed', 'Since checked: ');
+});
+
+test('a hole through the edge is told at once; sizes nobody told leave it unknown, and are settled here', async () => {
+  await hands.go('copperline', 'prove');
+  await hands.reads(verdict('strength'), 'Guessed, not read or said');
+  await part('Panhard bar’s axle bracket');
+  await hands.type('parts/panhard/axle/edge', '6mm');
+  await hands.type('parts/panhard/axle/hole', '18mm');
+  await hands.reads(verdict('hole-at-edge'), 'the hole runs out of the edge');
+  expect(await hands.text(`${verdict('hole-at-edge')} .stamp`)).toMatch(/stop/);
+  await hands.undo();
+});
+
+test('every check opens to its formula with this part’s values; a bar of 4130 carries more, and weighs the same', async () => {
+  await hands.go('marigold', 'prove');
+  await part('Panhard bar ·');
+  await hands.clickOn('//li[@data-check="column"]//summary');
+  await hands.reads(check('column'), /A · S_y · \(1 −|A · π² · E/);
+  await hands.reads(check('column'), 'Shigley, from memory');
+  await hands.clickOn('//summary[text()="The same bar otherwise"]');
+  const rows = await hands.text('.metals table');
+  expect(rows).toMatch(/4130 tube, normalised/);
+  expect(rows).toMatch(/Solid, as heavy/);
+  await hands.choose('Metal', '4130 tube, normalised');
+  await hands.reads('.metals [data-now=true]', '4130');
+  await hands.undo();
+});

@@ -1,0 +1,119 @@
+import { readFileSync } from 'node:fs';
+import { attachmentsIn } from '@/core/fabricate/attachments';
+import { Key } from 'selenium-webdriver';
+import { hands, openBench } from '../../support/page/bench';
+
+openBench();
+
+/** The list is longer than what is drawn of it: what is wanted is typed. */
+const free = async (what: string) => {
+  const list = await hands.find('input[aria-label="Something that may move"]');
+  await list.sendKeys(what, Key.ENTER);
+};
+const answers = () => hands.count('[data-place]');
+const setIt = (place: string) =>
+  hands.clickOn(`//article[@data-place="${place}"]//button[normalize-space()="Set it so"]`);
+
+test('a level bar and a roll centre within a quarter inch: the second place is taken, the bay follows, compared with the first, undone', async () => {
+  await hands.go('marigold', 'locate');
+  await hands.part('Find');
+  await hands.choose('Something wanted', 'Roll centre');
+  await hands.type('find/rollCentre/least', '14');
+  await hands.type('find/rollCentre/most', '14 1/2');
+  await hands.choose('Something wanted', 'Bar rises');
+  await hands.type('find/barRise/least', '-1/8');
+  await hands.type('find/barRise/most', '1/8');
+  await free('Panhard bar, frame end: height');
+  await hands.reads('[data-free="panhard/chassis/2"]', 'In its 5 holes');
+  await free('Panhard bar, axle end: height');
+  await free('Panhard bar, frame end: sideways');
+  await hands.press('Look for places');
+  await hands.until(async () => (await answers()) > 1);
+  await hands.reads('[data-part=answers]', 'clearly different places');
+  await hands.reads('[data-part=answers]', 'was not looked at');
+  const riseIn = async (place: string) =>
+    (await hands.text(`[data-place="${place}"]`)).match(/Bar rises to the frame\s+(.*)/)![1];
+  await riseIn('Place 1');
+  await setIt('Place 2');
+  await hands.reads('[data-place="Place 2"]', 'It stands so');
+  await hands.part('Sideways');
+  await hands.find('[data-verdict=level][data-state=ok]');
+  const height = await hands.value('panhard/chassis/2');
+  await hands.undo();
+  await hands.until(async () => (await hands.value('panhard/chassis/2')) !== height);
+  await hands.find('[data-verdict=level][data-state=look]');
+});
+
+test('what cannot be had is explained by what stands in its way; a search under way is stopped, and leaves nothing hanging', async () => {
+  await hands.part('Find');
+  await hands.choose('Something wanted', 'Anti-squat');
+  await hands.type('find/antiSquat/least', '400');
+  await free('Panhard bar, axle end: height');
+  await hands.press('Look for places');
+  await hands.reads('[data-part=in-the-way]', 'Anti-squat by');
+  await hands.reads('[data-part=answers]', 'The nearest to it');
+  for (const what of [
+    'Lower links, frame end: height',
+    'Lower links, axle end: height',
+    'Upper link, frame end: height',
+    'Upper link, axle end: height',
+  ])
+    await free(what);
+  await hands.press('Look for places');
+  await hands.driver.executeScript(
+    '[...document.querySelectorAll(".find-running button")].forEach((button) => button.click())',
+  );
+  await hands.button('Look for places');
+  expect(await hands.count('.find-running')).toBe(0);
+});
+
+test('built five thousand times: what the roll centre hangs on most is named, and the same comes of it again', async () => {
+  await hands.go('marigold', 'weld');
+  await hands.part('Close?');
+  await hands.press('Build it 5,000 times');
+  await hands.reads('[data-spread=rollCentre]', 'how far the springs settle');
+  const first = await hands.text('[data-spread=rollCentre]');
+  await hands.press('Build it 5,000 times');
+  await hands.find('[data-spread=rollCentre]');
+  expect(await hands.text('[data-spread=rollCentre]')).toBe(first);
+  await hands.type('close/settle', '0');
+  await hands.press('Build it 5,000 times');
+  await hands.until(async () => !/springs settle/.test(await hands.text('[data-spread=rollCentre]')));
+  await hands.reads('[data-spread=rollCentre]', 'frame end: height');
+});
+
+test('an eighth that came out low: what it changes is told; taken as it is, every result is read so', async () => {
+  await hands.part('Hold');
+  await hands.type('built/panhard/chassis/up', '14 3/4');
+  await hands.reads('[data-part=matters]', 'Frame end 1/8 in low');
+  // Beside where it is drawn, in each of the three views.
+  await hands.until(async () => (await hands.count('[data-built="panhard/chassis"]')) === 3);
+  await hands.reads('[data-part=matters]', 'roll centre 14 3/4 in → 14 11/16 in');
+  await hands.press('Take it as it is: read every result so');
+  await hands.go('marigold', 'locate');
+  await hands.part('Sideways');
+  await hands.holds('panhard/chassis/2', '14 3/4');
+  await hands.undo();
+  await hands.holds('panhard/chassis/2', '14 7/8');
+});
+
+test('a build book is saved, and opened again it is the job', async () => {
+  await hands.go('copperline', 'weld');
+  await hands.part('Book');
+  await hands.press('Save the build book');
+  const file = await hands.downloaded('copperline-rear-axle-book.pdf');
+  const [found] = await attachmentsIn(readFileSync(file));
+  expect(found!.name).toBe('copperline-rear-axle.pellik.json');
+  await hands.station(1, 'The job');
+  const jobs = await hands.count('[data-shelf-job]');
+  const input = await hands.driver.findElements({ css: 'input[type=file][data-input]' });
+  for (const one of input) {
+    const accept = (await one.getAttribute('accept')) ?? '';
+    if (accept.includes('.pdf')) {
+      await one.sendKeys(file);
+      break;
+    }
+  }
+  await hands.reads('.masthead-job', 'Copperline, rear axle, imported');
+  expect(await hands.count('[data-shelf-job]')).toBeGreaterThanOrEqual(jobs);
+});
