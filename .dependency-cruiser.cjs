@@ -16,7 +16,10 @@ const FLOORS = [
   ['verdict'],
   ['record', 'place', 'locate', 'roll', 'prove', 'cut', 'weld', 'ride'],
   ['bench'],
+  ['plan'],
   ['advice'],
+  ['drive', 'built', 'choose'],
+  ['book'],
 ];
 const ROOMS = FLOORS.flat();
 

@@ -2,6 +2,8 @@
  * Prints how fast the heavy parts of the core run on one core of this machine, and beside each layout the same poses by Newton's
  * method on a general matrix library.
  */
+import { findMounts } from '@/core/choose/findMounts';
+import { BUILDS, spreadOf, USUAL_CLOSENESS } from '@/core/choose/spread';
 import { cutFiles } from '@/core/cut/cutFiles';
 import { proveJob } from '@/core/prove/prove';
 import { analyseRoll, ROLL_PARTS } from '@/core/roll/analyse';
@@ -11,7 +13,7 @@ import { clearancesOf, gapsOf, hasClearances } from '@/core/clearance/clearance'
 import { withRoll } from '@/core/job/edits/roll';
 import { usualShock, usualSprings } from '@/core/springs/springDesign';
 import { newJob } from '@/core/job/newJob';
-import { travelMap } from '@/core/locate/travelMap';
+import { travelMap } from '@/core/locate/travel/travelMap';
 import { locateInput } from '@/core/locate/types';
 import { findBars } from '@/core/swaybar/stockSearch';
 import { rollInput } from '@/core/roll/input';
@@ -245,6 +247,32 @@ async function measureParts(): Promise<void> {
   );
 }
 
+/** Builds by chance, and a search of places with six things free, of a three-link car. */
+function measureChoosing(): void {
+  const job = demoJobs()[0]!;
+  const spread = best(() => spreadOf(job, USUAL_CLOSENESS, { builds: BUILDS, seed: 1 }));
+  console.log(`monte-carlo ${BUILDS} builds: ${spread.toFixed(0)} ms`);
+  const free = (
+    [
+      ['panhard', 'chassis', 300, 420],
+      ['panhard', 'axle', 300, 420],
+      ['lower-left', 'chassis', 200, 320],
+      ['lower-left', 'axle', 200, 300],
+      ['upper', 'chassis', 420, 520],
+      ['upper', 'axle', 460, 540],
+    ] as const
+  ).map(([member, end, from, to]) => ({ member, end, axis: 2 as const, from, to, alike: true }));
+  const targets = [
+    { figure: 'rollCentre' as const, least: 340, most: 350 },
+    { figure: 'barRise' as const, least: -1, most: 1 },
+    { figure: 'antiSquat' as const, near: 60 },
+    { figure: 'rollSteer' as const, near: 0 },
+  ];
+  const bare = { ...job, holes: {} };
+  const find = best(() => findMounts(bare, { format: 'pellik.brief', version: 1, targets, free, seed: 1 }));
+  console.log(`find-mounts ${free.length} free: ${find.toFixed(0)} ms`);
+}
+
 const names: Partial<Record<LayoutId, string>> = { 'three-link-panhard': 'three-link' };
 for (const id of LAYOUT_IDS) measure(names[id] ?? id, patternRig(id));
 measureBodies();
@@ -253,3 +281,4 @@ measureMeasuring();
 measureBar();
 measureRoll();
 await measureParts();
+measureChoosing();

@@ -8,7 +8,6 @@ type View = [name: string, station: number, title: string, width: number, height
 const VIEWS: View[] = [
   ['job', 1, 'The job', 1280, 800],
   ['record', 2, 'Record', 1280, 800],
-  ['record-agree', 2, 'Record', 1280, 800, 'demo-pewter'],
   ['record-found', 2, 'Record', 1280, 800],
   ['record-tablet', 2, 'Record', 820, 1180],
   ['place', 3, 'Hold the axle', 1280, 800],
@@ -17,12 +16,13 @@ const VIEWS: View[] = [
   ['locate-room', 4, 'Panhard bar', 1280, 800],
   ['locate-forces', 4, 'Panhard bar', 1280, 800],
   ['locate-front', 4, 'Track bar', 1280, 800, 'demo-tinker'],
-  ['locate-map', 4, 'Panhard bar', 1280, 800],
   ['roll', 5, 'Roll', 1280, 800, 'demo-copperline'],
   ['roll-balance', 5, 'Roll', 1280, 800, 'demo-copperline'],
   ['prove', 6, 'Prove', 1280, 800, 'demo-copperline'],
   ['cut', 7, 'Cut', 1280, 800],
-  ['weld', 8, 'Hold', 1280, 800],
+  ['weld', 8, 'The order', 1280, 800],
+  ['hold-point', 8, 'The order', 1280, 800],
+  ['drive', 10, 'What it did', 1280, 800, 'demo-copperline'],
   ['ride', 9, 'Centre', 1280, 800],
   ['locate-tablet', 4, 'Panhard bar', 820, 1180],
 ];
@@ -37,21 +37,12 @@ async function reading(hands: Hands, key: string): Promise<void> {
 
 /** What is done at a station before its picture, so that it shows something. */
 const BEFORE: Record<string, (hands: Hands) => Promise<void>> = {
+  'hold-point': (hands) => hands.part('Hold'),
   'locate-links': (hands) => hands.part('Lengthwise'),
   'locate-room': (hands) => hands.part('Room'),
   'locate-forces': (hands) => hands.part('Forces'),
   'locate-front': (hands) => hands.part('Lengthwise'),
-  'locate-map': async (hands) => {
-    await hands.part('Lengthwise');
-    await hands.press('swept');
-    await hands.press('roll');
-    await hands.press('as a map');
-    await hands.driver.executeScript('document.querySelector(".curve").scrollIntoView()');
-    await hands.driver.sleep(600);
-    await hands.press('roll');
-  },
   record: (hands) => reading(hands, 'cab.diagonal.left'),
-  'record-agree': (hands) => hands.part('Agree? 3'),
   'record-found': (hands) => hands.part('As found'),
   'record-tablet': async (hands) => {
     await reading(hands, 'tireRadius.left');

@@ -1,6 +1,6 @@
 /**
  * Makes the beam results that bent bars and braced drop brackets are held against. Writes the inputs of CalculiX (Debian's
- * `calculix-ccx`), runs it, and keeps inputs and answers in tests/reference/calculix: `npx tsx scripts/calculix-strength.ts`.
+ * `calculix-ccx`), runs it, and keeps inputs and answers in tests/reference/calculix: `npx tsx scripts/calculix/strength.ts`.
  */
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';

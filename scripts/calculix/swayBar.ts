@@ -1,6 +1,6 @@
 /**
  * Makes the beam results that the frame model of sway bars is held against: writes the input of CalculiX (Debian's
- * `calculix-ccx`), runs it, and keeps input and answer in tests/reference/calculix: `npx tsx scripts/calculix.ts`.
+ * `calculix-ccx`), runs it, and keeps input and answer in tests/reference/calculix: `npx tsx scripts/calculix/swayBar.ts`.
  */
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';

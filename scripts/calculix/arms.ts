@@ -1,7 +1,7 @@
 /**
  * Makes the beam results that the give of arms rigid to an axle is held against: an axle's tube with its arms welded on, their
  * front joints pinned to the frame, rolled by half a degree. Writes the input of CalculiX (Debian's `calculix-ccx`), runs it, and
- * keeps input and answer in tests/reference/calculix: `npx tsx scripts/calculix-arms.ts`.
+ * keeps input and answer in tests/reference/calculix: `npx tsx scripts/calculix/arms.ts`.
  */
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
