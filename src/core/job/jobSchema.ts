@@ -4,6 +4,7 @@ import { LAYOUT_IDS } from '@/core/rig/layouts';
 import { rigSchema } from '@/core/rig/schema';
 import { TAPES } from '@/core/units/tape';
 import { LONGEST_NAME } from './names';
+import { chooseSchema } from './slices/choose';
 import { cutSchema } from './slices/cut';
 import { bodiesSchema } from './slices/bodies';
 import { basisSchema, text, typed, when } from './slices/fields';
@@ -75,6 +76,8 @@ export const jobSchema = z.strictObject({
   weld: weldSchema,
   ride: rideSchema,
   drive: driveSchema,
+  /** ways of building the car that are held against each other */
+  choose: z.optional(chooseSchema),
   stripes: z.record(text(140), stripeSchema),
 });
 

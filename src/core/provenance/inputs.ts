@@ -4,6 +4,7 @@ import { sprungShare } from '@/core/job/edits/frameHeight';
 import { BODY_SIZES, type BodySize } from '@/core/job/bodies/bodySizes';
 import type { Job } from '@/core/job/jobSchema';
 import { drawnHeight, isTyped } from '@/core/job/jobValues';
+import { oncePerJob } from '@/core/job/oncePerJob';
 import { isPlaced, mountId } from '@/core/job/placed';
 import { startingCut } from '@/core/job/slices/cut';
 import { bracketId } from '@/core/job/bodies/bodyNames';
@@ -234,13 +235,13 @@ function weights(job: Job): Told {
 export const mountInputs = (rig: Rig, members: string[]): InputId[] =>
   members.flatMap((id) => mountsOf(rig, id).map(({ key }) => `mount.${mountId(id, key)}`));
 
-/** An input of a job by its id. */
-export function inputOf(job: Job, id: InputId): Input {
+/** An input of a job by its id. Asked by every figure on the screen. */
+export const inputOf = oncePerJob((job, id: InputId): Input => {
   const at = id.indexOf('.');
   const [kind, of] = at < 0 ? [id, ''] : [id.slice(0, at), id.slice(at + 1)];
   const told = kinds[kind]!(job, of);
   return { id, ...told, from: told.from === 'usual' && job.accepted?.[id] ? 'typed' : told.from };
-}
+});
 
 /** Those of a list of inputs that are guessed, each once. */
 export const guessesAmong = (job: Job, ids: InputId[]): Input[] =>

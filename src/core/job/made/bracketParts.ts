@@ -15,6 +15,7 @@ import { holesKey } from '@/core/job/bracketHoles';
 import { railsInTheWay } from '@/core/job/bodies/frameRails';
 import type { Job } from '@/core/job/jobSchema';
 import { barEndAt, barOf, isPlateBar, keptAs, thicknessOf, type Bar, type LinkEnd } from './parts';
+import { oncePerJob } from '@/core/job/oncePerJob';
 import { mountId } from '@/core/job/placed';
 import type { BarEye, Brace, BracketPart } from '@/core/job/slices/parts';
 
@@ -127,7 +128,14 @@ function usualBracket(job: Job, link: LinkMember, end: LinkEnd, led: Led): Brack
 }
 
 /** A bracket as it is made: as was said of it, else as is usual for its bar and joint. */
-export function bracketOf(job: Job, link: LinkMember, end: LinkEnd): Bracket {
+export const bracketOf = (job: Job, link: LinkMember, end: LinkEnd): Bracket => BRACKETS[end](job, link);
+
+const BRACKETS = {
+  chassis: oncePerJob((job, link: LinkMember) => madeBracket(job, link, 'chassis')),
+  axle: oncePerJob((job, link: LinkMember) => madeBracket(job, link, 'axle')),
+};
+
+function madeBracket(job: Job, link: LinkMember, end: LinkEnd): Bracket {
   const { seat, ...said } = saidOfBracket(job, mountId(link.id, end));
   const usual = usualBracket(job, link, end, said);
   // A rail's faces are flat, whatever was said of what it hung on before.

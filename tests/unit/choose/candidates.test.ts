@@ -1,0 +1,226 @@
+import fc from 'fast-check';
+import { compareCandidates, numbersOf, type Compared } from '@/core/choose/candidates/compare';
+import { givenUp, ROWS, valueOf } from '@/core/choose/candidates/givesUp';
+import { offersFor } from '@/core/choose/candidates/offers';
+import { toMake } from '@/core/choose/candidates/toMake';
+import { jobFault, readJob, writeJob } from '@/core/job/file';
+import {
+  candidatesOf,
+  designOf,
+  isOnBench,
+  withCandidate,
+  withChosen,
+  withDesign,
+  withFound,
+  withoutCandidate,
+} from '@/core/job/edits/candidates';
+import { withLayout } from '@/core/job/edits/layout';
+import { withMounts } from '@/core/job/edits/mounts';
+import { withBody } from '@/core/job/edits/bodies';
+import { ownObstacles } from '@/core/job/jobValues';
+import { isPlaced, withPlaced } from '@/core/job/placed';
+import { linksOf } from '@/core/rig/members/members';
+import { DRIVESHAFT } from '@/core/rig/mounts';
+import { lateralBarOf } from '@/core/rig/roles';
+import { unsound } from '../../support/numbers';
+import { plausibleCar } from '../../support/plausible';
+
+const WHEN = '2026-05-02T09:00:00.000Z';
+const sized = { numRuns: 40 };
+
+/** A car and one of the ways offered for it. */
+const withOffer = fc.tuple(plausibleCar, fc.nat()).map(([job, n]) => {
+  const offers = offersFor(job);
+  return { job, offer: offers[n % offers.length]! };
+});
+
+describe('what is drawn of a car', () => {
+  test('taken off and put back leaves the car as it was', () => {
+    fc.assert(
+      fc.property(plausibleCar, (job) => {
+        expect(withDesign(job, designOf(job)).rig).toEqual(job.rig);
+        expect(isOnBench(job, { design: designOf(job) })).toBe(true);
+      }),
+      sized,
+    );
+  });
+
+  test('leaves what was measured, and the car’s own, as they are; and comes back whole after another', () => {
+    fc.assert(
+      fc.property(withOffer, ({ job, offer }) => {
+        const own = withPlaced({ ...job, rig: withThing(job).rig }, [`${DRIVESHAFT}/pinion`]);
+        const other = withDesign(own, offer.design);
+        expect(jobFault(other)).toBeNull();
+        expect(isOnBench(other, offer)).toBe(true);
+        for (const key of ['readings', 'place', 'record', 'bodies', 'lines', 'locate', 'drive'] as const)
+          expect(other[key]).toEqual(own[key]);
+        for (const key of ['masses', 'driveshaft', 'wheelbase', 'otherEnd', 'track'] as const)
+          expect(other.rig[key]).toEqual(own.rig[key]);
+        expect(ownObstacles(other.rig)).toEqual(ownObstacles(own.rig));
+        expect(isPlaced(other, `${DRIVESHAFT}/pinion`)).toBe(true);
+        const back = withDesign(other, designOf(own));
+        expect(back.rig).toEqual(own.rig);
+        expect(designOf(back)).toEqual(designOf(own));
+      }),
+      sized,
+    );
+  });
+
+  test('is told by the file, and read from it as it was', () => {
+    fc.assert(
+      fc.property(withOffer, fc.string({ maxLength: 200 }), ({ job, offer }, reason) => {
+        const kept = withCandidate(job, offer);
+        const chosen = withChosen(kept, candidatesOf(kept)[1]!, reason, WHEN);
+        expect(readJob(writeJob(chosen))).toEqual(JSON.parse(writeJob(chosen)));
+      }),
+      sized,
+    );
+  });
+});
+
+function withThing(job: Parameters<typeof withBody>[0]) {
+  const obstacle = {
+    id: 'tailpipe',
+    on: 'chassis' as const,
+    shape: 'sphere' as const,
+    centre: [-300, 200, 300] as [number, number, number],
+    radius: 30,
+  };
+  return { ...job, rig: { ...job.rig, obstacles: [...(job.rig.obstacles ?? []), obstacle] } };
+}
+
+describe('the candidates of a job', () => {
+  const job = withLayout(
+    readJob(writeJob(fc.sample(plausibleCar, { seed: 7, numRuns: 1 })[0]!)),
+    'three-link-panhard',
+  );
+
+  test('begin with the car as it was found', () => {
+    const offer = offersFor(job)[0]!;
+    const two = withCandidate(job, offer);
+    expect(candidatesOf(two).map(({ id, found }) => [id, found])).toEqual([
+      ['as-found', true],
+      [offer.id, undefined],
+    ]);
+    expect(isOnBench(job, candidatesOf(two)[0]!)).toBe(true);
+    // Said anew, it is the car as it then stands; there is one such.
+    const moved = withMounts(two, [{ member: 'panhard', end: 'chassis', axis: 2, mm: 410 }]);
+    const again = candidatesOf(withFound(moved));
+    expect(again.filter(({ found }) => found)).toHaveLength(1);
+    expect(isOnBench(moved, again[0]!)).toBe(true);
+  });
+
+  test('keep why one was chosen until that one is taken out', () => {
+    const kept = offersFor(job).slice(0, 2).reduce(withCandidate, job);
+    const [, one, other] = candidatesOf(kept);
+    const chosen = withChosen(kept, one!, 'nothing clears behind the axle', WHEN);
+    expect(chosen.choose!.chosen).toEqual({
+      id: one!.id,
+      reason: 'nothing clears behind the axle',
+      at: WHEN,
+    });
+    expect(isOnBench(chosen, one!)).toBe(true);
+    expect(withoutCandidate(chosen, other!.id).choose!.chosen).toEqual(chosen.choose!.chosen);
+    expect(withoutCandidate(chosen, one!.id).choose!.chosen).toBeUndefined();
+  });
+
+  test('one is not offered again, nor what stands on the bench', () => {
+    const offers = offersFor(job);
+    const kept = withCandidate(job, offers[0]!);
+    expect(offersFor(kept).map(({ id }) => id)).toEqual(offers.slice(1).map(({ id }) => id));
+    const taken = withDesign(job, offers[0]!.design);
+    expect(offersFor(taken).some(({ design }) => isOnBench(taken, { design }))).toBe(false);
+  });
+
+  test('a bar turned to its other side moves the axle the other way, and as far', () => {
+    // All but its bar is alike left and right.
+    const even = withLayout(job, 'parallel-four-link-panhard');
+    const { design } = offersFor(even).find(({ id }) => id === 'other-side')!;
+    const turned = withDesign(even, design);
+    const [was, is] = [even, turned].map((of) => numbersOf(of, designOf(even)));
+    expect(is!.figures.sideways).toBeCloseTo(was!.figures.sideways, 6);
+    is!.curve.forEach(({ y }, i) => expect(y).toBeCloseTo(-was!.curve[i]!.y, 6));
+    const bars = [even, turned].map(({ rig }) => lateralBarOf(rig)!);
+    expect(bars[1]!.chassis).toEqual([bars[0]!.chassis[0], -bars[0]!.chassis[1], bars[0]!.chassis[2]]);
+  });
+});
+
+describe('what a candidate comes to', () => {
+  test('is sound, and the same as that of the car with it on the bench', () => {
+    fc.assert(
+      fc.property(withOffer, ({ job, offer }) => {
+        const [found, other] = compareCandidates(withCandidate(job, offer));
+        for (const { numbers } of [found!, other!]) if (numbers) expect(unsound(numbers)).toEqual([]);
+        expect(found!.numbers?.make).toMatchObject({
+          bars: 0,
+          brackets: 0,
+          effort: 'nothing',
+          cost: 'nothing',
+        });
+        if (!other!.numbers) return;
+        const bench = withDesign(job, offer.design);
+        expect(other!.numbers).toEqual(numbersOf(bench, designOf(job)));
+        // Bars alone are weighed whole.
+        expect(other!.numbers.mass === null).toBe(linksOf(bench.rig).length < bench.rig.members.length);
+        expect(other!.numbers.kept).toBeLessThanOrEqual(other!.numbers.bump);
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  test('a bar moved over whole is made of two brackets; one made longer is a bar and its joints as well', () => {
+    fc.assert(
+      fc.property(plausibleCar, fc.double({ min: 5, max: 60, noNaN: true }), (job, mm) => {
+        const bar = lateralBarOf(job.rig);
+        fc.pre(bar !== null);
+        const found = designOf(job);
+        const put = (ends: ('chassis' | 'axle')[]) =>
+          toMake(
+            withMounts(
+              job,
+              ends.map((end) => ({ member: bar!.id, end, axis: 0 as const, mm: bar![end][0] - mm })),
+            ),
+            found,
+          );
+        expect(put(['chassis', 'axle'])).toMatchObject({ brackets: 2, joints: 0 });
+        expect(put(['axle'])).toMatchObject({ brackets: 1 });
+        const longer = withMounts(job, [
+          {
+            member: bar!.id,
+            end: 'axle',
+            axis: 1,
+            mm: bar!.axle[1] - Math.sign(bar!.chassis[1] - bar!.axle[1]) * mm,
+          },
+        ]);
+        expect(toMake(longer, found)).toMatchObject({ bars: 1, brackets: 1, joints: 2 });
+      }),
+      sized,
+    );
+  });
+
+  test('what is given up is where no other is worse and another is better', () => {
+    fc.assert(
+      fc.property(plausibleCar, fc.nat(), (job, n) => {
+        const offers = offersFor(job);
+        const some = [0, 1, 2].map((k) => offers[(n + 5 * k) % offers.length]!);
+        const all: Compared[] = compareCandidates([...new Set(some)].reduce(withCandidate, job));
+        const worked = all.filter(({ numbers }) => numbers);
+        for (const [id, told] of Object.entries(givenUp(all)))
+          for (const { row, value, best, by } of told) {
+            const mine = worked.find((one) => one.id === id)!.numbers!;
+            expect(valueOf(row, mine)).toBe(value);
+            expect(valueOf(row, worked.find((one) => one.id === by)!.numbers!)).toBe(best);
+            expect(Math.abs(value - best)).toBeGreaterThan(0);
+            // Held by what it is, none of the others is farther from the best.
+            for (const { numbers } of worked) {
+              const other = valueOf(row, numbers!);
+              if (other === null || row === 'rollSteer') continue;
+              expect(Math.abs(other - best)).toBeLessThanOrEqual(Math.abs(value - best) + 1e-9);
+            }
+            expect(ROWS).toContain(row);
+          }
+      }),
+      { numRuns: 20 },
+    );
+  });
+});
