@@ -2,12 +2,15 @@
  * The `pellik` command. `pellik solve FILE` prints the answer to a rig file as JSON; `pellik check JOB` every verdict, order and
  * unknown of a job; `pellik check JOB --after REMEDY` the job with one of its remedies taken; `pellik prove JOB` every check of
  * strength; `pellik cut JOB --out DIR` writes every file that it is cut from; `pellik find JOB --brief BRIEF` places of mounts that meet a
- * brief; `pellik spread JOB --seed N` what its figures may come out as.
+ * brief; `pellik spread JOB --seed N` what its figures may come out as; `pellik compare JOB` every way of building that the job keeps,
+ * with what it comes to and gives up.
  */
 import { mkdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterRemedy, checkJob } from '@/core/advice/check';
 import { readBrief } from '@/core/choose/brief';
+import { compareCandidates } from '@/core/choose/candidates/compare';
+import { givenUp } from '@/core/choose/candidates/givesUp';
 import { findMounts } from '@/core/choose/findMounts';
 import { BUILDS, spreadOf, USUAL_CLOSENESS } from '@/core/choose/spread';
 import { solveRig } from '@/core/bench/solveRig';
@@ -18,7 +21,7 @@ import { proveJob } from '@/core/prove/prove';
 import { InputError, LARGEST_FILE, readRig } from '@/core/rig/read';
 
 const USAGE =
-  'usage: pellik solve FILE | pellik check JOB [--after REMEDY] | pellik prove JOB | pellik cut JOB --out DIR | pellik find JOB --brief BRIEF | pellik spread JOB --seed N';
+  'usage: pellik solve FILE | pellik check JOB [--after REMEDY] | pellik prove JOB | pellik cut JOB --out DIR | pellik find JOB --brief BRIEF | pellik spread JOB --seed N | pellik compare JOB';
 
 const json = (answer: unknown): string => `${JSON.stringify(answer, null, 1)}\n`;
 
@@ -31,6 +34,7 @@ function commandOf([command, , ...rest]: string[]): Command | undefined {
   if (command === 'solve' && rest.length === 0) return (text) => json(solveRig(readRig(text)));
   if (command === 'check' && rest.length === 0) return (text) => json(checkJob(readJob(text)));
   if (command === 'prove' && rest.length === 0) return (text) => json(proveJob(readJob(text)).checks);
+  if (command === 'compare' && rest.length === 0) return (text) => json(compared(readJob(text)));
   if (given === undefined || more.length > 0) return undefined;
   if (command === 'check' && flag === '--after') return (text) => writeJob(afterRemedy(readJob(text), given));
   if (command === 'find' && flag === '--brief')
@@ -39,6 +43,12 @@ function commandOf([command, , ...rest]: string[]): Command | undefined {
     return (text) => json(spreadOf(readJob(text), USUAL_CLOSENESS, { builds: BUILDS, seed: Number(given) }));
   if (command === 'cut' && flag === '--out') return (text) => writeCut(readJob(text), given);
   return undefined;
+}
+
+/** The ways of building that a job keeps. */
+function compared(job: Job) {
+  const all = compareCandidates(job);
+  return { candidates: all, givesUp: givenUp(all) };
 }
 
 /** Writes the files of a job's cut into a folder, and says their names. */

@@ -9,13 +9,13 @@ const VIEWS: View[] = [
   ['job', 1, 'The job', 1280, 800],
   ['record', 2, 'Record', 1280, 800],
   ['record-found', 2, 'Record', 1280, 800],
-  ['record-tablet', 2, 'Record', 820, 1180],
   ['place', 3, 'Hold the axle', 1280, 800],
   ['locate', 4, 'Panhard bar', 1280, 800],
   ['locate-links', 4, 'Panhard bar', 1280, 800],
   ['locate-room', 4, 'Panhard bar', 1280, 800],
   ['locate-forces', 4, 'Panhard bar', 1280, 800],
   ['locate-front', 4, 'Track bar', 1280, 800, 'demo-tinker'],
+  ['ways', 4, 'Panhard bar', 1280, 800, 'demo-pewter'],
   ['roll', 5, 'Roll', 1280, 800, 'demo-copperline'],
   ['roll-balance', 5, 'Roll', 1280, 800, 'demo-copperline'],
   ['prove', 6, 'Prove', 1280, 800, 'demo-copperline'],
@@ -44,11 +44,10 @@ const BEFORE: Record<string, (hands: Hands) => Promise<void>> = {
   'locate-front': (hands) => hands.part('Lengthwise'),
   record: (hands) => reading(hands, 'cab.diagonal.left'),
   'record-found': (hands) => hands.part('As found'),
-  'record-tablet': async (hands) => {
-    await reading(hands, 'tireRadius.left');
-    await hands.press('gauges');
-    await hands.click(await hands.field('reading/tireRadius.left'));
-    await hands.driver.sleep(2500);
+  ways: async (hands) => {
+    await hands.part('Ways');
+    await hands.press('See them side by side');
+    await hands.find('.ways-table');
   },
   roll: async (hands) => {
     await hands.part('Sway bar');

@@ -54,6 +54,7 @@ const MOVABLE: Record<LocatePart, Movable> = {
   forces: 'none',
   heights: 'none',
   find: 'none',
+  ways: 'none',
 };
 
 const MOVABLE_AT_ROLL: Record<RollPart, Movable> = { springs: 'none', bar: 'sway', balance: 'bar' };

@@ -4,7 +4,7 @@ import { createJSONStorage, persist } from 'zustand/middleware';
 import type { RollPart } from '@/core/roll/analyse';
 
 /** What Locate is working on: holding the axle sideways, lengthwise, the room that things need, the forces, other heights of the car, or looking for places that meet what is wanted. */
-const LOCATE_PARTS = ['bar', 'links', 'room', 'forces', 'heights', 'find'] as const;
+const LOCATE_PARTS = ['bar', 'links', 'room', 'forces', 'heights', 'find', 'ways'] as const;
 export type LocatePart = (typeof LOCATE_PARTS)[number];
 
 /** What Record is about: reading, whether it agrees, what it comes to, what is worn, what came in the box. */

@@ -9,6 +9,13 @@ const SHEETS: [car: string, station: string, part: string | null, words: string[
   ['pewter', 'record', 'As found', ['Axle off the middle of the frame', '±'], 2],
   ['marigold', 'place', null, ['The four heights', 'Full droop'], 1],
   ['marigold', 'locate', 'Sideways', ['Where the mounts stand', '17 1/4 in left', 'Eye to eye'], 1],
+  [
+    'pewter',
+    'locate',
+    'Ways',
+    ['Ways to build it', 'Chosen on 9 May 2026', 'Links would want a new floor'],
+    2,
+  ],
   ['tinker', 'locate', 'Room', ['Drag link, kingpin, middle', 'Rubber at both ends'], 1],
   ['copperline', 'roll', 'Springs', ['26 N/mm, 427 mm long unloaded', 'Runs'], 1],
   ['cinder', 'roll', 'Balance', ['What a step does', 'hole 1 of 3 from the tip', 'looser'], 1],

@@ -8,6 +8,13 @@ import { tasksOf } from '@/core/plan/plan';
 import { torqueSheet, withApplied } from '@/core/weld/torqueSheet';
 import { linksOf } from '@/core/rig/members/members';
 import { type KitName, MEMBER_KITS, withKit, withoutMembers } from '@/core/job/edits/members/kits';
+import {
+  candidatesOf,
+  designOf,
+  withCandidate,
+  withChosen,
+  withoutCandidate,
+} from '@/core/job/edits/candidates';
 import { withLayout } from '@/core/job/edits/layout';
 import { withMounts } from '@/core/job/edits/mounts';
 import { withReadingsAt } from '@/core/job/edits/readings';
@@ -99,6 +106,16 @@ export const act: fc.Arbitrary<(j: Job) => Job> = fc.oneof(
     return withOuting(j, { ...said, note: place }, { settings: settingsOf(j), figures: null });
   }),
   fc.nat(9).map((id) => (j: Job) => withoutOuting(j, `o${id}`)),
+  fc.tuple(fc.nat(9), text).map(
+    ([id, name]) =>
+      (j: Job) =>
+        withCandidate(j, { id: `c${id}`, name, design: designOf(j) }),
+  ),
+  fc.tuple(fc.nat(9), text).map(([n, reason]) => (j: Job) => {
+    const one = pick(candidatesOf(j), n);
+    return one ? withChosen(j, one, reason, '2026-01-01T00:00:00.000Z') : j;
+  }),
+  fc.nat(9).map((n) => (j: Job) => withoutCandidate(j, pick(candidatesOf(j), n)?.id ?? '')),
   fc
     .tuple(fc.nat(20), fc.constantFrom(...LINK_ENDS), fc.constantFrom(...BUILT_AXES), figure)
     .map(([n, end, axis, mm]) => (j: Job) => {

@@ -4,6 +4,7 @@ import { Document, type Attached } from '@/core/fabricate/document';
 import { bracketId } from '@/core/job/bodies/bodyNames';
 import type { Job } from '@/core/job/jobSchema';
 import { barOf, LINK_ENDS } from '@/core/job/made/parts';
+import { candidatesOf } from '@/core/job/edits/candidates';
 import { bracketOf } from '@/core/job/made/bracketParts';
 import { METALS } from '@/core/materials/metals';
 import { describeBar } from '@/core/rig/lateralBar';
@@ -59,6 +60,7 @@ export async function buildBook(
   );
   doc.views(viewsOf(job), VIEWS_HIGH);
   asFound(doc, job);
+  chosenWay(doc, job);
   asDesigned(doc, job);
   asBuilt(doc, job);
   standing(doc, job);
@@ -85,6 +87,17 @@ function asFound(doc: Document, { readings, record, tape }: Job): void {
     return looked ? [[label, looked.finding, looked.note]] : [];
   });
   doc.table(['Inspected', 'Found', 'Note'], inspected, [0.4, 0.15, 0.45]);
+}
+
+/** Which way of building was chosen, out of which, and why. */
+function chosenWay(doc: Document, job: Job): void {
+  const { chosen } = job.choose ?? {};
+  const all = candidatesOf(job);
+  const name = all.find(({ id }) => id === chosen?.id)?.name;
+  if (!chosen || !name) return;
+  doc.heading('Chosen');
+  doc.text(`${name}, out of: ${all.map((one) => one.name).join('; ')}.`);
+  doc.text(chosen.reason);
 }
 
 function asDesigned(doc: Document, job: Job): void {

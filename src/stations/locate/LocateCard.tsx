@@ -11,6 +11,8 @@ import { LinksPart } from '@/stations/locate/members/LinksPart';
 import { MountSheet } from '@/stations/locate/members/MountSheet';
 import { RoomPart } from '@/stations/locate/room/RoomPart';
 import { SidewaysPart } from '@/stations/locate/sideways/SidewaysPart';
+import { WaysPart } from '@/stations/locate/ways/WaysPart';
+import { WaysSheet } from '@/stations/locate/ways/WaysSheet';
 import './locate.css';
 
 const PARTS: { value: LocatePart; label: string }[] = [
@@ -20,6 +22,7 @@ const PARTS: { value: LocatePart; label: string }[] = [
   { value: 'forces', label: 'Forces' },
   { value: 'heights', label: 'Heights' },
   { value: 'find', label: 'Find' },
+  { value: 'ways', label: 'Ways' },
 ];
 const CARDS = {
   bar: SidewaysPart,
@@ -28,6 +31,7 @@ const CARDS = {
   forces: ForcesPart,
   heights: HeightsPart,
   find: FindPart,
+  ways: WaysPart,
 };
 
 /** Lays out what holds the axle: sideways, lengthwise; the room it needs to move; and what its members carry. */
@@ -48,7 +52,7 @@ export function LocateCard() {
         <Problem />
         <Part />
         <Button className="print-sheet" onClick={() => window.print()}>
-          Print where the mounts stand
+          {focus === 'ways' ? 'Print the ways' : 'Print where the mounts stand'}
         </Button>
         <Caution>
           What holds the axle under the car is life-critical, its brackets and welds too. What Pellik works
@@ -60,7 +64,7 @@ export function LocateCard() {
           note="Draw it when you mean to build it like this."
         />
       </div>
-      <MountSheet />
+      {focus === 'ways' ? <WaysSheet /> : <MountSheet />}
     </>
   );
 }

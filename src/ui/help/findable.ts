@@ -49,6 +49,8 @@ const PARTS: [name: string, focus: LocatePart][] = [
   ['Room: driveshaft, slip yoke, tank, exhaust, clearance', 'room'],
   ['Forces: loads, weight of the car', 'forces'],
   ['Heights: lowered, settled, loaded', 'heights'],
+  ['Find: where the mounts go', 'find'],
+  ['Ways to build it: other layouts side by side, the one chosen and why', 'ways'],
 ];
 
 /** What Roll is about, by the words it would be looked for, and the field that says it. */

@@ -1,5 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { Brief } from '@/core/choose/brief';
+import type { Compared } from '@/core/choose/candidates/compare';
 import type { FoundMounts } from '@/core/choose/findMounts';
 import type { Closeness, Spreads } from '@/core/choose/spread';
 import type { Job } from '@/core/job/jobSchema';
@@ -47,3 +48,7 @@ export const startSpread = (
   told: (share: number) => void,
 ): Running<Spreads> =>
   started((api) => api.spread(job, closeness, builds, seed, proxy(told)) as Promise<Outcome<Spreads>>);
+
+/** Works out every way of building the car that a job keeps. @param told how far it is, 0 to 1 */
+export const startCompare = (job: Job, told: (share: number) => void): Running<Compared[]> =>
+  started((api) => api.compare(job, proxy(told)) as Promise<Outcome<Compared[]>>);

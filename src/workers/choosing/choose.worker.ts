@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import type { Brief } from '@/core/choose/brief';
+import { compareCandidates } from '@/core/choose/candidates/compare';
 import { findMounts } from '@/core/choose/findMounts';
 import { spreadOf, type Closeness } from '@/core/choose/spread';
 import type { Job } from '@/core/job/jobSchema';
@@ -14,6 +15,7 @@ const api = {
     outcomeOf(() => findMounts(job, brief, (share) => void told(share))),
   spread: (job: Job, closeness: Closeness, builds: number, seed: number, told: Told) =>
     outcomeOf(() => spreadOf(job, closeness, { builds, seed }, (done) => void told(done / builds))),
+  compare: (job: Job, told: Told) => outcomeOf(() => compareCandidates(job, (share) => void told(share))),
 };
 export type ChooseApi = typeof api;
 

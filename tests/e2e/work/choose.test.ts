@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { attachmentsIn } from '@/core/fabricate/attachments';
 import { Key } from 'selenium-webdriver';
+import type { Driver } from 'selenium-webdriver/chrome';
 import { hands, openBench } from '../../support/page/bench';
+import { pdfPages } from '../../support/programs/printed';
 
 openBench();
 
@@ -94,6 +96,52 @@ test('an eighth that came out low: what it changes is told; taken as it is, ever
   await hands.part('Sideways');
   await hands.holds('panhard/chassis/2', '14 3/4');
   await hands.undo();
+  await hands.holds('panhard/chassis/2', '14 7/8');
+});
+
+test('another way is drawn and tried on, chosen with its reason, and printed; undone, the car is as it was', async () => {
+  await hands.go('marigold', 'locate');
+  await hands.part('Ways');
+  await hands.press('Keep the car as it stands: that is how it was found');
+  await hands.choose('Another way', 'Panhard bar, frame end on the right');
+  await hands.choose('Another way', 'Three links + crank');
+  await hands.reads('[data-way=as-found]', 'Nothing to make.');
+  await hands.reads('[data-way=other-side]', 'To make or buy: 2 brackets.');
+  await hands.reads('[data-way=three-link-watts]', 'The axle moves straight up and down.');
+  await hands.reads('[data-way=three-link-watts]', 'mounts stand where the pattern of the layout puts them');
+  await hands.reads('[data-gives=sideways]', 'Axle goes sideways: 3/16 in (Three links + crank: 0 in)');
+  await hands.press('See them side by side');
+  await hands.reads('[data-row=sideways] [data-of=as-found]', '3/16 in');
+  await hands.find('[data-row=sideways] [data-of=three-link-watts] .guessed-figure');
+  await hands.closeDialog();
+  const put = (way: string) =>
+    hands.clickOn(`//article[@data-way="${way}"]//button[normalize-space()="Put it on the bench"]`);
+  await put('three-link-watts');
+  await hands.reads('.masthead-job', 'three links + crank');
+  await put('other-side');
+  await hands.reads('.masthead-job', 'three links + panhard');
+  await hands.undo();
+  await hands.undo();
+  await hands.clickOn('//article[@data-way="other-side"]//button[normalize-space()="Choose it"]');
+  await (await hands.find('#why-other-side')).sendKeys('The exhaust runs on the left');
+  await hands.press('Choose it, and put it on the bench');
+  await hands.reads(
+    '[data-part=chosen]',
+    'Panhard bar, frame end on the right. The exhaust runs on the left',
+  );
+  await hands.reads('[data-way=other-side] .way-marks', 'on the bench · chosen');
+  await hands.until(async () => (await hands.count('.ways-running')) === 0);
+  const { data } = (await (hands.driver as unknown as Driver).sendAndGetDevToolsCommand('Page.printToPDF', {
+    preferCSSPageSize: true,
+  })) as unknown as { data: string };
+  const pages = pdfPages(Buffer.from(data, 'base64'));
+  expect(pages.length).toBeLessThanOrEqual(2);
+  const words = pages.flatMap((page) => page.words).join(' ');
+  expect(words).toContain('The exhaust runs on the left');
+  expect(words).toContain('Parts that no longer come out');
+  await hands.reload();
+  await hands.reads('[data-part=chosen]', 'The exhaust runs on the left');
+  await hands.part('Sideways');
   await hands.holds('panhard/chassis/2', '14 7/8');
 });
 

@@ -63,12 +63,14 @@ const BETTER: Partial<Record<RowName, { way: 'less' | 'more' | 'nearer nought'; 
   kept: { way: 'more', felt: 3 },
   weakest: { way: 'more', felt: 0.1 },
   mass: { way: 'less', felt: 1 },
-  brackets: { way: 'less', felt: 1 },
   effort: { way: 'less', felt: 1 },
   cost: { way: 'less', felt: 1 },
   noise: { way: 'less', felt: 1 },
   stuck: { way: 'less', felt: 1 },
 };
+
+/** Values nearer than this share of what is felt are alike. */
+const ALIKE = 0.05;
 
 /** What a candidate gives up: a row in which it is behind all others, its value, and the best with whose it is. */
 export type GivenUp = { row: RowName; value: number; best: number; by: string };
@@ -95,7 +97,7 @@ export function givenUp(all: Compared[]): Record<string, GivenUp[]> {
     const best = values.reduce((a, b) => (cost(b.value) < cost(a.value) ? b : a));
     const most = Math.max(...values.map(({ value }) => cost(value)));
     for (const { id, value } of values)
-      if (cost(value) === most && most - cost(best.value) >= better.felt)
+      if (cost(value) >= most - ALIKE * better.felt && cost(value) - cost(best.value) >= better.felt)
         of.get(id)!.push({ row, value, best: best.value, by: best.id });
   }
   return Object.fromEntries(of);

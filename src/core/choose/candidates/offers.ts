@@ -115,7 +115,7 @@ function otherHoles({ rig, holes }: Job): Drawn[] {
       .map((step): Drawn => {
         const pair = pairOf(member).filter((id) => holes[holesKey(id, mount.key)]);
         return {
-          id: `${path}${step > 0 ? '+' : '-'}`,
+          id: `${step > 0 ? 'up' : 'down'}-${path.replace(/[/.]/g, '-')}`,
           name: `${capital(groupName(pair, rig.end) ?? memberName(member, rig.end))}, ${mount.name.toLowerCase()} one hole ${step > 0 ? 'up' : 'down'}`,
           change: (of) =>
             withMounts(

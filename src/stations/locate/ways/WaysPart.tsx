@@ -1,0 +1,122 @@
+'use client';
+import { Button, Progress, Select } from 'antd';
+import { useEffect, useMemo, useState } from 'react';
+import { offersFor } from '@/core/choose/candidates/offers';
+import { givenUp } from '@/core/choose/candidates/givesUp';
+import { candidatesOf, designOf, isOnBench, withCandidate, withFound } from '@/core/job/edits/candidates';
+import { MOST_CANDIDATES } from '@/core/job/slices/choose';
+import { edit, useJob } from '@/store/jobStore';
+import { CardHead } from '@/ui/cards/Card';
+import { Full } from '@/ui/cards/Full';
+import { askCompared, stopComparing, useCompared } from '@/workers/choosing/compared';
+import { CandidateCard } from './CandidateCard';
+import { SideBySide } from './SideBySide';
+import './ways.css';
+
+/** After a change, what is typed on is waited for, ms. */
+const SOON = 350;
+
+/** Several ways to build this car, the car as it was found among them; one is chosen, and why is kept. */
+export function WaysPart() {
+  const job = useJob();
+  const candidates = candidatesOf(job);
+  const { all, job: of, problem, share } = useCompared();
+  const [open, setOpen] = useState(false);
+  const compared = of?.id === job.id ? all : null;
+  const gives = useMemo(() => (compared ? givenUp(compared) : {}), [compared]);
+  const count = candidates.length;
+  useEffect(() => {
+    if (count === 0) return stopComparing;
+    const soon = setTimeout(() => void askCompared(job), SOON);
+    return () => {
+      clearTimeout(soon);
+      stopComparing();
+    };
+  }, [job, count]);
+  const chosen = candidates.find(({ id }) => id === job.choose?.chosen?.id);
+
+  return (
+    <>
+      <CardHead title="Which way to build it">
+        Several ways to build this car, side by side and in its own numbers. Choose one, and why is kept with
+        the job.
+      </CardHead>
+      {chosen && (
+        <p className="way-chosen" data-part="chosen">
+          Chosen: <b>{chosen.name}</b>. {job.choose!.chosen!.reason}
+          {!isOnBench(job, chosen) && ' What stands on the bench has been changed since.'}
+        </p>
+      )}
+      <Another />
+      {share !== null && (
+        <div role="status" className="ways-running">
+          <Progress percent={Math.round(100 * share)} aria-label="Ways worked out" />
+        </div>
+      )}
+      {problem && (
+        <p className="field-problem" role="alert">
+          {problem}
+        </p>
+      )}
+      {candidates.map((candidate) => (
+        <CandidateCard
+          key={candidate.id}
+          candidate={candidate}
+          compared={compared?.find(({ id }) => id === candidate.id) ?? null}
+          names={new Map(candidates.map(({ id, name }) => [id, name]))}
+          gives={gives[candidate.id] ?? []}
+        />
+      ))}
+      {compared && compared.length > 1 && (
+        <Button block type="primary" className="ways-open" onClick={() => setOpen(true)}>
+          See them side by side
+        </Button>
+      )}
+      <SideBySide open={open} onClose={() => setOpen(false)} all={compared ?? []} />
+    </>
+  );
+}
+
+/** Keeps one more way: the car as it stands on the bench, or another drawn from it. */
+function Another() {
+  const job = useJob();
+  const candidates = candidatesOf(job);
+  const offers = useMemo(() => offersFor(job), [job]);
+  const isKept = candidates.some((one) => isOnBench(job, one));
+  if (candidates.length >= MOST_CANDIDATES) return <Full most={MOST_CANDIDATES} of="ways" />;
+  const id = (stem: string) => freeId(stem, new Set(candidates.map((one) => one.id)));
+  return (
+    <section className="section ways-another">
+      {candidates.length === 0 ? (
+        <Button onClick={() => edit(withFound)}>Keep the car as it stands: that is how it was found</Button>
+      ) : (
+        <Button
+          disabled={isKept}
+          onClick={() =>
+            edit((j) => withCandidate(j, { id: id('bench'), name: 'As on the bench', design: designOf(j) }))
+          }
+        >
+          {isKept ? 'What stands on the bench is kept' : 'Keep what stands on the bench'}
+        </Button>
+      )}
+      <Select<string | null>
+        aria-label="Another way"
+        virtual={false}
+        placeholder="Draw another way…"
+        value={null}
+        options={offers.map(({ id: value, name: label }) => ({ value, label }))}
+        onChange={(picked) => {
+          const offer = offers.find((one) => one.id === picked);
+          if (offer) edit((j) => withCandidate(j, { ...offer, id: id(offer.id) }));
+        }}
+      />
+    </section>
+  );
+}
+
+function freeId(stem: string, taken: Set<string>): string {
+  for (let n = 1; ; n++) {
+    const id = n === 1 ? stem : `${stem}-${n}`;
+    if (!taken.has(id)) return id;
+  }
+}
