@@ -40,6 +40,8 @@ const preferencesSchema = z.object({
   record: z.enum(RECORD_PARTS),
   weld: z.enum(WELD_PARTS),
   drive: z.enum(DRIVE_PARTS),
+  /** what was last looked at before it is fixed, where it is no bar: a bar is the one on the saw */
+  held: z.nullable(z.string()),
   /** steps of the plan in working order, or by where the builder lies */
   byPlace: z.boolean(),
   roll: z.enum(['springs', 'bar', 'balance'] as const satisfies readonly RollPart[]),
@@ -84,6 +86,7 @@ export const usePreferences = create<Preferences>()(
       byPlace: false,
       roll: 'bar',
       prove: null,
+      held: null,
       sheet: false,
       readingAt: null,
       keys: 'plain',

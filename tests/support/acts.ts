@@ -15,7 +15,7 @@ import {
   withChosen,
   withoutCandidate,
 } from '@/core/job/edits/candidates';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { withMounts } from '@/core/job/edits/mounts';
 import { withReadingsAt } from '@/core/job/edits/readings';
 import { withRoll } from '@/core/job/edits/roll';

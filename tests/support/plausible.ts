@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Point } from '@/core/geometry/vector';
 import { applyReadings, USUAL_MASSES } from '@/core/job/applyReadings';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { withMounts } from '@/core/job/edits/mounts';
 import { withParts, type PartsChange } from '@/core/job/edits/parts';
 import { LINK_ENDS } from '@/core/job/made/parts';

@@ -1,6 +1,6 @@
 'use client';
 import { memo, useRef } from 'react';
-import { holesKey, nearestHole } from '@/core/job/bracketHoles';
+import { holesKey, nearestHole } from '@/core/job/made/bracketHoles';
 import { snap, type Tape } from '@/core/units/tape';
 import { isPlaced, mountId } from '@/core/job/placed';
 import { useJobPart } from '@/store/jobStore';

@@ -1,4 +1,4 @@
-import { holesKey } from '@/core/job/bracketHoles';
+import { holesKey } from '@/core/job/made/bracketHoles';
 import type { Job } from '@/core/job/jobSchema';
 import { drivenTravel } from '@/core/job/jobValues';
 import { assemble, type Mechanism } from '@/core/kinematics/mechanism';

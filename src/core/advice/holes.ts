@@ -1,4 +1,4 @@
-import { holesKey, nearestHole } from '@/core/job/bracketHoles';
+import { holesKey, nearestHole } from '@/core/job/made/bracketHoles';
 import type { Job } from '@/core/job/jobSchema';
 import type { Holes } from '@/core/job/slices/locate';
 import { mountsOf, type MountChange } from '@/core/rig/mounts';

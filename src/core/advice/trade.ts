@@ -1,4 +1,4 @@
-import { holesKey } from '@/core/job/bracketHoles';
+import { holesKey } from '@/core/job/made/bracketHoles';
 import { withMounts } from '@/core/job/edits/mounts';
 import type { Job } from '@/core/job/jobSchema';
 import { coordinateNow } from '@/core/rig/mounts';

@@ -1,45 +1,56 @@
 import type { Job } from '@/core/job/jobSchema';
 import { workBar } from '@/core/job/jobValues';
-import type { Bracket } from '@/core/job/slices/fields';
+import type { HoldPoint } from '@/core/job/slices/fields';
 import type { StripeState } from '@/core/job/stripes';
+import { raisedNow } from '@/core/place/heights';
 import { outOfPlace } from '@/core/place/placeChecks';
 import { toBeMended } from '@/core/record/inspection';
 import type { Agreement } from '@/core/survey/agreement';
-import { linksOf } from '@/core/rig/members/members';
 import { spotAt, spotName } from '@/core/survey/quantities/quantities';
-import { holdConditions, stripeKey, type Condition, type Trouble } from '@/core/weld/conditions';
+import { stripeKey, type Around, type Condition, type Trouble } from '@/core/weld/conditions/condition';
+import { holdConditions } from '@/core/weld/conditions/holdConditions';
+import { heldIds, heldPoints } from '@/core/weld/held';
 import { advanced, jointState, type Advance } from '@/core/weld/holdPoint';
 
+/** What has hold points is looked at by its id: without one, the bar on the saw. */
+const workedOn = (job: Job): string | undefined => workBar(job)?.id;
+
 /**
- * What must be true before the brackets of the bar on the saw are welded, with what the other stations know.
+ * What must be true before what a member is mounted by is welded, with what the other stations know.
  *
  * @param agreement of the job's readings; undefined while they are still being fitted together, which holds too
- * @param stops what Locate and Prove say of this bar that stops the work, in words; undefined while the car is still being looked over
+ * @param stops what Locate and Prove say of this member that stops the work, in words; undefined while the car is still being looked over
  */
 export const jobConditions = (
   job: Job,
   agreement: Agreement | null | undefined,
   stops?: string[],
-): Condition[] => {
-  const bar = workBar(job);
-  return bar ? holdConditions(job, bar, troublesOf(job, agreement, stops)) : [];
-};
+  member = workedOn(job),
+): Condition[] =>
+  member === undefined
+    ? []
+    : holdConditions(job, member, { ...aroundOf(job), troubles: troublesOf(job, agreement, stops) });
+
+/** How the car stands while brackets are set; of what other stations know, nothing. */
+const aroundOf = (job: Job): Around => ({
+  troubles: [],
+  raised: (on, side) => (job.place.holding === 'rests' ? raisedNow(job, on, side) : 0),
+});
 
 /**
- * Takes a bracket of the bar on the saw to its next state; held while a condition is open, unless the builder writes why. Without
- * such a bar nothing is taken anywhere.
+ * Takes something of a member, or of the bar on the saw, to its next state; held while a condition is open, unless the builder writes why. Without
+ * such a member nothing is taken anywhere.
  */
 export function advanceBracket(
   job: Job,
   agreement: Agreement | null | undefined,
   stops: string[] | undefined,
-  bracket: Bracket,
+  { bracket, member = workedOn(job) }: { bracket: HoldPoint; member?: string },
   at: string,
   reason = '',
 ): Advance {
-  const bar = workBar(job);
-  if (!bar) return { ok: true, job };
-  return advanced(job, { member: bar.id, bracket }, jobConditions(job, agreement, stops), at, reason);
+  if (member === undefined) return { ok: true, job };
+  return advanced(job, { member, bracket }, jobConditions(job, agreement, stops, member), at, reason);
 }
 
 function troublesOf(
@@ -80,27 +91,20 @@ function troublesOf(
 
 /**
  * The stripe across Weld: broken where a condition of any member is no longer as it was checked; whole when every member that
- * was begun has both its brackets striped.
+ * was begun is striped wherever it is fastened.
  */
 export function weldStripe(job: Job): StripeState {
-  const begun = linksOf(job.rig).filter((bar) =>
-    (['frame', 'axle'] as const).some(
-      (bracket) => jointState(job, { member: bar.id, bracket }) !== 'scribed',
-    ),
-  );
-  const done =
-    begun.length > 0 &&
-    begun.every((bar) =>
-      (['frame', 'axle'] as const).every(
-        (bracket) => jointState(job, { member: bar.id, bracket }) === 'striped',
-      ),
-    );
+  const held = heldIds(job);
+  const statesOf = (member: string) =>
+    heldPoints(job, member).map(({ bracket }) => jointState(job, { member, bracket }));
+  const begun = held.map(statesOf).filter((states) => states.some((state) => state !== 'scribed'));
+  const done = begun.length > 0 && begun.flat().every((state) => state === 'striped');
   // Without a stripe none can be broken: asked at every movement of a drag.
-  const striped = linksOf(job.rig).filter((bar) =>
-    Object.keys(job.stripes).some((key) => key.startsWith(stripeKey(bar.id, ''))),
+  const striped = held.filter((member) =>
+    Object.keys(job.stripes).some((key) => key.startsWith(stripeKey(member, ''))),
   );
   const broken = striped
-    .flatMap((bar) => holdConditions(job, bar, []))
+    .flatMap((member) => holdConditions(job, member, aroundOf(job)))
     .flatMap((c) => (c.stripe.kind === 'broken' ? [c.stripe] : []));
   if (broken.length) return { kind: 'broken', at: broken[0]!.at, changes: broken.flatMap((s) => s.changes) };
   return done ? { kind: 'whole', at: job.weld.log.at(-1)?.at ?? '' } : { kind: 'none' };

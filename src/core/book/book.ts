@@ -22,7 +22,8 @@ import { sayValue } from '@/core/units/values';
 import { sayLength } from '@/core/units/length';
 import { TORQUE } from '@/core/units/unit';
 import { systemOf } from '@/core/units/tape';
-import { measuredFor } from '@/core/weld/conditions';
+import { measuredFor } from '@/core/weld/conditions/condition';
+import { heldName } from '@/core/weld/held';
 import { torqueSheet } from '@/core/weld/torqueSheet';
 import { viewsOf } from './views';
 
@@ -200,14 +201,15 @@ function workDone(doc: Document, job: Job): void {
   );
 }
 
-function weldsMade(doc: Document, { weld, rig }: Job): void {
+function weldsMade(doc: Document, job: Job): void {
+  const { weld } = job;
   doc.heading('Brackets, and holds that were passed over');
   if (weld.log.length === 0) doc.text('None was tacked yet.');
   doc.table(
     ['When', 'Bracket', 'To', 'Why it went on, and what was open'],
     weld.log.map(({ at, member, bracket, to, reason, open }) => [
       day(at),
-      `${capital(memberName(member, rig.end))}, ${bracket} bracket`,
+      capital(heldName(job, member, bracket)),
       to,
       [reason && `“${reason}”`, open?.length && `Open: ${open.join('; ')}`].filter(Boolean).join(' '),
     ]),

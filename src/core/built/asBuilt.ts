@@ -4,7 +4,7 @@ import { worsened } from '@/core/advice/tried';
 import { mainAxis } from '@/core/geometry/vector';
 import { told, without } from '@/core/job/edits/omit';
 import { withMounts } from '@/core/job/edits/mounts';
-import { holesKey, nearestHole } from '@/core/job/bracketHoles';
+import { holesKey, nearestHole } from '@/core/job/made/bracketHoles';
 import type { Job } from '@/core/job/jobSchema';
 import { bracketAxes } from '@/core/job/made/bracketParts';
 import { LINK_ENDS, type LinkEnd } from '@/core/job/made/parts';

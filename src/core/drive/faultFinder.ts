@@ -1,6 +1,5 @@
 import { lookAt, type Look } from '@/core/advice/look';
 import type { Job } from '@/core/job/jobSchema';
-import { BRACKETS } from '@/core/job/slices/fields';
 import type { Checked, Symptom } from '@/core/job/slices/work/drive';
 import { jointsOf, JOINTS } from '@/core/materials/joints';
 import { linksOf } from '@/core/rig/members/members';
@@ -11,6 +10,7 @@ import { onGround } from '@/core/ride/onGround';
 import { preloadOf } from '@/core/ride/preload';
 import { toeHolds } from '@/core/ride/steering';
 import { turnsOf } from '@/core/ride/turns/turns';
+import { heldIds, heldName, heldPoints } from '@/core/weld/held';
 import { jointState } from '@/core/weld/holdPoint';
 import { torqueSheet } from '@/core/weld/torqueSheet';
 import { dueOf } from './rechecks';
@@ -90,10 +90,10 @@ const EVIDENCE: Partial<Record<CauseId, (job: Job, look: Look | null) => Evidenc
     ];
   },
   'tacked-bracket': (job) => {
-    const tacked = linksOf(job.rig).flatMap(({ id }) =>
-      BRACKETS.filter((bracket) => jointState(job, { member: id, bracket }) === 'tacked').map(
-        (bracket) => `${capital(memberName(id, job.rig.end))}, ${bracket} bracket`,
-      ),
+    const tacked = heldIds(job).flatMap((member) =>
+      heldPoints(job, member)
+        .filter(({ bracket }) => jointState(job, { member, bracket }) === 'tacked')
+        .map(({ bracket }) => capital(heldName(job, member, bracket))),
     );
     return tacked.length
       ? [{ times: 8, because: `Tacked and not welded, by its record: ${tacked.join('; ')}.` }]

@@ -1,7 +1,7 @@
 import { effectsOf, LEAST, type Effect } from '@/core/advice/effects';
 import { gravities, lookAt } from '@/core/advice/look';
 import { fartherOut, worsened } from '@/core/advice/tried';
-import { holesKey } from '@/core/job/bracketHoles';
+import { holesKey } from '@/core/job/made/bracketHoles';
 import type { Job } from '@/core/job/jobSchema';
 import type { Feel, Phase } from '@/core/job/slices/work/drive';
 import { lateralBarOf, lengthwiseLinks, pairOf, pairedSide } from '@/core/rig/roles';

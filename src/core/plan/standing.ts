@@ -1,11 +1,12 @@
 import { stationStripe } from '@/core/bench/stations';
 import type { Job } from '@/core/job/jobSchema';
-import type { Bracket } from '@/core/job/slices/fields';
+import type { HoldPoint } from '@/core/job/slices/fields';
 import type { Done } from '@/core/job/slices/work/plan';
 import type { JointState, WeldEvent } from '@/core/job/slices/work/weld';
 import { stripeState } from '@/core/job/stripes';
 import { bracketBasis } from '@/core/weld/bracketBasis';
-import { fastening, jointState, STATES } from '@/core/weld/holdPoint';
+import { fastening } from '@/core/weld/fastening';
+import { jointState, STATES } from '@/core/weld/holdPoint';
 import { tasksOf } from './plan';
 import { inOrder } from './order';
 import type { MarkedAt, Task } from './task';
@@ -51,12 +52,11 @@ const leftoversOf = ({ plan }: Job, byId: Map<string, Task>): Leftover[] =>
 
 /** How a step that was done stands; null of one that was not. */
 function markOf(job: Job, task: Task): Standing | null {
+  const done = job.plan.done[task.id];
+  if (done?.notHere) return { kind: 'notHere', at: done.at };
   if (task.marked)
     return 'station' in task.marked ? stationMark(job, task.marked) : jointMark(job, task.marked);
-  const done = job.plan.done[task.id];
-  if (!done) return null;
-  if (done.notHere) return { kind: 'notHere', at: done.at };
-  return standingOf(job, done, task);
+  return done ? standingOf(job, done, task) : null;
 }
 
 function standingOf(job: Job, done: Pick<Done, 'at' | 'basis' | 'note'>, task: Task): Standing {
@@ -87,18 +87,18 @@ function jointMark(
     : { kind: 'done', at, note: null };
 }
 
-function hasReached(job: Job, member: string, bracket: Bracket, to: JointState): boolean {
+function hasReached(job: Job, member: string, bracket: HoldPoint, to: JointState): boolean {
   const states: readonly JointState[] = STATES[fastening(job, { member, bracket })];
   const at = states.indexOf(jointState(job, { member, bracket }));
   return at >= 0 && at >= states.indexOf(to);
 }
 
 /** When a bracket last came to a state, since it was last cut loose. */
-function lastEntry({ weld }: Job, member: string, bracket: Bracket, to: JointState): WeldEvent | undefined {
+function lastEntry({ weld }: Job, member: string, bracket: HoldPoint, to: JointState): WeldEvent | undefined {
   return weld.log.findLast((e) => e.member === member && e.bracket === bracket && e.to === to);
 }
 
-function changesSince(job: Job, member: string, bracket: Bracket, event: WeldEvent | undefined): string[] {
+function changesSince(job: Job, member: string, bracket: HoldPoint, event: WeldEvent | undefined): string[] {
   if (!event?.basis) return [];
   const stripe = stripeState(
     { at: event.at, basis: event.basis },

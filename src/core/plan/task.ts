@@ -1,4 +1,4 @@
-import type { Bracket } from '@/core/job/slices/fields';
+import type { HoldPoint } from '@/core/job/slices/fields';
 import type { Track } from '@/core/job/slices/work/plan';
 import type { JointState } from '@/core/job/slices/work/weld';
 import type { Basis } from '@/core/job/stripes';
@@ -14,7 +14,8 @@ export type Before = { id: string; why: string };
 
 /** Where a step is done and marked, where that is not on the plan itself: a station's stripe, or a bracket that has come so far. */
 export type MarkedAt =
-  { station: 'record' | 'place' | 'cut' | 'ride' } | { member: string; brackets: Bracket[]; to: JointState };
+  | { station: 'record' | 'place' | 'cut' | 'ride' }
+  | { member: string; brackets: HoldPoint[]; to: JointState };
 
 /**
  * One step of the work. `hands`: how many people; `lifts`: what has to be carried, kg, where it is known; `expect`: what is then read;

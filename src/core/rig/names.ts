@@ -66,6 +66,7 @@ const MEMBER_NAMES: Record<string, string> = {
   upper: 'upper link',
   'torque-arm': 'torque arm',
   watts: 'crank',
+  'sway-bar': 'sway bar',
   steering: 'drag link',
   'drag-link': 'drag link',
   driveshaft: 'driveshaft',

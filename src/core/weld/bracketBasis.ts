@@ -1,23 +1,27 @@
 import type { Job } from '@/core/job/jobSchema';
 import { bracketOf } from '@/core/job/made/bracketParts';
 import { bodyAt } from '@/core/job/made/parts';
-import type { Bracket } from '@/core/job/slices/fields';
+import type { HoldPoint } from '@/core/job/slices/fields';
 import type { Basis } from '@/core/job/stripes';
 import { linksOf } from '@/core/rig/members/members';
+import { heldPoints } from './held';
 
-/** What a bracket of a link rests on as it is designed: where its eye is, mm, and what it is made of; nothing of a link that is not there. */
-export function bracketBasis(job: Job, member: string, bracket: Bracket): Basis {
+/**
+ * What rests on the design of something that is fastened: where it is, mm, where the design says so; of a bar's bracket, what it is made
+ * of; nothing of what is not there.
+ */
+export function bracketBasis(job: Job, member: string, bracket: HoldPoint): Basis {
+  const point = heldPoints(job, member).find((one) => one.bracket === bracket);
+  if (!point) return {};
+  const place: Basis = point.at
+    ? {
+        'ahead of the axle': point.at[0],
+        'left of the centreline': point.at[1],
+        'off the floor': point.at[2],
+      }
+    : {};
   const link = linksOf(job.rig).find(({ id }) => id === member);
-  if (!link) return {};
-  const end = bodyAt(bracket);
-  const [ahead, left, up] = link[end];
-  const { plate, bolt, bolted } = bracketOf(job, link, end);
-  return {
-    'ahead of the axle': ahead,
-    'left of the centreline': left,
-    'off the floor': up,
-    plate,
-    bolt,
-    'bolted on': bolted,
-  };
+  if (!link || (bracket !== 'frame' && bracket !== 'axle')) return place;
+  const { plate, bolt, bolted } = bracketOf(job, link, bodyAt(bracket));
+  return { ...place, plate, bolt, 'bolted on': bolted };
 }

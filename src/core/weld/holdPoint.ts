@@ -1,11 +1,8 @@
-import { bracketOf } from '@/core/job/made/bracketParts';
-import { bodyAt } from '@/core/job/made/parts';
 import type { Job } from '@/core/job/jobSchema';
-import { linksOf } from '@/core/rig/members/members';
-import { bracketBasis } from './bracketBasis';
-import type { Bracket } from '@/core/job/slices/fields';
 import type { JointState } from '@/core/job/slices/work/weld';
-import type { Condition, Step } from './conditions';
+import { bracketBasis } from './bracketBasis';
+import type { Condition, Step } from './conditions/condition';
+import { fastening, type Joint } from './fastening';
 
 /** Verified means: it holds, and the builder's stripe across it is unbroken. */
 export const isVerified = (c: Condition): boolean => c.holds === true && c.stripe.kind === 'whole';
@@ -30,13 +27,6 @@ const HELD: Record<keyof typeof STATES, Partial<Record<JointState, Step>>> = {
   bolted: { drilled: 'tack', torqued: 'weld' },
 };
 
-/** How a bracket of a member is fastened; one of no link is welded. */
-export function fastening(job: Job, { member, bracket }: Joint): keyof typeof STATES {
-  const link = linksOf(job.rig).find(({ id }) => id === member);
-  const end = bodyAt(bracket);
-  return link && bracketOf(job, link, end).bolted ? 'bolted' : 'welded';
-}
-
 /** What comes next for a bracket, and what holds it; null once it is striped, and where it was fastened the other way before. */
 export function nextState(job: Job, joint: Joint): { to: JointState; held: Step | null } | null {
   const way = fastening(job, joint);
@@ -46,8 +36,6 @@ export function nextState(job: Job, joint: Joint): { to: JointState; held: Step 
   return to === undefined ? null : { to, held: HELD[way][to] ?? null };
 }
 
-/** A bracket of a member, where the job keeps its state. */
-export type Joint = { member: string; bracket: Bracket };
 const jointKey = ({ member, bracket }: Joint): string => `${member}/${bracket}`;
 
 /** How far a bracket of a member has come. */

@@ -14,7 +14,7 @@ import './job.css';
 import type { Use } from '@/core/materials/uses';
 import type { Job } from '@/core/job/jobSchema';
 import { withFront } from '@/core/job/edits/front';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 
 const USES: Record<Use, [name: string, what: string]> = {
   street: ['Street', 'Quiet, long-lived joints; a car that feels the same both ways.'],

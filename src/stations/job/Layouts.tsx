@@ -4,7 +4,7 @@ import { LAYOUT_NAMES } from '@/core/rig/names';
 import { LAYOUT_IDS, layoutEnd, type LayoutId } from '@/core/rig/layouts';
 import { edit, useJobPart } from '@/store/jobStore';
 import { LayoutDrawing } from './LayoutDrawing';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 
 /** The layouts for this end of the car, each drawn. Taking another lays the mounts out anew; undo brings the old ones back. */
 export function Layouts() {

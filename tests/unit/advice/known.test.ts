@@ -7,7 +7,7 @@ import { applyReadings, USUAL_MASSES } from '@/core/job/applyReadings';
 import { BODY_SIZES, sizeOf, type BodySize } from '@/core/job/bodies/bodySizes';
 import { withBody } from '@/core/job/edits/bodies';
 import { withFrameMoved } from '@/core/job/edits/frameHeight';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { withJoints, withMounts } from '@/core/job/edits/mounts';
 import { withRoll } from '@/core/job/edits/roll';
 import { readJob, writeJob } from '@/core/job/file';

@@ -5,7 +5,7 @@ import { curesFor } from '@/core/advice/cures';
 import { sayTrade } from '@/core/advice/words';
 import { gravities, lookAt, type Look } from '@/core/advice/look';
 import { readJob, writeJob } from '@/core/job/file';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { newJob } from '@/core/job/newJob';
 import type { Job } from '@/core/job/jobSchema';
 import { assemble } from '@/core/kinematics/mechanism';

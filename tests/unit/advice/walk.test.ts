@@ -5,7 +5,7 @@ import { withRoll } from '@/core/job/edits/roll';
 import { applyReadings } from '@/core/job/applyReadings';
 import type { Job } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { withAccepted } from '@/core/provenance/accept';
 import { mountIds } from '@/core/job/placed';
 import { lateralBarOf } from '@/core/rig/roles';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { checkRecord } from '@/core/record/recordChecks';
 import { approachOf } from '@/core/record/jobRecord';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { withFront } from '@/core/job/edits/front';
 import type { Job } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';

@@ -1,5 +1,5 @@
 import { clearances } from '@/core/clearance/clearance';
-import { nearestHole } from '@/core/job/bracketHoles';
+import { nearestHole } from '@/core/job/made/bracketHoles';
 import { axialRate } from '@/core/materials/joints';
 import { assemble } from '@/core/kinematics/mechanism';
 import { travelMap } from '@/core/locate/travel/travelMap';
@@ -12,7 +12,7 @@ import { everyLayout, patternRig } from '../../support/layouts';
 import type { Job } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';
 import { withBends, withJoints, withMounts } from '@/core/job/edits/mounts';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { workBar } from '@/core/job/jobValues';
 import { MEMBER_KITS, kitsToAdd, withoutMembers, withKit, type KitName } from '@/core/job/edits/members/kits';
 import { settingOf } from '@/core/ride/alignment';

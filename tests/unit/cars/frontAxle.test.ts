@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import type { Job } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';
 import { compileLinkage } from '@/core/kinematics/solver/linkage';

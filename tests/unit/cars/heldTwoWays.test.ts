@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { applyReadings } from '@/core/job/applyReadings';
 import { jobConditions } from '@/core/bench/holdPoint';
 import { stationBasis } from '@/core/bench/stations';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import type { Job } from '@/core/job/jobSchema';
 import { workBar } from '@/core/job/jobValues';
 import { newJob } from '@/core/job/newJob';
@@ -11,7 +11,7 @@ import { assemble } from '@/core/kinematics/mechanism';
 import { isReached } from '@/core/kinematics/pose';
 import { raisedNow, restsOf } from '@/core/place/heights';
 import { outOfPlace, placeChecks, placeKey } from '@/core/place/placeChecks';
-import { measuredKey } from '@/core/weld/conditions';
+import { measuredKey } from '@/core/weld/conditions/condition';
 import { located } from '../../support/locate';
 
 const at = '2026-01-01T00:00:00.000Z';

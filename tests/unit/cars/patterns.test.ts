@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { applyReadings } from '@/core/job/applyReadings';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { withRoll } from '@/core/job/edits/roll';
 import type { Job } from '@/core/job/jobSchema';
 import { lockOf, travelOf } from '@/core/job/jobValues';

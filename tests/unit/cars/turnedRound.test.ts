@@ -4,7 +4,7 @@ import { otherSide, SIDES } from '@/core/geometry/side';
 import { distance, type Point } from '@/core/geometry/vector';
 import { applyReadings } from '@/core/job/applyReadings';
 import { withFront } from '@/core/job/edits/front';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { withRoll } from '@/core/job/edits/roll';
 import type { Job } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';

@@ -16,7 +16,7 @@ import {
   withFound,
   withoutCandidate,
 } from '@/core/job/edits/candidates';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { withoutMembers } from '@/core/job/edits/members/kits';
 import { withMounts } from '@/core/job/edits/mounts';
 import { withBody } from '@/core/job/edits/bodies';

@@ -9,7 +9,7 @@ import type { Point } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
 import { locateInput } from '@/core/locate/types';
 import { newJob } from '@/core/job/newJob';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { withMounts } from '@/core/job/edits/mounts';
 import { workBar } from '@/core/job/jobValues';
 

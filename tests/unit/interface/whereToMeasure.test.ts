@@ -1,6 +1,6 @@
 import { bayModel } from '@/bay/model/bayModel';
 import { whereIs } from '@/bay/model/whereToMeasure';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { newJob } from '@/core/job/newJob';
 import { LAYOUT_IDS, layoutEnd } from '@/core/rig/layouts';
 import { wayOf, type Datum } from '@/core/survey/quantities/datums';

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { readJob, writeJob } from '@/core/job/file';
 import { applyReadings, USUAL_MASSES } from '@/core/job/applyReadings';
 import { withReadingsAt, withMeasuredAgain } from '@/core/job/edits/readings';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { withMounts } from '@/core/job/edits/mounts';
 import { withRoll } from '@/core/job/edits/roll';
 import type { Job } from '@/core/job/jobSchema';

@@ -11,14 +11,14 @@ import { BRACKETS } from '@/core/job/slices/fields';
 import { linksOf } from '@/core/rig/members/members';
 import { drawStripe } from '@/ui/stripe/stripeEdits';
 import { cutLoose, jointState, nextState, release, STATES } from '@/core/weld/holdPoint';
-import { measuredKey, stripeKey } from '@/core/weld/conditions';
+import { measuredKey, stripeKey } from '@/core/weld/conditions/condition';
 
 const NOW = '2026-03-20T10:00:00.000Z';
 const WHY = 'Mock-up, comes off again';
 const fresh = () => newJob('check', 'Check', 'in16');
 const onTheSaw = (job: Job, member: string): Job => ({ ...job, cut: { ...job.cut, member } });
 const tacked = (job: Job, bracket: (typeof BRACKETS)[number]): Job => {
-  const outcome = advanceBracket(job, jobAgreement(job), [], bracket, NOW, WHY);
+  const outcome = advanceBracket(job, jobAgreement(job), [], { bracket }, NOW, WHY);
   if (!outcome.ok) throw new Error('held in spite of its reason');
   return outcome.job;
 };

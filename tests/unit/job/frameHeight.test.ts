@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { marked, placedMounts } from '@/core/job/placed';
 import { frameToMove, withFrameMoved } from '@/core/job/edits/frameHeight';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { withRoll } from '@/core/job/edits/roll';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';

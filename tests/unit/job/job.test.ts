@@ -20,7 +20,7 @@ import { located } from '../../support/locate';
 import { newJob } from '@/core/job/newJob';
 import { withMounts } from '@/core/job/edits/mounts';
 import { applyReadings } from '@/core/job/applyReadings';
-import { measuredKey, stripeKey } from '@/core/weld/conditions';
+import { measuredKey, stripeKey } from '@/core/weld/conditions/condition';
 import { settingOf, type BarTurn } from '@/core/ride/alignment';
 import { turnsSoFar } from '@/core/ride/turns/turns';
 
@@ -251,14 +251,14 @@ describe('weld', () => {
 
   test('nothing is released until every condition holds and is striped', () => {
     expect(release(jobConditions(fresh(), jobAgreement(fresh()), []), 'tack').released).toBe(false);
-    expect(advanceBracket(fresh(), jobAgreement(fresh()), [], 'frame', NOW).ok).toBe(false);
+    expect(advanceBracket(fresh(), jobAgreement(fresh()), [], { bracket: 'frame' }, NOW).ok).toBe(false);
     const job = allChecked(fresh());
     expect(
       jobConditions(job, jobAgreement(job), [])
         .filter((c) => !isVerified(c))
         .map((c) => [c.id, c.problem]),
     ).toEqual([]);
-    const tacked = advanceBracket(job, jobAgreement(job), [], 'frame', NOW);
+    const tacked = advanceBracket(job, jobAgreement(job), [], { bracket: 'frame' }, NOW);
     expect(tacked.ok && tacked.job.weld.joints).toEqual({ 'panhard/frame': 'tacked' });
   });
 
@@ -283,12 +283,14 @@ describe('weld', () => {
   });
 
   test('an override needs its reason, and both stay in the record with what was open', () => {
-    expect(advanceBracket(fresh(), jobAgreement(fresh()), [], 'axle', NOW, '   ').ok).toBe(false);
+    expect(advanceBracket(fresh(), jobAgreement(fresh()), [], { bracket: 'axle' }, NOW, '   ').ok).toBe(
+      false,
+    );
     const gone = advanceBracket(
       fresh(),
       jobAgreement(fresh()),
       [],
-      'axle',
+      { bracket: 'axle' },
       NOW,
       'Mock-up only, comes off again',
     );

@@ -10,7 +10,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';
 import { onBothSides, withMounts } from '@/core/job/edits/mounts';
 import { workBar } from '@/core/job/jobValues';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 
 const NOW = '2026-03-20T10:00:00.000Z';
 const analyse = (job: Job) => located(job, { left: 20, right: -20 });

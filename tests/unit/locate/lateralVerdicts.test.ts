@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { applyReadings } from '@/core/job/applyReadings';
 import { bestBar } from '@/core/locate/remedies/bestBar';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { withMounts } from '@/core/job/edits/mounts';
 import type { Job } from '@/core/job/jobSchema';
 import { workBar } from '@/core/job/jobValues';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { distance, type Point } from '@/core/geometry/vector';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import type { Job } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';
 import { lineFindings } from '@/core/locate/lines';

@@ -1,5 +1,5 @@
 import { withJoints } from '@/core/job/edits/mounts';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import type { Job } from '@/core/job/jobSchema';
 import type { Point } from '@/core/geometry/vector';
 import { travelOf } from '@/core/job/jobValues';

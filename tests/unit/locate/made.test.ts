@@ -4,7 +4,7 @@ import { withMade, withOpens } from '@/core/job/edits/made';
 import { withMounts } from '@/core/job/edits/mounts';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { newJob } from '@/core/job/newJob';
 import { assemble } from '@/core/kinematics/mechanism';
 import { choicesOf, holeRows, holeTable } from '@/core/locate/made/holeTable';

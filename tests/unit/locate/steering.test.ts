@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Point } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { withMounts } from '@/core/job/edits/mounts';
 import { readJob, writeJob } from '@/core/job/file';
 import { newJob } from '@/core/job/newJob';

@@ -1,7 +1,7 @@
 import { comesOut, WAYS } from '@/core/clearance/comesOut';
 import { withBodies } from '@/core/job/bodies/bodies';
 import { COVER } from '@/core/job/bodies/bodyNames';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import type { Job } from '@/core/job/jobSchema';
 import { ownObstacles } from '@/core/job/jobValues';
 import { newJob } from '@/core/job/newJob';

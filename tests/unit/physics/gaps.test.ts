@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { clearances, gapsOf } from '@/core/clearance/clearance';
 import { withBodies } from '@/core/job/bodies/bodies';
 import { withBody } from '@/core/job/edits/bodies';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { withRoll } from '@/core/job/edits/roll';
 import { withBends } from '@/core/job/edits/mounts';
 import type { Job } from '@/core/job/jobSchema';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { solveRig } from '@/core/bench/solveRig';
 import { readJob, writeJob } from '@/core/job/file';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { withRoll } from '@/core/job/edits/roll';
 import type { Job } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';

@@ -38,7 +38,7 @@ import { LINK_JOINT_NAMES } from '@/core/materials/joints';
 import { motionOf } from '@/core/kinematics/smallMotions';
 import { withRoll } from '@/core/job/edits/roll';
 import { newJob } from '@/core/job/newJob';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { STOCK } from '@/core/materials/stockSizes';
 import { AREA_GROWTH, FORCE, PRESSURE, ROLL_RATE, SPRING_RATE, VOLUME } from '@/core/units/unit';
 

@@ -4,7 +4,7 @@ import { barHandles } from '@/bay/handles/swayBarHandles';
 import { distance } from '@/core/geometry/vector';
 import { SIDES, signOf } from '@/core/geometry/side';
 import { withFrameMoved } from '@/core/job/edits/frameHeight';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { told } from '@/core/job/edits/omit';
 import { withRoll } from '@/core/job/edits/roll';
 import { readJob, writeJob } from '@/core/job/file';

@@ -1,10 +1,10 @@
 import { withBodies } from '@/core/job/bodies/bodies';
 import { candidatesOf, designOf, isOnBench } from '@/core/job/edits/candidates';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { withoutMembers } from '@/core/job/edits/members/kits';
 import { withMounts } from '@/core/job/edits/mounts';
 import { withRoll } from '@/core/job/edits/roll';
-import { holesKey } from '@/core/job/bracketHoles';
+import { holesKey } from '@/core/job/made/bracketHoles';
 import type { Job } from '@/core/job/jobSchema';
 import { withPlaced } from '@/core/job/placed';
 import type { Design } from '@/core/job/slices/choose';

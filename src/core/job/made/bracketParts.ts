@@ -11,7 +11,7 @@ import type { BracketAxes } from '@/core/strength/bracket';
 import { measured } from '@/core/survey/readings';
 import { MM_PER_INCH } from '@/core/units/tape';
 import { sizeOf } from '@/core/job/bodies/bodySizes';
-import { holesKey } from '@/core/job/bracketHoles';
+import { holesKey } from '@/core/job/made/bracketHoles';
 import { railsInTheWay } from '@/core/job/bodies/frameRails';
 import type { Job } from '@/core/job/jobSchema';
 import { barEndAt, barOf, isPlateBar, keptAs, thicknessOf, type Bar, type LinkEnd } from './parts';

@@ -14,3 +14,21 @@ export const bySide = z.strictObject({ left: z.optional(mm), right: z.optional(m
 /** Which bracket of a member: at its frame end or its axle end. */
 export const BRACKETS = ['frame', 'axle'] as const;
 export type Bracket = (typeof BRACKETS)[number];
+/**
+ * What is fastened of whatever holds the axle: both brackets of a bar or an arm; pivot and rod ends of a crank; hangers and perch of a leaf
+ * spring; mounts and link feet of a sway bar.
+ */
+export const HOLD_POINTS = [
+  ...BRACKETS,
+  'pivot',
+  'top',
+  'bottom',
+  'front',
+  'seat',
+  'rear',
+  'left',
+  'right',
+  'footLeft',
+  'footRight',
+] as const;
+export type HoldPoint = (typeof HOLD_POINTS)[number];

@@ -1,5 +1,5 @@
 import { distance } from '@/core/geometry/vector';
-import { holesKey } from '@/core/job/bracketHoles';
+import { holesKey } from '@/core/job/made/bracketHoles';
 import type { Job } from '@/core/job/jobSchema';
 import type { Holes } from '@/core/job/slices/locate';
 import { assemble } from '@/core/kinematics/mechanism';

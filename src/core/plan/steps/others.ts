@@ -1,10 +1,11 @@
 import type { Point } from '@/core/geometry/vector';
 import type { Basis } from '@/core/job/stripes';
 import { isLink, type Member } from '@/core/rig/members/members';
-import type { Mount } from '@/core/rig/members/kind';
 import { mountsOf } from '@/core/rig/mounts';
 import { SIDES } from '@/core/geometry/side';
 import { leavesOf, pairedSide } from '@/core/rig/roles';
+import { bracketBasis } from '@/core/weld/bracketBasis';
+import { heldPoints, type HeldPoint } from '@/core/weld/held';
 import { CAUTIONS } from './cautions';
 import { BEFORE_HEAT } from './ready';
 import { sayPlace, titled, type Site } from '../site';
@@ -16,7 +17,7 @@ const FIT = { track: 'fit' } as const;
 export const fittingOthers = (site: Site): Task[] => [
   ...leaves(site),
   ...site.job.rig.members
-    .filter((member) => !isLink(member) && member.type !== 'leaf')
+    .filter((member) => !isLink(member) && (member.type !== 'leaf' || hasNoHangers(site)))
     .flatMap((member) => armOrCrank(site, member)),
   ...springSeats(site),
 ];
@@ -27,14 +28,19 @@ const placed = ([ahead, left, up]: Point): Basis => ({
   'off the floor': up,
 });
 
-/** Bushes, balls and pins of a member in the order in which they are set: on the frame first. */
-const inTurn = (mounts: Mount[]): Mount[] =>
-  [...mounts].sort((a, b) => Number(a.on === 'axle') - Number(b.on === 'axle'));
+/** Hold points of a member in the order in which they are set: on the frame first. */
+const inTurn = (points: HeldPoint[]): HeldPoint[] =>
+  [...points].sort((a, b) => Number(a.on === 'axle') - Number(b.on === 'axle'));
+
+/** On a bare frame and housing, leaf springs want hangers and perches as an arm wants brackets. */
+const hasNoHangers = ({ car }: Site): boolean => car === 'bare';
 
 const othersStep = (member: string, step: string): string => `fit/${member}/${step}`;
+const tackStep = (member: string, { mount, bracket }: HeldPoint): string =>
+  othersStep(member, `${mount ?? bracket}/tack`);
 
 function armOrCrank(site: Site, member: Member): Task[] {
-  const mounts = inTurn(mountsOf(site.job.rig, member.id));
+  const points = inTurn(heldPoints(site.job, member.id));
   const name = site.name(member.id);
   const own = {
     'slider-arm':
@@ -45,55 +51,61 @@ function armOrCrank(site: Site, member: Member): Task[] {
     leaf: '',
     link: '',
   }[member.type];
-  const first = mounts[0];
+  const [first] = points;
+  const kit = site.make === 'kit';
+  const zone = (at: Point | null) => zoneOf(at ?? points.find((one) => one.at)?.at ?? [0, 0, 0]);
+  const called = (point: HeldPoint) => `the ${name}’s ${point.name.toLowerCase().replace(/^its /, '')}`;
   return [
-    ...mounts.map((mount): Task => ({
+    ...points.map((point): Task => ({
       ...FIT,
-      id: othersStep(member.id, `${mount.key}/tack`),
-      zone: zoneOf(mount.point),
-      title: `${site.make === 'kit' ? 'Bolt up, loose' : 'Clamp and tack'}: the ${name}’s ${mount.name.toLowerCase()}`,
-      how: `Level and plumb, bright metal, mock-up bushings in. ${own}`.trim(),
+      id: tackStep(member.id, point),
+      zone: zone(point.at),
+      title: `${kit ? 'Bolt up, loose' : 'Clamp and tack'}: ${called(point)}`,
+      how: `Level and plumb, bright metal, mock-up bushings in. Its hold point says what must be true first. ${own}`.trim(),
       after: [
         after('fit/height', 'a bracket set with the axle elsewhere is wrong at ride height'),
         after('fit/parts', 'the bracket itself says what fits'),
         after('apart/brackets', 'the metal under it must be bare'),
         ...BEFORE_HEAT,
-        ...(first && mount !== first
-          ? [
-              after(
-                othersStep(member.id, `${first.key}/tack`),
-                'the frame end first, as far from the axle as it goes',
-              ),
-            ]
+        ...(first && point !== first
+          ? [after(tackStep(member.id, first), 'the frame end first, as far from the axle as it goes')]
+          : []),
+        ...(point.bracket === 'seat'
+          ? [after('fit/leaves', 'a perch goes where the centred axle is, turned to its pinion’s angle')]
           : []),
       ],
-      ...(site.make === 'own' && { caution: CAUTIONS.weld }),
-      expect: `${sayPlace(site, mount.point, mount.on)}.`,
-      basis: placed(mount.point),
+      ...(!kit && { caution: CAUTIONS.weld }),
+      ...(point.at && { expect: `${sayPlace(site, point.at, point.on)}.` }),
+      marked: { member: member.id, brackets: [point.bracket], to: kit ? 'loose' : 'tacked' },
+      basis: bracketBasis(site.job, member.id, point.bracket),
     })),
     {
       ...FIT,
       id: othersStep(member.id, 'weld'),
-      zone: zoneOf(mounts.at(-1)?.point ?? [0, 0, 0]),
-      title: `${site.make === 'kit' ? 'All bolts of' : 'Finish-weld'} the ${name}’s mounts`,
-      how:
-        site.make === 'kit'
-          ? 'All started, none tight yet.'
-          : 'All round, in short runs end for end, cooled to the hand between; measured again after each.',
+      zone: zone(points.at(-1)?.at ?? null),
+      title: `${kit ? 'All bolts of' : 'Finish-weld'} the ${name}’s mounts`,
+      how: kit
+        ? 'All started, and all of the job in, before one is snug.'
+        : 'All round, in short runs end for end, cooled to the hand between; measured again after each.',
       after: [
-        ...mounts.map((mount) => after(othersStep(member.id, `${mount.key}/tack`), 'tacked first')),
+        ...points.map((point) => after(tackStep(member.id, point), 'tacked first')),
         after('fit/cycle', 'what touches or binds is found while it can be cut loose'),
       ],
-      ...(site.make === 'own' && {
+      ...(!kit && {
         caution: CAUTIONS.weld,
         permanent: `After this the ${name}’s mounts only come off by cutting.`,
       }),
+      marked: {
+        member: member.id,
+        brackets: points.map(({ bracket }) => bracket),
+        to: kit ? 'snug' : 'welded',
+      },
       basis: Object.assign(
         {},
-        ...mounts.map((mount) =>
+        ...points.map(({ name: point, bracket }) =>
           Object.fromEntries(
-            Object.entries(placed(mount.point)).map(([key, mm]) => [
-              `${mount.name.toLowerCase()}, ${key}`,
+            Object.entries(bracketBasis(site.job, member.id, bracket)).map(([key, mm]) => [
+              `${point.toLowerCase()}, ${key}`,
               mm,
             ]),
           ),
@@ -119,7 +131,16 @@ function leaves(site: Site): Task[] {
       zone: 'middle',
       title: 'Centre the axle on its springs, U-bolts slack',
       how: 'Both sides measured, frame to tyre and along the car; centre pins in their holes. A bar that pulls the springs over is loaded before the car has moved.',
-      after: [after('fit/height', 'on springs that carry what they will carry')],
+      after: [
+        after('fit/height', 'on springs that carry what they will carry'),
+        ...(hasNoHangers(site)
+          ? springs.flatMap(({ id }) =>
+              heldPoints(site.job, id)
+                .filter(({ on }) => on === 'chassis')
+                .map((point) => after(tackStep(id, point), 'the springs hang in them')),
+            )
+          : []),
+      ],
       tools: ['tape', 'square'],
       basis: Object.assign(
         {},

@@ -2,6 +2,7 @@ import { railsOf } from '@/core/job/bodies/frameRails';
 import { railHolesOf, sleeveOf } from '@/core/job/made/sleeve';
 import type { Job } from '@/core/job/jobSchema';
 import { runsThrough } from '@/core/swaybar/throughFrame';
+import { SWAY_BAR } from '@/core/weld/held';
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import { CAUTIONS } from './cautions';
 import { BEFORE_HEAT } from './ready';
@@ -52,6 +53,7 @@ function onStraps({ say }: Site, bar: BarDesign): Task[] {
       ],
       tools: ['drill', 'centre punch'],
       expect: `Bushings ${say(bar.bushings)} apart, middle to middle; the bar ${say(bar.height)} off the floor at ride height.`,
+      marked: { member: SWAY_BAR, brackets: ['left', 'right'], to: 'drilled' },
       basis: design(bar),
     },
     {
@@ -62,6 +64,7 @@ function onStraps({ say }: Site, bar: BarDesign): Task[] {
       how: 'Greased, snug and not crushed; both arms alike off the floor. Clear of exhaust and shaft as they move.',
       after: [after('fit/sway/mounts', 'there must be something to hang it on')],
       hands: 2,
+      marked: { member: SWAY_BAR, brackets: ['left', 'right'], to: 'snug' },
       basis: design(bar),
     },
   ];
@@ -141,13 +144,15 @@ function throughFrame(site: Site, bar: BarDesign): Task[] {
         ...BEFORE_HEAT,
       ],
       caution: CAUTIONS.weld,
+      marked: { member: SWAY_BAR, brackets: ['left', 'right'], to: 'welded' },
       ...(whole && { permanent: 'Once the second side is closed, this bar never comes out again.' }),
       basis,
     },
   ];
 }
 
-function feet({ say, job }: Site, bar: BarDesign): Task[] {
+function feet(site: Site, bar: BarDesign): Task[] {
+  const { say, job } = site;
   const on = bar.mountedOn === 'chassis' ? 'axle' : 'frame';
   return [
     {
@@ -168,6 +173,11 @@ function feet({ say, job }: Site, bar: BarDesign): Task[] {
       how: `Clamped with the links on and the car at its height; tacked, both wheels moved apart, then welded with the links off. ${SPRING_STEEL}`,
       after: [after('fit/sway/level', 'the feet go where the level bar’s links put them'), ...BEFORE_HEAT],
       caution: CAUTIONS.weld,
+      marked: {
+        member: SWAY_BAR,
+        brackets: ['footLeft', 'footRight'],
+        to: site.make === 'kit' ? 'snug' : 'welded',
+      },
       expect: `Links ${say(bar.link)} eye to eye${bar.right ? ` on the left, ${say(bar.right.link)} on the right` : ''}.`,
       basis: { link: bar.link, 'right link': job.roll.bar?.right?.link ?? 'as the left' },
     },

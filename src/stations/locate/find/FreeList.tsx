@@ -1,7 +1,7 @@
 'use client';
 import { Button, Select } from 'antd';
 import { MOST_FREE, type Free } from '@/core/choose/brief';
-import { holesKey } from '@/core/job/bracketHoles';
+import { holesKey } from '@/core/job/made/bracketHoles';
 import { coordinateNow, mountsOf, type MountChange } from '@/core/rig/mounts';
 import { partnerOf } from '@/core/rig/roles';
 import { capital, groupName, memberName } from '@/core/rig/names';

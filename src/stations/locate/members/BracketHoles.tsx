@@ -1,6 +1,6 @@
 'use client';
 import { Button } from 'antd';
-import { holesKey, nearestHole } from '@/core/job/bracketHoles';
+import { holesKey, nearestHole } from '@/core/job/made/bracketHoles';
 import { edit, useJobPart } from '@/store/jobStore';
 import { moveMounts } from '@/store/edits/mountEdits';
 import { usePreferences } from '@/store/preferences';

@@ -14,7 +14,8 @@ import {
   withoutCandidate,
 } from '@/core/job/edits/candidates';
 import { LONGEST_REASON, type Candidate } from '@/core/job/slices/choose';
-import { LAYOUT_NAMES, memberName } from '@/core/rig/names';
+import { LAYOUT_NAMES } from '@/core/rig/names';
+import { heldName } from '@/core/weld/held';
 import { InputError } from '@/core/rig/read';
 import { edit, useJob } from '@/store/jobStore';
 import { say } from '@/store/notices';
@@ -113,8 +114,8 @@ function Undone({ candidate }: { candidate: Candidate }) {
   return (
     <p className="changed">
       On the car already, and elsewhere or not at all in this one:{' '}
-      {off.map(({ member, bracket }) => `${memberName(member, job.rig.end)}’s ${bracket} bracket`).join(', ')}
-      . It would have to come off.
+      {off.map(({ member, bracket }) => heldName(job, member, bracket)).join('; ')}. It would have to come
+      off.
     </p>
   );
 }

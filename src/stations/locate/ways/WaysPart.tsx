@@ -1,9 +1,10 @@
 'use client';
 import { Button, Progress, Select } from 'antd';
 import { useEffect, useMemo, useState } from 'react';
-import { offersFor } from '@/core/choose/candidates/offers';
+import { offersFor, type Offer } from '@/core/choose/candidates/offers';
 import { givenUp } from '@/core/choose/candidates/givesUp';
 import { candidatesOf, designOf, isOnBench, withCandidate, withFound } from '@/core/job/edits/candidates';
+import type { Job } from '@/core/job/jobSchema';
 import { MOST_CANDIDATES } from '@/core/job/slices/choose';
 import { edit, useJob } from '@/store/jobStore';
 import { CardHead } from '@/ui/cards/Card';
@@ -81,10 +82,8 @@ export function WaysPart() {
 function Another() {
   const job = useJob();
   const candidates = candidatesOf(job);
-  const offers = useMemo(() => offersFor(job), [job]);
   const isKept = candidates.some((one) => isOnBench(job, one));
   if (candidates.length >= MOST_CANDIDATES) return <Full most={MOST_CANDIDATES} of="ways" />;
-  const id = (stem: string) => freeId(stem, new Set(candidates.map((one) => one.id)));
   return (
     <section className="section ways-another">
       {candidates.length === 0 ? (
@@ -92,31 +91,37 @@ function Another() {
       ) : (
         <Button
           disabled={isKept}
-          onClick={() =>
-            edit((j) => withCandidate(j, { id: id('bench'), name: 'As on the bench', design: designOf(j) }))
-          }
+          onClick={() => edit((j) => kept(j, { id: 'bench', name: 'As on the bench', design: designOf(j) }))}
         >
           {isKept ? 'What stands on the bench is kept' : 'Keep what stands on the bench'}
         </Button>
       )}
-      <Select<string | null>
-        aria-label="Another way"
-        virtual={false}
-        placeholder="Draw another way…"
-        value={null}
-        options={offers.map(({ id: value, name: label }) => ({ value, label }))}
-        onChange={(picked) => {
-          const offer = offers.find((one) => one.id === picked);
-          if (offer) edit((j) => withCandidate(j, { ...offer, id: id(offer.id) }));
-        }}
-      />
+      <Offers job={job} />
     </section>
   );
 }
 
-function freeId(stem: string, taken: Set<string>): string {
-  for (let n = 1; ; n++) {
-    const id = n === 1 ? stem : `${stem}-${n}`;
-    if (!taken.has(id)) return id;
-  }
+function Offers({ job }: { job: Job }) {
+  const offers = useMemo(() => offersFor(job), [job]);
+  return (
+    <Select<string | null>
+      aria-label="Another way"
+      virtual={false}
+      placeholder="Draw another way…"
+      value={null}
+      options={offers.map(({ id: value, name: label }) => ({ value, label }))}
+      onChange={(picked) => {
+        const offer = offers.find(({ id }) => id === picked);
+        if (offer) edit((j) => kept(j, offer));
+      }}
+    />
+  );
+}
+
+/** The job with one more way, under an id that none of its others has. */
+function kept(job: Job, way: Offer): Job {
+  const taken = new Set(candidatesOf(job).map(({ id }) => id));
+  let { id } = way;
+  for (let n = 2; taken.has(id); n++) id = `${way.id}-${n}`;
+  return withCandidate(job, { ...way, id });
 }

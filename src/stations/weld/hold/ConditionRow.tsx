@@ -5,7 +5,7 @@ import { StripeButton } from '@/ui/stripe/Stripe';
 import { drawStripe, wipeStripe } from '@/ui/stripe/stripeEdits';
 import { without } from '@/core/job/edits/omit';
 import type { Job } from '@/core/job/jobSchema';
-import { measuredFor, measuredKey, stripeKey, type Condition } from '@/core/weld/conditions';
+import { measuredFor, measuredKey, stripeKey, type Condition } from '@/core/weld/conditions/condition';
 
 const MOST = 1500;
 
@@ -53,7 +53,7 @@ export function ConditionRow({ member, condition, next }: Props) {
                 showLabel
                 mm={measuredFor(job, member, f.key)}
                 least={0}
-                most={f.key === 'eyeToEye' ? 2 * MOST : MOST}
+                most={f.key === 'eyeToEye' || f.key.startsWith('place.') ? 2 * MOST : MOST}
                 placeholder="measure"
                 onEnter={(mm, typed) =>
                   enter(`weld/${measuredKey(member, f.key)}`, typed, (j) =>

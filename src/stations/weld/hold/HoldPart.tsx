@@ -1,20 +1,22 @@
 'use client';
 import { jobConditions } from '@/core/bench/holdPoint';
 import { workBar } from '@/core/job/jobValues';
-import { fastening, isVerified, release } from '@/core/weld/holdPoint';
+import { fastening } from '@/core/weld/fastening';
+import { heldIds, heldPoints } from '@/core/weld/held';
+import { isVerified, release } from '@/core/weld/holdPoint';
 import type { Job } from '@/core/job/jobSchema';
 import { useJob } from '@/store/jobStore';
 import { useStopsOf } from '@/workers/advice';
 import { useJobAgreement } from '@/workers/choosing/search';
 import { CardHead, Caution } from '@/ui/cards/Card';
-import { WhichBar } from '@/ui/cards/WhichBar';
+import { usePreferences } from '@/store/preferences';
 import { AsBuilt } from './AsBuilt';
 import { WeldPatterns } from './WeldPatterns';
 import { ConditionRow } from './ConditionRow';
 import { Joint } from './Joint';
 import { WeldLog } from './WeldLog';
-import { BRACKETS } from '@/core/job/slices/fields';
-import type { Condition, Step } from '@/core/weld/conditions';
+import { WhichHeld } from './WhichHeld';
+import type { Condition, Step } from '@/core/weld/conditions/condition';
 
 const STEPS: Record<Step, Record<'welded' | 'bolted', string>> = {
   tack: { welded: 'Before tacking', bolted: 'Before drilling' },
@@ -24,31 +26,34 @@ const STEPS: Record<Step, Record<'welded' | 'bolted', string>> = {
 /** The hold point: what must be true before a bracket is tacked, and again before it is finish-welded. */
 export function HoldPart() {
   const job = useJob();
-  const member = workBar(job)?.id;
-  const conditions = jobConditions(job, useJobAgreement(job), useStopsOf(job, member));
+  const picked = usePreferences((s) => s.held);
+  const held = heldIds(job);
+  const member = picked && held.includes(picked) ? picked : (workBar(job)?.id ?? held[0]);
+  const points = member === undefined ? [] : heldPoints(job, member);
+  const conditions = jobConditions(job, useJobAgreement(job), useStopsOf(job, member), member);
   const ways = member === undefined ? [] : waysOf(job, member);
   const next = conditions.find((c) => !isVerified(c));
   if (member === undefined)
     return (
       <>
         <CardHead title="Hold before welding">
-          No bar holds this axle, so there is no bracket of one to weld. Put one on at Locate.
+          Nothing holds this axle yet, so there is nothing to weld. Put it on at Locate.
         </CardHead>
-        <WeldLog log={job.weld.log} end={job.rig.end} />
+        <WeldLog job={job} />
       </>
     );
   return (
     <>
       <CardHead title="Hold before welding">{sumUp(conditions)}</CardHead>
       <div className="no-print">
-        <WhichBar label="Brackets of the" value={member} />
+        <WhichHeld value={member} />
       </div>
       <div className="joints">
-        {BRACKETS.map((bracket) => (
+        {points.map((point) => (
           <Joint
-            key={`${member} ${bracket}`}
+            key={`${member} ${point.bracket}`}
             member={member}
-            bracket={bracket}
+            point={point}
             tack={release(conditions, 'tack')}
             weld={release(conditions, 'weld')}
           />
@@ -73,14 +78,14 @@ export function HoldPart() {
       ))}
       <AsBuilt key={member} member={member} />
       <WeldPatterns member={member} />
-      <WeldLog log={job.weld.log} end={job.rig.end} />
+      <WeldLog job={job} />
     </>
   );
 }
 
-/** How the brackets of a member are fastened: welded, bolted, or one of each. */
+/** How the mounts of a member are fastened: welded, bolted, or one of each. */
 const waysOf = (job: Job, member: string): ('welded' | 'bolted')[] => [
-  ...new Set(BRACKETS.map((bracket) => fastening(job, { member, bracket }))),
+  ...new Set(heldPoints(job, member).map(({ bracket }) => fastening(job, { member, bracket }))),
 ];
 
 function sumUp(conditions: Condition[]): string {

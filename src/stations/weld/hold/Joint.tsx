@@ -3,15 +3,15 @@ import { Button, Modal } from 'antd';
 import { TextArea } from '@/ui/fields/textInput';
 import { useState } from 'react';
 import { advanceBracket } from '@/core/bench/holdPoint';
-import { cutLoose, fastening, jointState, nextState, STATES, type Release } from '@/core/weld/holdPoint';
+import { fastening } from '@/core/weld/fastening';
+import type { HeldPoint } from '@/core/weld/held';
+import { cutLoose, jointState, nextState, STATES, type Release } from '@/core/weld/holdPoint';
 import { useStopsOf } from '@/workers/advice';
 import { useJobAgreement } from '@/workers/choosing/search';
 import { edit, useJob } from '@/store/jobStore';
 import { MOST_EVENTS, type JointState } from '@/core/job/slices/work/weld';
 import { Full } from '@/ui/cards/Full';
-import type { Bracket } from '@/core/job/slices/fields';
 
-const NAMES: Record<Bracket, string> = { frame: 'Frame bracket', axle: 'Axle bracket' };
 const DEEDS: Record<JointState, string> = {
   scribed: 'Scribe',
   tacked: 'Tack',
@@ -31,10 +31,10 @@ const HINTS: Partial<Record<JointState, string>> = {
 
 type Asking = 'override' | 'cut' | null;
 
-type Props = { member: string; bracket: Bracket; tack: Release; weld: Release };
+type Props = { member: string; point: HeldPoint; tack: Release; weld: Release };
 
 /** A bracket on its way from scribed to striped. Two of the steps are held until their conditions are checked. */
-export function Joint({ member, bracket, tack, weld }: Props) {
+export function Joint({ member, point: { bracket, name }, tack, weld }: Props) {
   const job = useJob();
   const agreement = useJobAgreement(job);
   const stops = useStopsOf(job, member);
@@ -51,7 +51,7 @@ export function Joint({ member, bracket, tack, weld }: Props) {
 
   const advance = (why = '') =>
     edit((j) => {
-      const result = advanceBracket(j, agreement, stops, bracket, new Date().toISOString(), why);
+      const result = advanceBracket(j, agreement, stops, { member, bracket }, new Date().toISOString(), why);
       return result.ok ? result.job : j;
     });
 
@@ -63,8 +63,8 @@ export function Joint({ member, bracket, tack, weld }: Props) {
   }
 
   return (
-    <section className="joint" aria-label={NAMES[bracket]} data-bracket={bracket} data-state={state}>
-      <h2>{NAMES[bracket]}</h2>
+    <section className="joint" aria-label={name} data-bracket={bracket} data-state={state}>
+      <h2>{name}</h2>
       <ol className="joint-states">
         {states.map((s, i) => (
           <li key={s} aria-current={s === state ? 'step' : undefined} className={i < at ? 'past' : ''}>
@@ -105,8 +105,8 @@ export function Joint({ member, bracket, tack, weld }: Props) {
         open={asking !== null}
         title={
           asking === 'cut'
-            ? `Cut the ${NAMES[bracket].toLowerCase()} loose`
-            : `${next ? DEEDS[next] : ''} anyway: ${NAMES[bracket].toLowerCase()}`
+            ? `Cut the ${name.toLowerCase()} loose`
+            : `${next ? DEEDS[next] : ''} anyway: ${name.toLowerCase()}`
         }
         okText={asking === 'cut' ? 'Back to scribed' : 'Go on, and keep this on record'}
         cancelText="Stay"

@@ -1,10 +1,11 @@
 import { sayMoment } from '@/ui/paper/dates';
-import { capital, memberName } from '@/core/rig/names';
-import type { AxleEnd } from '@/core/rig/schema';
-import type { WeldEvent } from '@/core/job/slices/work/weld';
+import type { Job } from '@/core/job/jobSchema';
+import { capital } from '@/core/rig/names';
+import { heldName } from '@/core/weld/held';
 
 /** What was done to each bracket, when, and the reasons written where a hold was passed. */
-export function WeldLog({ log, end }: { log: WeldEvent[]; end: AxleEnd }) {
+export function WeldLog({ job }: { job: Job }) {
+  const { log } = job.weld;
   if (log.length === 0) return null;
   return (
     <section className="section weld-log">
@@ -13,8 +14,7 @@ export function WeldLog({ log, end }: { log: WeldEvent[]; end: AxleEnd }) {
         {[...log].reverse().map((e, i) => (
           <li key={e.at + i}>
             <b>
-              {capital(memberName(e.member, end))}, {e.bracket} bracket{' '}
-              {e.to === 'scribed' ? 'cut loose' : e.to}
+              {capital(heldName(job, e.member, e.bracket))} {e.to === 'scribed' ? 'cut loose' : e.to}
             </b>{' '}
             <span className="hint">{sayMoment(e.at)}</span>
             {e.reason && <p>“{e.reason}”</p>}

@@ -5,6 +5,7 @@ import { withDone, withUndone } from '@/core/plan/edits';
 import type { Planned } from '@/core/plan/standing';
 import type { MarkedAt } from '@/core/plan/task';
 import { edit, useJobPart } from '@/store/jobStore';
+import { holdAt } from '@/stations/weld/hold/holdAt';
 import { setPreferences } from '@/store/preferences';
 import { Caution } from '@/ui/cards/Card';
 import { TextArea } from '@/ui/fields/textInput';
@@ -72,8 +73,22 @@ function Waits({ planned: { task, standing } }: { planned: Planned }) {
 function Marks({ planned: { task, standing }, onDone }: Props) {
   const [note, setNote] = useState('');
   const [asking, setAsking] = useState(false);
-  if (task.marked) return <MarkedElsewhere at={task.marked} />;
   const now = () => new Date().toISOString();
+  if (task.marked)
+    return (
+      <div className="tools no-print">
+        <MarkedElsewhere at={task.marked} />
+        {standing.kind === 'notHere' ? (
+          <Button onClick={() => edit((j) => withUndone(j, task.id))}>To be done after all</Button>
+        ) : (
+          standing.kind !== 'done' && (
+            <Button onClick={() => edit((j) => withDone(j, task, now(), { notHere: true }))}>
+              {'station' in task.marked ? 'Leave it out' : 'Not on this car'}
+            </Button>
+          )
+        )}
+      </div>
+    );
   const done = () => {
     edit((j) => withDone(j, task, now(), { note }));
     setAsking(false);
@@ -129,26 +144,22 @@ function MarkedElsewhere({ at }: { at: MarkedAt }) {
   const jobId = useJobPart((j) => j.id);
   if ('station' in at) {
     return (
-      <div className="tools no-print">
-        <Button type="primary" onClick={() => goTo(jobId, at.station)}>
-          Do it at {STATION_WORDS[at.station]}: its stripe marks it here
-        </Button>
-      </div>
+      <Button type="primary" onClick={() => goTo(jobId, at.station)}>
+        Do it at {STATION_WORDS[at.station]}: its stripe marks it here
+      </Button>
     );
   }
   const { member } = at;
   return (
-    <div className="tools no-print">
-      <Button
-        type="primary"
-        onClick={() => {
-          edit((j) => ({ ...j, cut: { ...j.cut, member } }));
-          setPreferences({ weld: 'hold' });
-          goTo(jobId, 'weld');
-        }}
-      >
-        To its hold point
-      </Button>
-    </div>
+    <Button
+      type="primary"
+      onClick={() => {
+        holdAt(member);
+        setPreferences({ weld: 'hold' });
+        goTo(jobId, 'weld');
+      }}
+    >
+      To its hold point
+    </Button>
   );
 }

@@ -18,7 +18,7 @@ import { demoJobs } from '@/store/demo';
 import { oldCar, readings, trueReadings } from '../../../support/car';
 import type { Job } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import { applyReadings } from '@/core/job/applyReadings';
 import { drivingHeight, workBar } from '@/core/job/jobValues';
 import { jobConditions } from '@/core/bench/holdPoint';

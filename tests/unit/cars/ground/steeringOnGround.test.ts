@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { applyReadings } from '@/core/job/applyReadings';
 import { withBody } from '@/core/job/edits/bodies';
 import { withFront } from '@/core/job/edits/front';
-import { withLayout } from '@/core/job/edits/layout';
+import { withLayout } from '@/core/job/edits/members/layout';
 import type { Job } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';
 import { pointing, steeringOf, toeHolds } from '@/core/ride/steering';

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { within } from '@/core/rig/fields';
-import { basisSchema, BRACKETS, mm, text, when } from '../fields';
+import { basisSchema, HOLD_POINTS, mm, text, when } from '../fields';
 
 /** How far a bracket has come: one that is welded on, and one that is bolted on. */
 const JOINT_STATES = [
@@ -18,7 +18,7 @@ export type JointState = (typeof JOINT_STATES)[number];
 const weldEventSchema = z.strictObject({
   at: when,
   member: text(60),
-  bracket: z.enum(BRACKETS),
+  bracket: z.enum(HOLD_POINTS),
   to: z.enum(JOINT_STATES),
   /** why the builder went on although something did not hold, and what that was */
   reason: z.optional(text(2000)),

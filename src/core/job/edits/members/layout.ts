@@ -1,8 +1,8 @@
 import { layoutEnd, type LayoutId } from '@/core/rig/layouts';
 import { mountOwners } from '@/core/rig/mounts';
-import { applyReadings } from '../applyReadings';
-import type { Job } from '../jobSchema';
-import { withoutMembersWork } from './members/work';
+import { applyReadings } from '@/core/job/applyReadings';
+import type { Job } from '@/core/job/jobSchema';
+import { withoutMembersWork } from './work';
 
 /**
  * The job laid out anew in another layout, from its pattern: what was typed for the old members goes, and what was made of
