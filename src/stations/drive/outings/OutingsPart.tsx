@@ -14,12 +14,16 @@ import { OutingSheet } from './OutingSheet';
 import { SinceBefore } from './SinceBefore';
 import { sayFeel } from '../words';
 
+/** So many drives are listed at once, the last of them. */
+const AT_ONCE = 50;
+
 /** Every drive, the last first: how the car was set up, what had been changed, what the model expected, what was felt. */
 export function OutingsPart() {
   const job = useJob();
   const { outings } = job.drive;
   const [open, setOpen] = useState<string | null>(outings.at(-1)?.id ?? null);
   const [asking, setAsking] = useState(false);
+  const [shown, setShown] = useState(AT_ONCE);
   const full = outings.length >= MOST_OUTINGS;
 
   async function log() {
@@ -61,33 +65,41 @@ export function OutingsPart() {
           </Button>
         )}
         <ul className="outings">
-          {outings.toReversed().map((outing, i) => {
-            const before = outings[outings.length - 2 - i];
-            const isOpen = open === outing.id;
-            return (
-              <li key={outing.id} data-outing={outing.id}>
-                <button
-                  type="button"
-                  className="outing-row"
-                  aria-expanded={isOpen}
-                  onClick={() => setOpen(isOpen ? null : outing.id)}
-                >
-                  <b>{outing.place || 'No place given'}</b>{' '}
-                  <span className="hint">{sayMoment(outing.at)}</span>
-                  <span className="hint outing-felt">
-                    {sayFeel(outing) || 'nothing written of how it felt'}
-                  </span>
-                </button>
-                {isOpen && (
-                  <>
-                    <SinceBefore outing={outing} before={before} />
-                    <OutingFields outing={outing} onGone={() => setOpen(null)} />
-                  </>
-                )}
-              </li>
-            );
-          })}
+          {outings
+            .slice(-shown)
+            .toReversed()
+            .map((outing, i) => {
+              const before = outings[outings.length - 2 - i];
+              const isOpen = open === outing.id;
+              return (
+                <li key={outing.id} data-outing={outing.id}>
+                  <button
+                    type="button"
+                    className="outing-row"
+                    aria-expanded={isOpen}
+                    onClick={() => setOpen(isOpen ? null : outing.id)}
+                  >
+                    <b>{outing.place || 'No place given'}</b>{' '}
+                    <span className="hint">{sayMoment(outing.at)}</span>
+                    <span className="hint outing-felt">
+                      {sayFeel(outing) || 'nothing written of how it felt'}
+                    </span>
+                  </button>
+                  {isOpen && (
+                    <>
+                      <SinceBefore outing={outing} before={before} />
+                      <OutingFields outing={outing} onGone={() => setOpen(null)} />
+                    </>
+                  )}
+                </li>
+              );
+            })}
         </ul>
+        {outings.length > shown && (
+          <Button block onClick={() => setShown(shown + AT_ONCE)}>
+            Show {Math.min(AT_ONCE, outings.length - shown)} more of {outings.length - shown} earlier
+          </Button>
+        )}
         {outings.length > 0 && (
           <div className="tools">
             <Button onClick={() => window.print()}>Print the log</Button>
