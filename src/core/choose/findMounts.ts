@@ -5,21 +5,34 @@ import { drivenTravel } from '@/core/job/jobValues';
 import { InputError } from '@/core/rig/read';
 import { coordinateNow, withMount, type MountChange } from '@/core/rig/mounts';
 import { partnerOf } from '@/core/rig/roles';
+import { findLocate } from '@/core/locate/analyse';
+import { locateInput, type Gap } from '@/core/locate/types';
 import type { Rig } from '@/core/rig/schema';
 import { division } from '@/core/units/tape';
 import type { Brief, Free, Target } from './brief';
 import { chance, type Chance } from './chance';
 import { figuresOf, isHeld, type FigureName, type Figures } from './figures';
 
-/** A place that was found: the mounts that move, the figures it comes to, and by how much each target is missed, none where it is met. */
-export type Answer = { changes: MountChange[]; figures: Figures; misses: number[] };
+/**
+ * A place that was found: the mounts that move, the figures it comes to, and by how much each target is missed, none where it is met; where
+ * it is tightest over the travel, and what then meets: of what moves, and of what does not meet now.
+ */
+export type Answer = {
+  changes: MountChange[];
+  figures: Figures;
+  misses: number[];
+  tightest: Gap | null;
+  hits: Gap[];
+};
 
 /**
- * What a search came to: places that meet every target, clearly different from each other, the best first; where none does, the nearest,
+ * What a search came to: places that meet every target, clearly different from each other, the best first, and such as meet nothing of the
+ * car where there are any: `blocked`, how many of those looked at were passed over for what they hit, and the first of it. Where no place meets every target, the nearest,
  * and what stands in the way: for each target, whether the others could be met without it, and by how much it is missed at best.
  */
 export type FoundMounts = {
   answers: Answer[];
+  blocked: { count: number; by: Gap } | null;
   nearest: Answer | null;
   inTheWay: { target: number; metWithout: boolean; missedBy: number }[];
   /** whether every choice there is was looked at */
@@ -41,6 +54,8 @@ const ROUNDS = 6;
 /** So many answers are told, and how different they are: shares of what may move. */
 const ANSWERS = 5;
 const DIFFERENT = 0.12;
+/** So many places are looked at for what they hit. */
+const LOOKED_AT = 24;
 const MET = 1e-9;
 
 /**
@@ -132,13 +147,20 @@ type Tried = { at: number[]; figures: Figures; misses: number[]; score: number; 
 class Search {
   givenUp = false;
   private readonly seen = new Map<string, Tried | null>();
+  private readonly hitsNow: Set<string>;
 
   constructor(
     private readonly job: Job,
     private readonly targets: Target[],
     private readonly choices: Choice[],
     private readonly each: (share: number) => boolean | void,
-  ) {}
+  ) {
+    this.hitsNow = new Set(
+      gapsOf(job)
+        .filter(({ distance }) => distance <= 0)
+        .map(pairOf),
+    );
+  }
 
   /** Every choice there is. */
   everything(all: number): void {
@@ -221,7 +243,7 @@ class Search {
     const met = all.filter(({ score }) => score <= MET);
     return {
       // Those that nothing beats come first; what else meets it all, and is clearly another, is a choice too.
-      answers: this.different([...paretoBest(met, this.targets), ...met]),
+      ...this.different([...paretoBest(met, this.targets), ...met]),
       nearest: met.length === 0 && all[0] ? this.answerOf(all[0]) : null,
       inTheWay: met.length > 0 ? [] : this.targets.map((_, target) => wayOf(all, target)),
       tried: this.seen.size,
@@ -231,25 +253,59 @@ class Search {
   /** A place as it comes to in the car itself, whose arms and brackets go with their mounts. */
   private answerOf({ at }: Tried): Answer | null {
     const changes = this.choices.flatMap(({ changes: of, values }, k) => of(values[at[k]!]!));
-    const figures = figuresOf(withMounts(this.job, changes).rig, drivenTravel(this.job));
-    return figures && { changes, figures, misses: this.targets.map((target) => missOf(target, figures)) };
+    const job = withMounts(this.job, changes);
+    const figures = figuresOf(job.rig, drivenTravel(job));
+    if (!figures) return null;
+    const gaps = gapsOf(job);
+    return {
+      changes,
+      figures,
+      misses: this.targets.map((target) => missOf(target, figures)),
+      tightest: gaps[0] ?? null,
+      hits: gaps.filter(
+        (gap) =>
+          gap.distance <= 0 && (!this.hitsNow.has(pairOf(gap)) || changes.some((c) => isOf(gap, c.member))),
+      ),
+    };
   }
 
-  /** The best, and each next that is clearly another; each once more in the car itself. */
-  private different(met: Tried[]): Answer[] {
+  /**
+   * The best, and each next that is clearly another; each once more in the car itself, with what it meets there. Those that hit something
+   * are told only where all of them do.
+   */
+  private different(met: Tried[]): Pick<FoundMounts, 'answers' | 'blocked'> {
     const far = (a: Tried, b: Tried): number =>
       Math.max(
         ...a.at.map((v, k) => Math.abs(v - b.at[k]!) / Math.max(1, this.choices[k]!.values.length - 1)),
       );
-    const told: { one: Tried; answer: Answer }[] = [];
+    const clear: { one: Tried; answer: Answer }[] = [];
+    const hitting: typeof clear = [];
+    let looked = 0;
     for (const one of met) {
-      if (told.length === ANSWERS || told.some((other) => far(one, other.one) < DIFFERENT)) continue;
+      if (clear.length === ANSWERS || looked === LOOKED_AT) break;
+      if (clear.some((other) => far(one, other.one) < DIFFERENT)) continue;
+      looked++;
       const answer = this.answerOf(one);
-      if (answer?.misses.every((miss) => miss <= MET)) told.push({ one, answer });
+      if (!answer?.misses.every((miss) => miss <= MET)) continue;
+      (answer.hits.length > 0 ? hitting : clear).push({ one, answer });
     }
-    return told.map(({ answer }) => answer);
+    const apart = hitting.filter(
+      ({ one }, i) => !hitting.slice(0, i).some((other) => far(one, other.one) < DIFFERENT),
+    );
+    const told = clear.length > 0 ? clear : apart.slice(0, ANSWERS);
+    const [first] = hitting;
+    return {
+      answers: told.map(({ answer }) => answer),
+      blocked: first ? { count: hitting.length, by: first.answer.hits[0]! } : null,
+    };
   }
 }
+
+/** Whether one of two bodies is a member, or one of its brackets. */
+const isOf = ({ a, b }: Gap, member: string): boolean =>
+  [a, b].some((id) => id === member || id.startsWith(`bracket:${member}/`));
+const pairOf = ({ a, b }: Gap): string => `${a}\n${b}`;
+const gapsOf = (job: Job): Gap[] => findLocate(locateInput(job, { left: 0, right: 0 })).gaps;
 
 /** Less missed; where nothing is, nearer to what is wanted. */
 function isBetter(a: Tried, b: Tried | null): boolean {

@@ -5,12 +5,16 @@ import { readBrief } from '@/core/choose/brief';
 import { figuresOf, type Figures } from '@/core/choose/figures';
 import { findMounts, missOf, paretoBest } from '@/core/choose/findMounts';
 import { spreadOf, USUAL_CLOSENESS } from '@/core/choose/spread';
+import { withBodies } from '@/core/job/bodies/bodies';
+import { clearances } from '@/core/clearance/clearance';
+import { assemble } from '@/core/kinematics/mechanism';
+import { isLink } from '@/core/rig/members/members';
 import { drivenTravel } from '@/core/job/jobValues';
 import { withMounts } from '@/core/job/edits/mounts';
 import type { Job } from '@/core/job/jobSchema';
 import { isReached } from '@/core/kinematics/pose';
 import { mountsOf, withMount, type MountChange } from '@/core/rig/mounts';
-import type { Rig } from '@/core/rig/schema';
+import type { Obstacle, Rig } from '@/core/rig/schema';
 import { memberName } from '@/core/rig/names';
 import { orNone } from '@/core/rig/read';
 import { demoJobs } from '@/store/demo';
@@ -261,6 +265,57 @@ describe('a search of mounts', () => {
         expect(steps).toBeCloseTo(Math.round(steps), 6);
       }
     }
+  });
+
+  test('what hits something is passed over where another place does not, and said where all of them do', () => {
+    const bare: Job = { ...demoJobs()[0]!, holes: {} };
+    const free = (['chassis', 'axle'] as const).map((end) => ({
+      ...{ member: 'panhard', end, axis: 2 as const, from: 290, to: 410, step: 10 },
+    }));
+    const targets: Target[] = [{ figure: 'rollCentre', least: 320, most: 380, near: 350 }];
+    const brief: Brief = { format: 'pellik.brief', version: 1, targets, free, seed: 1 };
+    const [ahead] = bare.rig.members.filter(isLink).find(({ id }) => id === 'panhard')!.axle;
+    let blocked = 0;
+    fc.assert(
+      fc.property(
+        fc.double({ min: -250, max: 250, noNaN: true }),
+        fc.double({ min: 290, max: 420, noNaN: true }),
+        (left, up) => {
+          const ball: Obstacle = {
+            id: 'ball',
+            on: 'chassis',
+            shape: 'sphere',
+            centre: [ahead, left, up],
+            radius: 20,
+          };
+          const job = withBodies({
+            ...bare,
+            rig: { ...bare.rig, obstacles: [...bare.rig.obstacles!, ball] },
+          });
+          const found = findMounts(job, brief);
+          expect(found.answers.length).toBeGreaterThan(0);
+          const clear = found.answers.filter(({ hits }) => hits.length === 0);
+          // Those that hit are told only where all do.
+          expect(clear.length === 0 || clear.length === found.answers.length).toBe(true);
+          if (found.blocked) blocked++;
+          for (const { changes } of clear) {
+            const { rig } = withMounts(job, changes);
+            const { at: poseAt } = assemble(rig);
+            const { bump, droop } = drivenTravel(job);
+            for (let k = 0; k <= 8; k++) {
+              const lift = -droop + ((bump + droop) * k) / 8;
+              const pose = poseAt({ left: lift, right: lift });
+              if (!isReached(pose)) continue;
+              const only = (a: string, b: string) => [a, b].includes('ball') && [a, b].includes('panhard');
+              for (const gap of clearances(rig, pose, { only, deep: true }))
+                expect(gap.distance).toBeGreaterThan(0);
+            }
+          }
+        },
+      ),
+      runs(10),
+    );
+    expect(blocked).toBeGreaterThan(0);
   });
 
   test('where nothing meets it, it is told which target stands in the way and by how much, and that is so', () => {

@@ -5,6 +5,7 @@ import type { Target } from '@/core/choose/brief';
 import type { Answer, FoundMounts } from '@/core/choose/findMounts';
 import { withMounts } from '@/core/job/edits/mounts';
 import { coordinateNow } from '@/core/rig/mounts';
+import { memberName } from '@/core/rig/names';
 import { sayLength } from '@/core/units/length';
 import { edit, useJob } from '@/store/jobStore';
 import { figureWord, sayFigure } from '@/ui/choose/figureWords';
@@ -24,15 +25,37 @@ export function Answers({ targets, found }: { targets: Target[]; found: FoundMou
         {exhaustive
           ? `All ${tried} choices were looked at.`
           : `${tried} choices were looked at, from many starts: others may be there.`}{' '}
-        What comes near what, and what it carries, was not looked at: Room and Prove say it once a place is
-        set.
+        Each was looked at for what it meets over the travel; what it carries was not: Prove says it once a
+        place is set.
       </p>
+      {found.blocked && (
+        <Blocked blocked={found.blocked} all={answers.every(({ hits }) => hits.length > 0)} />
+      )}
       {answers.length === 0 && <InTheWay targets={targets} found={found} />}
       {answers.map((answer, i) => (
         <Place key={i} name={`Place ${i + 1}`} answer={answer} targets={targets} />
       ))}
       {nearest && <Place name="The nearest to it" answer={nearest} targets={targets} />}
     </section>
+  );
+}
+
+/** What was passed over for what it hits; or that all of it hits something. */
+function Blocked({
+  blocked: { count, by },
+  all,
+}: {
+  blocked: NonNullable<FoundMounts['blocked']>;
+  all: boolean;
+}) {
+  const { tape, rig } = useJob();
+  const what = `the ${memberName(by.a, rig.end)} meets the ${memberName(by.b, rig.end)}${by.distance < 0 ? `, by ${sayLength(-by.distance, tape)}` : ''}`;
+  return (
+    <p className="changed" data-part="blocked">
+      {all
+        ? `Every place that was found hits something: in the first, ${what}. Move that, or let other mounts move.`
+        : `${count} more ${count === 1 ? 'meets' : 'meet'} all of it and ${count === 1 ? 'hits' : 'hit'} something: in the first, ${what}.`}
+    </p>
   );
 }
 
@@ -94,8 +117,26 @@ function Place({ name, answer, targets }: { name: string; answer: Answer; target
               <td>{sayFigure(figure, answer.figures[figure]!, tape)}</td>
             </tr>
           ))}
+          {answer.tightest && (
+            <tr data-tightest>
+              <th>Tightest place</th>
+              <td>
+                {answer.tightest.distance > 0 ? sayLength(answer.tightest.distance, tape) : 'hits'}:{' '}
+                {memberName(answer.tightest.a, rig.end)}, {memberName(answer.tightest.b, rig.end)}
+              </td>
+            </tr>
+          )}
         </tbody>
       </table>
+      {answer.hits.length > 0 && (
+        <p className="changed">
+          Hits:{' '}
+          {answer.hits
+            .map(({ a, b }) => `${memberName(a, rig.end)} and ${memberName(b, rig.end)}`)
+            .join('; ')}
+          .
+        </p>
+      )}
       <Button disabled={here} onClick={() => edit((j) => withMounts(j, answer.changes))}>
         {here ? 'It stands so' : 'Set it so'}
       </Button>
