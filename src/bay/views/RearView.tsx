@@ -1,4 +1,7 @@
+import type { Spread } from '@/core/choose/spread';
 import type { Tape } from '@/core/units/tape';
+import { useJobPart } from '@/store/jobStore';
+import { useSpreads } from '@/workers/choosing/spreads';
 import type { Zoom } from '@/store/viewport';
 import { Dimension } from '@/bay/parts/Dimension';
 import { DimText } from '@/bay/parts/DimText';
@@ -174,6 +177,19 @@ function MountFigures({
   );
 }
 
+/** How wide what nineteen of twenty builds lie between is drawn, px. */
+const SPREAD = 30;
+
+/** What the roll centre of nineteen of twenty builds lies between, mm, while builds by chance are looked at. */
+function useRollCentreSpread(): Spread | null {
+  const rig = useJobPart((j) => j.rig);
+  return useSpreads(({ shown, of, found }) =>
+    shown && of === rig && found !== null && typeof found !== 'string'
+      ? (found.figures.rollCentre ?? null)
+      : null,
+  );
+}
+
 /** @param above its words stand over it, out of the way of heights that are measured under it */
 function RollCentre({
   sheet,
@@ -186,6 +202,7 @@ function RollCentre({
   tape: Tape;
   above: boolean;
 }) {
+  const spread = useRollCentreSpread();
   if (!model.rollCentre) return null;
   const { height, least, most, guessed } = model.rollCentre;
   const [x, y] = sheet.at([0, 0, height]);
@@ -193,6 +210,16 @@ function RollCentre({
   return (
     <g className="roll-centre">
       <line className="track" x1={x} x2={x} y1={high} y2={low} />
+      {spread && (
+        <rect
+          className="spread"
+          data-spread-drawn
+          x={x - SPREAD / 2}
+          width={SPREAD}
+          y={sheet.at([0, 0, spread.high])[1]}
+          height={(spread.high - spread.low) * sheet.k}
+        />
+      )}
       <circle cx={x} cy={y} r={6} />
       <path d={`M${x - 12},${y}H${x + 12}M${x},${y - 12}V${y + 12}`} />
       <DimText

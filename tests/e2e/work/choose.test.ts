@@ -74,6 +74,8 @@ test('built five thousand times: what the roll centre hangs on most is named, an
   await hands.part('Close?');
   await hands.press('Build it 5,000 times');
   await hands.reads('[data-spread=rollCentre]', 'how far the springs settle');
+  // Drawn about the roll centre too, while it is looked at.
+  await hands.find('[data-spread-drawn]');
   const first = await hands.text('[data-spread=rollCentre]');
   await hands.press('Build it 5,000 times');
   await hands.find('[data-spread=rollCentre]');

@@ -8,6 +8,7 @@ import { CardHead } from '@/ui/cards/Card';
 import { figureWord, sayFigure } from '@/ui/choose/figureWords';
 import { LengthField } from '@/ui/fields/LengthField';
 import { startSpread, type Running } from '@/workers/choosing/choose';
+import { useSpreads } from '@/workers/choosing/spreads';
 import './close.css';
 
 const SEED = 1;
@@ -24,10 +25,16 @@ const WORTH = 0.02;
 export function ClosePart() {
   const job = useJob();
   const [closeness, setCloseness] = useState<Closeness>(USUAL_CLOSENESS);
-  const [said, setSaid] = useState<{ of: unknown; found: Spreads | string } | null>(null);
+  const { of, found } = useSpreads();
   const [share, setShare] = useState<number | null>(null);
   const running = useRef<Running<Spreads> | null>(null);
-  useEffect(() => () => running.current?.stop(), []);
+  useEffect(() => {
+    useSpreads.setState({ shown: true });
+    return () => {
+      running.current?.stop();
+      useSpreads.setState({ shown: false });
+    };
+  }, []);
 
   async function build() {
     running.current?.stop();
@@ -38,7 +45,7 @@ export function ClosePart() {
     if (running.current !== mine) return;
     running.current = null;
     setShare(null);
-    if (outcome) setSaid({ of: job.rig, found: outcome.ok ? outcome.result : outcome.message });
+    if (outcome) useSpreads.setState({ of: job.rig, found: outcome.ok ? outcome.result : outcome.message });
   }
 
   return (
@@ -71,16 +78,16 @@ export function ClosePart() {
           <Button onClick={() => running.current?.stop()}>Stop</Button>
         </div>
       )}
-      {said && said.of !== job.rig && (
+      {found !== null && of !== job.rig && (
         <p className="changed">The design has changed since: build it again.</p>
       )}
-      {said &&
-        (typeof said.found === 'string' ? (
+      {found !== null &&
+        (typeof found === 'string' ? (
           <p className="field-problem" role="alert">
-            {said.found}
+            {found}
           </p>
         ) : (
-          <Ranges found={said.found} />
+          <Ranges found={found} />
         ))}
     </>
   );
