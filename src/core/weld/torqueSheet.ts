@@ -42,6 +42,9 @@ export type TorqueLine = {
   wanted: number | null;
   applied: { value: number; at: string } | null;
   state: TorqueState;
+  /** since it was last tightened: when its locker went on, when its paint line was drawn */
+  locked: string | null;
+  striped: string | null;
   /** where it is not simply tightened: hanging or on its weight, with two wrenches */
   how: string | null;
 };
@@ -67,7 +70,7 @@ type Fastener = Pick<TorqueLine, 'id' | 'what' | 'size' | 'how'> & {
 };
 
 function lineOf({ weld }: Job, { bolt, ...fastener }: Fastener): TorqueLine {
-  const { maker = null, applied = null } = weld.torque?.[fastener.id] ?? {};
+  const { maker = null, applied = null, locked = null, striped = null } = weld.torque?.[fastener.id] ?? {};
   const tightened = bolt && byGrade(bolt, weld.friction ?? 'dry');
   const wanted = maker ?? tightened?.torque ?? null;
   return {
@@ -78,6 +81,8 @@ function lineOf({ weld }: Job, { bolt, ...fastener }: Fastener): TorqueLine {
     maker,
     wanted,
     applied,
+    locked,
+    striped,
     state: stateOf(applied?.value ?? null, wanted),
   };
 }
@@ -139,9 +144,20 @@ function strapLines(job: Job): TorqueLine[] {
 export const withMakersTorque = (job: Job, id: string, maker: number | null): Job =>
   withTorque(job, id, { maker: maker ?? undefined });
 
-/** The job with what a wrench came to, N·mm, and when; null takes it back. */
+/** The job with what a wrench came to, N·mm, and when; null takes it back. What was locked and lined before is so no more. */
 export const withApplied = (job: Job, id: string, value: number | null, at: string): Job =>
-  withTorque(job, id, { applied: value === null ? undefined : { value, at } });
+  withTorque(job, id, {
+    applied: value === null ? undefined : { value, at },
+    locked: undefined,
+    striped: undefined,
+  });
+
+/** What is done to a fastener once it is tight. */
+export type Secured = 'locked' | 'striped';
+
+/** The job with a fastener locked or lined at a time; null takes it back. */
+export const withSecured = (job: Job, id: string, how: Secured, at: string | null): Job =>
+  withTorque(job, id, { [how]: at ?? undefined });
 
 type Kept = NonNullable<Job['weld']['torque']>[string];
 

@@ -10,6 +10,7 @@ import {
   withApplied,
   withFriction,
   withMakersTorque,
+  withSecured,
 } from '@/core/weld/torqueSheet';
 import { readJob, writeJob } from '@/core/job/file';
 import { proveJob } from '@/core/prove/prove';
@@ -54,6 +55,17 @@ test('the maker’s value wins over the grade’s, and what the wrench came to i
         expect(line.wanted).toBe(maker);
         expect(line.state).toBe(Math.abs(off) < 0.04 ? 'within' : off < 0 ? 'short' : 'over');
         expect(readJob(writeJob(done))).toEqual(done);
+        // Locked and lined it is until it is tightened again.
+        const secured = withSecured(withSecured(done, id, 'locked', NOW), id, 'striped', NOW);
+        const lined = (of: typeof job) => {
+          const { locked, striped } = torqueSheet(of).find((one) => one.id === id)!;
+          return [locked, striped];
+        };
+        expect(lined(secured)).toEqual([NOW, NOW]);
+        expect(readJob(writeJob(secured))).toEqual(secured);
+        expect(lined(withSecured(secured, id, 'locked', null))).toEqual([null, NOW]);
+        expect(lined(withApplied(secured, id, maker, NOW))).toEqual([null, null]);
+        expect(withSecured(withSecured(secured, id, 'locked', null), id, 'striped', null)).toEqual(done);
         // The others are as they were; taken back, so is this one.
         const others = (sheet: ReturnType<typeof torqueSheet>) => sheet.filter((one) => one.id !== id);
         expect(others(torqueSheet(done))).toEqual(others(lines));

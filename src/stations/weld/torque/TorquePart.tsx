@@ -18,11 +18,13 @@ export function TorquePart() {
   const lines = torqueSheet(job);
   const friction = job.weld.friction ?? 'dry';
   const within = lines.filter(({ state }) => state === 'within').length;
+  const lined = lines.filter(({ striped }) => striped !== null).length;
   return (
     <>
       <div className="no-print">
         <CardHead title="How tight everything is">
-          {within} of {lines.length} as wanted. The vehicle maker’s value comes first: type it, and it counts.
+          {within} of {lines.length} as wanted, {lined} with their paint line. The vehicle maker’s value comes
+          first: type it, and it counts.
         </CardHead>
         <Pills<Friction>
           legend="Threads as they are tightened"
@@ -74,6 +76,7 @@ function TorqueSheet({ lines }: { lines: TorqueLine[] }) {
             <th>Size, grade</th>
             <th>Torque</th>
             <th>Came to</th>
+            <th>Locker</th>
             <th>Line</th>
           </tr>
         </thead>
@@ -87,7 +90,11 @@ function TorqueSheet({ lines }: { lines: TorqueLine[] }) {
                 {line.pull !== null && line.maker === null && ` (${FORCE.say(line.pull, tape)} of pull)`}
               </td>
               <td>{line.applied && TORQUE.say(line.applied.value, tape)}</td>
-              <td className="box" />
+              {([line.locked, line.striped] as const).map((since, i) => (
+                <td key={i} className={since === null ? 'box' : undefined}>
+                  {since !== null && '✓'}
+                </td>
+              ))}
             </tr>
           ))}
         </tbody>

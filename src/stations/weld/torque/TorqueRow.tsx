@@ -1,7 +1,16 @@
 'use client';
-import { withApplied, withMakersTorque, type TorqueLine, type TorqueState } from '@/core/weld/torqueSheet';
+import { Button } from 'antd';
+import { stationStripe } from '@/core/bench/stations';
+import {
+  withApplied,
+  withMakersTorque,
+  withSecured,
+  type Secured,
+  type TorqueLine,
+  type TorqueState,
+} from '@/core/weld/torqueSheet';
 import { FORCE, TORQUE } from '@/core/units/unit';
-import { enter, useJobPart } from '@/store/jobStore';
+import { edit, enter, useJobPart } from '@/store/jobStore';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { sayMoment } from '@/ui/paper/dates';
 
@@ -13,12 +22,18 @@ const TORQUE_WORDS: Record<TorqueState, string> = {
   over: 'over',
 };
 
+const SECURED: { how: Secured; label: string; undo: string }[] = [
+  { how: 'locked', label: 'Its locker is on', undo: 'Locked' },
+  { how: 'striped', label: 'Its paint line is drawn', undo: 'Lined' },
+];
+
 /** The most that a field of a torque takes, N·mm. */
 const MOST = 2_000_000;
 
 /** A fastener: what it should come to, and what it came to; the wrench can send that. */
 export function TorqueRow({ line }: { line: TorqueLine }) {
   const tape = useJobPart((j) => j.tape);
+  const isSet = useJobPart((j) => stationStripe(j, 'ride').kind === 'whole');
   const { id, what, size, grade, pull, usual, maker, wanted, applied, state, how } = line;
   const field = (key: string) => `torque/${id}/${key}`;
   return (
@@ -59,6 +74,30 @@ export function TorqueRow({ line }: { line: TorqueLine }) {
           onClear={() => enter(field('applied'), null, (j) => withApplied(j, id, null, ''))}
         />
       </div>
+      {applied && (
+        <div className="tools secured">
+          {SECURED.map(({ how, label, undo }) => {
+            const since = line[how];
+            return (
+              <Button
+                key={how}
+                aria-pressed={since !== null}
+                onClick={() =>
+                  edit((j) => withSecured(j, id, how, since === null ? new Date().toISOString() : null))
+                }
+              >
+                {since === null ? label : `${undo}, ${sayMoment(since)}`}
+              </Button>
+            );
+          })}
+        </div>
+      )}
+      {line.locked && !isSet && (
+        <p className="changed">
+          Its locker is on, and Ride has no stripe yet that the axle is set: what is still to be turned comes
+          apart again.
+        </p>
+      )}
       <p className={state === 'short' || state === 'over' ? 'changed' : 'hint'}>
         {applied && state !== 'unknown' && state !== 'within' && wanted !== null
           ? `${TORQUE.say(Math.abs(applied.value - wanted), tape)} ${TORQUE_WORDS[state]}: ${state === 'short' ? 'pull it again' : 'a new bolt, if it is far over; else loosen it and pull it again'}.`

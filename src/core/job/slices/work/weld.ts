@@ -40,6 +40,9 @@ const torque = within(0, 5_000_000);
 const torqueSchema = z.strictObject({
   maker: z.optional(torque),
   applied: z.optional(z.strictObject({ value: torque, at: when })),
+  /** when its locker went on, and when the paint line was drawn across it, since it was last tightened */
+  locked: z.optional(when),
+  striped: z.optional(when),
 });
 
 /** An eye as it was measured: ahead of the axle, left of the centreline, off the floor. */
