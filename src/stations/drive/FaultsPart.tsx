@@ -1,6 +1,6 @@
 'use client';
 import { Button, Select } from 'antd';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { BEHIND, causeOf } from '@/core/drive/causes';
 import type { FaultCheck } from '@/core/drive/faultFinder';
 import { MOST_CHECKED, SYMPTOMS, type Checked, type Symptom } from '@/core/job/slices/work/drive';
@@ -10,22 +10,14 @@ import { Full } from '@/ui/cards/Full';
 import { TextArea } from '@/ui/fields/textInput';
 import { sayDay, sayMoment } from '@/ui/paper/dates';
 import { askFaults } from '@/workers/choosing/search';
+import { useAnswer } from '@/workers/useAnswer';
 
 /** What to look at for a symptom, the likeliest for the least work first on this car; what was found is kept. */
 export function FaultsPart() {
   const job = useJob();
   const heard = job.drive.outings.at(-1)?.noises ?? [];
   const [symptom, setSymptom] = useState<Symptom>(heard[0] ?? 'knock');
-  const [said, setSaid] = useState<{ of: Symptom; checks: FaultCheck[] | string } | null>(null);
-  useEffect(() => {
-    let over = false;
-    void askFaults(job, symptom).then((outcome) => {
-      if (!over) setSaid({ of: symptom, checks: outcome.ok ? outcome.result : outcome.message });
-    });
-    return () => {
-      over = true;
-    };
-  }, [job, symptom]);
+  const said = useAnswer(symptom, job, () => askFaults(job, symptom));
   const full = job.drive.checked.length >= MOST_CHECKED;
   return (
     <>
@@ -42,13 +34,13 @@ export function FaultsPart() {
         />
       </label>
       {full && <Full most={MOST_CHECKED} of="things looked at" />}
-      {said?.of !== symptom ? (
+      {said === null ? (
         <p className="hint">Looking through the car’s record…</p>
-      ) : typeof said.checks === 'string' ? (
-        <p className="field-problem">{said.checks}</p>
+      ) : typeof said === 'string' ? (
+        <p className="field-problem">{said}</p>
       ) : (
         <ol className="fault-checks">
-          {said.checks.map((check) => (
+          {said.map((check) => (
             <Check key={check.cause.id} symptom={symptom} check={check} full={full} />
           ))}
         </ol>

@@ -1,9 +1,9 @@
 'use client';
 import { Button, Select } from 'antd';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { sayEffects } from '@/core/advice/words';
 import { changesBetween, settingsOf } from '@/core/drive/setUps';
-import type { Suggested, Suggestion } from '@/core/drive/suggestions';
+import type { Suggestion } from '@/core/drive/suggestions';
 import { withRemedy } from '@/core/verdict/remedy';
 import { namesOfGuesses } from '@/core/bench/figures';
 import type { Feel, Phase } from '@/core/job/slices/work/drive';
@@ -11,6 +11,7 @@ import { capital } from '@/core/rig/names';
 import { edit, useJob } from '@/store/jobStore';
 import { CardHead } from '@/ui/cards/Card';
 import { askSuggestions } from '@/workers/choosing/search';
+import { useAnswer } from '@/workers/useAnswer';
 import { Compare } from './Compare';
 import { FEEL_WORDS, GOOD, PHASE_WORDS } from './words';
 
@@ -66,21 +67,11 @@ export function TunePart() {
 
 function Suggestions({ complaint: { phase, feel }, held }: { complaint: Complaint; held: boolean }) {
   const job = useJob();
-  const [said, setSaid] = useState<{ of: string; found: Suggested | string } | null>(null);
-  const asked = `${phase} ${feel}`;
-  useEffect(() => {
-    let over = false;
-    void askSuggestions(job, phase, feel).then((outcome) => {
-      if (!over) setSaid({ of: asked, found: outcome.ok ? outcome.result : outcome.message });
-    });
-    return () => {
-      over = true;
-    };
-  }, [job, phase, feel, asked]);
-  if (said?.of !== asked) return <p className="hint">Trying each change on the whole car…</p>;
-  if (typeof said.found === 'string') return <p className="field-problem">{said.found}</p>;
-  const { unknown } = said.found;
-  const suggestions = said.found.suggestions.slice(0, MOST);
+  const said = useAnswer(`${phase} ${feel}`, job, () => askSuggestions(job, phase, feel));
+  if (said === null) return <p className="hint">Trying each change on the whole car…</p>;
+  if (typeof said === 'string') return <p className="field-problem">{said}</p>;
+  const { unknown } = said;
+  const suggestions = said.suggestions.slice(0, MOST);
   const offered = suggestions.filter(({ spoils }) => spoils.length === 0).length;
   const guesses = suggestions.some(({ want }) => want.what === 'frontShare')
     ? namesOfGuesses(job, 'frontShare')

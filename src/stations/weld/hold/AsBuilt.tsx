@@ -1,6 +1,5 @@
 'use client';
 import { Button } from 'antd';
-import { useEffect, useState } from 'react';
 import { sayEffects } from '@/core/advice/words';
 import {
   BUILT_AXES,
@@ -9,7 +8,6 @@ import {
   withBuilt,
   withBuiltAsDesigned,
   type BuiltAxis,
-  type BuiltOff,
 } from '@/core/built/asBuilt';
 import { LINK_ENDS, type LinkEnd } from '@/core/job/made/parts';
 import type { LinkMember } from '@/core/rig/members/link';
@@ -18,6 +16,7 @@ import { sayLength } from '@/core/units/length';
 import { edit, enter, useJob } from '@/store/jobStore';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { askBuilt } from '@/workers/choosing/search';
+import { useAnswer } from '@/workers/useAnswer';
 
 const LABELS: Record<BuiltAxis, string> = {
   ahead: 'from the axle',
@@ -103,16 +102,7 @@ const sided = (mm: number, typed: string, axis: BuiltAxis, designed: number): nu
 
 function Matters({ link }: { link: LinkMember }) {
   const job = useJob();
-  const [said, setSaid] = useState<BuiltOff | string | null>(null);
-  useEffect(() => {
-    let over = false;
-    void askBuilt(job, link).then((outcome) => {
-      if (!over) setSaid(outcome.ok ? outcome.result : outcome.message);
-    });
-    return () => {
-      over = true;
-    };
-  }, [job, link]);
+  const said = useAnswer(link.id, job, () => askBuilt(job, link));
   if (said === null) return null;
   if (typeof said === 'string') return <p className="field-problem">{said}</p>;
   const { off, effects, worse, cures } = said;
