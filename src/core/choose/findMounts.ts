@@ -32,6 +32,8 @@ export type Answer = {
  */
 export type FoundMounts = {
   answers: Answer[];
+  /** where two figures or more are wanted: places that none beats in all of them, from one end to the other, that hit nothing */
+  edge: Answer[];
   blocked: { count: number; by: Gap } | null;
   nearest: Answer | null;
   inTheWay: { target: number; metWithout: boolean; missedBy: number }[];
@@ -56,6 +58,8 @@ const ANSWERS = 5;
 const DIFFERENT = 0.12;
 /** So many places are looked at for what they hit. */
 const LOOKED_AT = 24;
+/** So many places are told of those that none beats. */
+const EDGE = 40;
 const MET = 1e-9;
 
 /**
@@ -147,6 +151,7 @@ type Tried = { at: number[]; figures: Figures; misses: number[]; score: number; 
 class Search {
   givenUp = false;
   private readonly seen = new Map<string, Tried | null>();
+  private readonly worked = new Map<Tried, Answer | null>();
   private readonly hitsNow: Set<string>;
 
   constructor(
@@ -241,9 +246,11 @@ class Search {
       .filter((one) => one !== null)
       .sort((a, b) => (isBetter(a, b) ? -1 : 1));
     const met = all.filter(({ score }) => score <= MET);
+    const best = paretoBest(met, this.targets);
     return {
       // Those that nothing beats come first; what else meets it all, and is clearly another, is a choice too.
-      ...this.different([...paretoBest(met, this.targets), ...met]),
+      ...this.different([...best, ...met]),
+      edge: this.edgeOf(best),
       nearest: met.length === 0 && all[0] ? this.answerOf(all[0]) : null,
       inTheWay: met.length > 0 ? [] : this.targets.map((_, target) => wayOf(all, target)),
       tried: this.seen.size,
@@ -251,7 +258,15 @@ class Search {
   }
 
   /** A place as it comes to in the car itself, whose arms and brackets go with their mounts. */
-  private answerOf({ at }: Tried): Answer | null {
+  private answerOf(one: Tried): Answer | null {
+    const known = this.worked.get(one);
+    if (known !== undefined) return known;
+    const answer = this.work(one);
+    this.worked.set(one, answer);
+    return answer;
+  }
+
+  private work({ at }: Tried): Answer | null {
     const changes = this.choices.flatMap(({ changes: of, values }, k) => of(values[at[k]!]!));
     const job = withMounts(this.job, changes);
     const figures = figuresOf(job.rig, drivenTravel(job));
@@ -267,6 +282,23 @@ class Search {
           gap.distance <= 0 && (!this.hitsNow.has(pairOf(gap)) || changes.some((c) => isOf(gap, c.member))),
       ),
     };
+  }
+
+  /** Those that none beats, in the order of the first figure that is wanted; of many, as many as are told, evenly. */
+  private edgeOf(best: Tried[]): Answer[] {
+    const wanted = this.targets.filter(({ near }) => near !== undefined);
+    const [first] = wanted;
+    if (!first || wanted.length < 2) return [];
+    const inOrder = best.toSorted((a, b) => a.figures[first.figure]! - b.figures[first.figure]!);
+    const every = Math.max(1, inOrder.length / EDGE);
+    const some = Array.from(
+      { length: Math.min(EDGE, inOrder.length) },
+      (_, i) => inOrder[Math.floor(i * every)]!,
+    );
+    return some.flatMap((one) => {
+      const answer = this.answerOf(one);
+      return answer && answer.hits.length === 0 && answer.misses.every((miss) => miss <= MET) ? [answer] : [];
+    });
   }
 
   /**

@@ -46,6 +46,27 @@ test('a level bar and a roll centre within a quarter inch: the second place is t
   await hands.find('[data-verdict=level][data-state=look]');
 });
 
+test('two figures wanted: along the edge more of one is less of the other, walked by a slider', async () => {
+  await hands.go('marigold', 'locate');
+  await hands.part('Find');
+  await hands.choose('Something wanted', 'Roll centre');
+  await hands.type('find/rollCentre/near', '12');
+  await hands.choose('Something wanted', 'Axle goes sideways');
+  await hands.type('find/sideways/near', '0');
+  await free('Panhard bar, axle end: height');
+  await free('Panhard bar, frame end: height');
+  await hands.press('Look for places');
+  await hands.find('[data-part=edge]');
+  const height = () => hands.text('[data-edge=rollCentre]');
+  const before = await height();
+  const rail = await hands.find('[data-part=edge] .edge-row:first-of-type [role=slider]');
+  await rail.sendKeys(Key.END);
+  await hands.until(async () => (await height()) !== before);
+  await setIt('Here');
+  await hands.reads('[data-place=Here]', 'It stands so');
+  await hands.undo();
+});
+
 test('what cannot be had is explained by what stands in its way; a search under way is stopped, and leaves nothing hanging', async () => {
   await hands.part('Find');
   await hands.choose('Something wanted', 'Anti-squat');

@@ -210,6 +210,24 @@ describe('a search of mounts', () => {
         expect(found.answers.length > 0).toBe(met.length > 0);
         expect(found.nearest === null).toBe(met.length > 0);
         for (const { changes } of found.answers) expect(met).toContainEqual(changes);
+        // Along the edge nothing is beaten by any other that is met.
+        const wanted = brief.targets.filter(({ near }) => near !== undefined);
+        if (wanted.length < 2) return expect(found.edge).toEqual([]);
+        const off = (changes: MountChange[]) => {
+          const figures = byCommand(withMounts(job, changes).rig, reach)! as unknown as Figures;
+          return wanted.map(({ figure, near }) => Math.abs(figures[figure]! - near!));
+        };
+        const others = met.map(off);
+        for (const { changes, hits } of found.edge) {
+          expect(met).toContainEqual(changes);
+          expect(hits).toEqual([]);
+          const mine = off(changes);
+          const isBeaten = others.some(
+            (other) =>
+              other.every((v, i) => v <= mine[i]! + 1e-7) && other.some((v, i) => v < mine[i]! - 1e-5),
+          );
+          expect(isBeaten).toBe(false);
+        }
       }),
       runs(12),
     );
