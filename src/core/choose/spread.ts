@@ -176,23 +176,31 @@ const emptyBuild = (count: number): Build => ({
   lift: 0,
 });
 
-function offsOf(job: Job, { place, settle, cut, only = {} }: Closeness, { at, fixed }: Parts): Off[] {
-  const { rig } = job;
-  const mounts = rig.members.flatMap(({ id }) =>
-    mountsOf(rig, id).flatMap(({ key, name }) =>
-      DIRECTIONS.map((direction, axis): Off => {
-        const k = at.get(`${id}/${key}`)! + axis;
-        const within = only[`${id}/${key}/${axis}`] ?? place;
-        return {
-          name: `${memberName(id, rig.end)}, ${name.toLowerCase()}: ${direction}`,
-          deviation: within / COVERAGE,
-          put: (build, by) => {
-            build.mounts[k]! += by;
-          },
-        };
-      }),
+/** Every direction of every mount of a rig: by which id it can be told how well it is set, and its name. */
+export const placesOf = (rig: Rig): { id: string; mount: string; axis: number; name: string }[] =>
+  rig.members.flatMap(({ id: member }) =>
+    mountsOf(rig, member).flatMap(({ key, name }) =>
+      DIRECTIONS.map((direction, axis) => ({
+        id: `${member}/${key}/${axis}`,
+        mount: `${member}/${key}`,
+        axis,
+        name: `${memberName(member, rig.end)}, ${name.toLowerCase()}: ${direction}`,
+      })),
     ),
   );
+
+function offsOf(job: Job, { place, settle, cut, only = {} }: Closeness, { at, fixed }: Parts): Off[] {
+  const { rig } = job;
+  const mounts = placesOf(rig).map(({ id, mount, axis, name }): Off => {
+    const k = at.get(mount)! + axis;
+    return {
+      name,
+      deviation: (only[id] ?? place) / COVERAGE,
+      put: (build, by) => {
+        build.mounts[k]! += by;
+      },
+    };
+  });
   const lengths = fixed.map((id): Off => ({
     name: `${memberName(id, rig.end)}: length as it is cut`,
     deviation: cut / COVERAGE,

@@ -53,11 +53,15 @@ describe('what is drawn of a car', () => {
   test('leaves what was measured, and the car’s own, as they are; and comes back whole after another', () => {
     fc.assert(
       fc.property(withOffer, ({ job, offer }) => {
-        const own = withPlaced({ ...job, rig: withThing(job).rig }, [`${DRIVESHAFT}/pinion`]);
+        const bars = linksOf(job.rig);
+        const made = bars[0] ? { [bars[0].id]: 500 } : {};
+        const own = withPlaced({ ...job, rig: withThing(job).rig, locate: { ...job.locate, made } }, [
+          `${DRIVESHAFT}/pinion`,
+        ]);
         const other = withDesign(own, offer.design);
         expect(jobFault(other)).toBeNull();
         expect(isOnBench(other, offer)).toBe(true);
-        for (const key of ['readings', 'place', 'record', 'bodies', 'lines', 'locate', 'drive'] as const)
+        for (const key of ['readings', 'place', 'record', 'bodies', 'lines', 'drive'] as const)
           expect(other[key]).toEqual(own[key]);
         for (const key of ['masses', 'driveshaft', 'wheelbase', 'otherEnd', 'track'] as const)
           expect(other.rig[key]).toEqual(own.rig[key]);
@@ -66,6 +70,9 @@ describe('what is drawn of a car', () => {
         const back = withDesign(other, designOf(own));
         expect(back.rig).toEqual(own.rig);
         expect(designOf(back)).toEqual(designOf(own));
+        // A bar that is there is no bar of another layout.
+        if (offer.design.layout !== job.layout) expect(other.locate.made ?? {}).toEqual({});
+        expect(back.locate).toEqual(own.locate);
       }),
       sized,
     );

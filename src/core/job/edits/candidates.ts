@@ -7,7 +7,7 @@ import type { Candidate, Design } from '../slices/choose';
 import { withoutMembersWork } from './members/work';
 
 /** What was typed for these, and for members, belongs to what is drawn; all else to the car. */
-const DRAWN = ['roll', 'parts', 'cut', 'holes', 'bend'];
+const DRAWN = ['roll', 'parts', 'cut', 'holes', 'bend', 'made', 'opens'];
 /** Usual values of what is drawn that were taken as right. */
 const OF_PARTS = /^(joints|bar|bracket)\.|^(tube|barEnds)$/;
 
@@ -31,7 +31,8 @@ const isDrawn = ({ rig }: Job): ((path: string) => boolean) => {
 
 /** What of a job is drawn; what was measured on the car is not in it. */
 export function designOf(job: Job): Design {
-  const { layout, laidOut, rig, joints, holes, roll, parts, cut } = job;
+  const { layout, laidOut, rig, joints, holes, roll, parts, cut, locate } = job;
+  const { made, opens } = locate;
   const drawn = isDrawn(job);
   return {
     layout,
@@ -41,6 +42,8 @@ export function designOf(job: Job): Design {
     placed: marked(placedMounts(job).filter(drawn)),
     accepted: parted(job.accepted ?? {}, (id) => OF_PARTS.test(id))[0],
     typed: parted(job.typed, drawn)[0],
+    ...(made && { made }),
+    ...(opens && { opens }),
     joints,
     holes,
     roll,
@@ -69,8 +72,12 @@ export function withDesign(job: Job, design: Design): Job {
   if (job.roll.shock) delete rig.shocks;
   if (job.roll.bar) delete rig.swayBars;
   const agreed = { ...parted(stays.accepted ?? {}, (id) => OF_PARTS.test(id))[1], ...accepted };
+  const locate = { ...stays.locate, made: design.made, opens: design.opens };
+  if (!design.made) delete locate.made;
+  if (!design.opens) delete locate.opens;
   const next: Job = {
     ...stays,
+    locate,
     layout,
     // A pattern follows what is measured until something is put in its place.
     laidOut: design.laidOut || job.laidOut,

@@ -3,7 +3,7 @@ import { LAYOUT_IDS } from '@/core/rig/layouts';
 import { rigSchema } from '@/core/rig/schema';
 import { cutSchema } from './cut';
 import { text, typed, when } from './fields';
-import { holesSchema, jointsSchema } from './locate';
+import { holesSchema, jointsSchema, locateSchema } from './locate';
 import { partsSchema } from './parts';
 import { rollSchema } from './roll';
 
@@ -18,6 +18,9 @@ const designSchema = z.strictObject({
   placed: z.record(text(80), z.literal(true)),
   accepted: z.record(text(120), z.literal(true)),
   typed: z.record(text(120), typed),
+  /** bars that are there already: how long each is, and may be wound to */
+  made: locateSchema.shape.made,
+  opens: locateSchema.shape.opens,
   joints: jointsSchema,
   holes: holesSchema,
   roll: rollSchema,

@@ -1,8 +1,17 @@
 'use client';
-import { Button, Progress } from 'antd';
+import { Button, Progress, Select } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import type { FigureName } from '@/core/choose/figures';
-import { BUILDS, USUAL_CLOSENESS, type Closeness, type Spread, type Spreads } from '@/core/choose/spread';
+import {
+  BUILDS,
+  placesOf,
+  USUAL_CLOSENESS,
+  type Closeness,
+  type Spread,
+  type Spreads,
+} from '@/core/choose/spread';
+import { without } from '@/core/job/edits/omit';
+import { capital } from '@/core/rig/names';
 import { useJob } from '@/store/jobStore';
 import { CardHead } from '@/ui/cards/Card';
 import { figureWord, sayFigure } from '@/ui/choose/figureWords';
@@ -68,6 +77,7 @@ export function ClosePart() {
           />
         ))}
       </div>
+      <ByPlace closeness={closeness} onChange={setCloseness} />
       {share === null ? (
         <Button type="primary" block className="close-go" onClick={() => void build()}>
           Build it {BUILDS.toLocaleString('en')} times
@@ -90,6 +100,44 @@ export function ClosePart() {
           <Ranges found={found} />
         ))}
     </>
+  );
+}
+
+type ByPlaceProps = { closeness: Closeness; onChange: (closeness: Closeness) => void };
+
+/** Places that are set better or worse than the others: in a jig, or where no tape goes. */
+function ByPlace({ closeness, onChange }: ByPlaceProps) {
+  const { rig } = useJob();
+  const { only = {}, place } = closeness;
+  const places = placesOf(rig);
+  const told = places.filter(({ id }) => only[id] !== undefined);
+  const left = places.filter(({ id }) => only[id] === undefined);
+  return (
+    <section data-part="by-place">
+      {told.map(({ id, name }) => (
+        <div key={id} className="by-place">
+          <LengthField
+            field={`close/only/${id}`}
+            label={`${capital(name)}, within`}
+            showLabel
+            mm={only[id]!}
+            least={0}
+            most={100}
+            onEnter={(mm) => onChange({ ...closeness, only: { ...only, [id]: mm } })}
+          />
+          <Button onClick={() => onChange({ ...closeness, only: without(only, id) })}>As the others</Button>
+        </div>
+      ))}
+      <Select<string | null>
+        aria-label="A place that is set better or worse"
+        placeholder="A place that is set better or worse…"
+        showSearch
+        optionFilterProp="label"
+        value={null}
+        options={left.map(({ id: value, name }) => ({ value, label: capital(name) }))}
+        onChange={(id) => id && onChange({ ...closeness, only: { ...only, [id]: place } })}
+      />
+    </section>
   );
 }
 
