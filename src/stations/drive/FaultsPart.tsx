@@ -5,6 +5,7 @@ import { BEHIND, causeOf } from '@/core/drive/causes';
 import type { FaultCheck } from '@/core/drive/faultFinder';
 import { MOST_CHECKED, SYMPTOMS, type Checked, type Symptom } from '@/core/job/slices/work/drive';
 import { edit, useJob } from '@/store/jobStore';
+import { foundElsewhere } from '@/store/storage/shelf';
 import { CardHead } from '@/ui/cards/Card';
 import { Full } from '@/ui/cards/Full';
 import { TextArea } from '@/ui/fields/textInput';
@@ -45,6 +46,7 @@ export function FaultsPart() {
           ))}
         </ol>
       )}
+      <Elsewhere symptom={symptom} jobId={job.id} />
       <History checked={job.drive.checked} />
     </>
   );
@@ -87,6 +89,30 @@ function Check({ symptom, check, full }: { symptom: Symptom; check: FaultCheck; 
     </li>
   );
 }
+
+/** The same on the other cars of this shelf: what it was there. */
+function Elsewhere({ symptom, jobId }: { symptom: Symptom; jobId: string }) {
+  const found = useAnswer(symptom, jobId, async () => ({
+    ok: true as const,
+    result: await foundElsewhere(symptom, jobId),
+  }));
+  if (found === null || typeof found === 'string' || found.length === 0) return null;
+  return (
+    <section className="section" data-part="fault-elsewhere">
+      <h2>On your other cars</h2>
+      <ul className="fault-history">
+        {found.slice(0, MOST_TOLD).map(({ car, cause, at, note }) => (
+          <li key={car + at}>
+            <b>{car}:</b> {titleOf(cause)} was it. <span className="hint">{sayMoment(at)}</span>
+            {note && <p>“{note}”</p>}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+/** So many are told, the last of them. */
+const MOST_TOLD = 8;
 
 function History({ checked }: { checked: Checked[] }) {
   if (checked.length === 0) return null;

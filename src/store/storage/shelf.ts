@@ -1,6 +1,7 @@
 import { InputError } from '@/core/rig/read';
 import { writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
+import type { Symptom } from '@/core/job/slices/work/drive';
 import { nameWith } from '@/core/job/names';
 import { JOB_VERSION } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';
@@ -20,6 +21,20 @@ import { keepSnapshot, keepText } from './snapshots';
 /** The lines of the shelf, the last touched first; as many of them as are asked for. */
 export const listJobs = (most = Infinity): Promise<ShelfRow[]> =>
   db.shelf.orderBy('updatedAt').reverse().limit(most).toArray();
+
+/** Something that was found to be behind a symptom of another car. */
+export type FoundElsewhere = { car: string; cause: string; at: string; note: string };
+
+/** What was found to be behind a symptom on the other cars of the shelf, the last first; of those that this Pellik reads. */
+export async function foundElsewhere(symptom: Symptom, jobId: string): Promise<FoundElsewhere[]> {
+  const all: FoundElsewhere[] = [];
+  await db.jobs.each(({ id, job }) => {
+    if (id === jobId || job?.version !== JOB_VERSION) return;
+    for (const { symptom: of, found, cause, at, note } of job.drive.checked)
+      if (found && of === symptom) all.push({ car: job.name, cause, at, note });
+  });
+  return all.sort((a, b) => b.at.localeCompare(a.at));
+}
 
 /** An empty shelf gets the demo jobs, so that there is a car to look at: the first of them as if touched last. */
 export async function stockShelf(): Promise<void> {

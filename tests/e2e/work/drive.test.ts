@@ -50,6 +50,17 @@ test('a fault is looked for in the order that this car asks for, and what was fo
   await hands.clickOn(`//*[@data-cause="${was}"]//button[normalize-space()="It was not that"]`);
   await hands.until(async () => ![was, ''].includes(await first()));
   await hands.reads('[data-part=fault-history]', 'All lines whole');
+  // What it was on one car is told on another of the shelf.
+  await (await hands.find('[data-cause="loose-bolt"] textarea')).sendKeys('Frame end, half a turn');
+  await hands.clickOn('//*[@data-cause="loose-bolt"]//button[normalize-space()="That was it"]');
+  await hands.reads('[data-part=fault-history]', 'half a turn');
+  await hands.saved();
+  await hands.go('marigold', 'drive');
+  await hands.part('Find');
+  await hands.choose('What it does', 'knock');
+  await hands.reads('[data-part=fault-elsewhere]', 'Frame end, half a turn');
+  await hands.reads('[data-part=fault-elsewhere]', 'Copperline');
+  await hands.go('copperline', 'drive');
   await hands.part('Re-check');
   const due = await hands.count('[data-due=true]');
   expect(due).toBeGreaterThan(3);
