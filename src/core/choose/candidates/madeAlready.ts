@@ -10,7 +10,11 @@ const SAME = 0.5;
 
 /** What is on the car, tacked or bolted or farther, and stands elsewhere in a design or is not in it. */
 export function madeElsewhere(job: Job, design: Design): Joint[] {
-  const wanted = { ...job, rig: { ...job.rig, members: design.members }, roll: design.roll };
+  const wanted = {
+    ...job,
+    rig: { ...job.rig, members: design.members },
+    roll: { ...job.roll, ...design.roll },
+  };
   return heldIds(job).flatMap((member) =>
     heldPoints(job, member)
       .filter(({ bracket, at }) => {

@@ -8,6 +8,8 @@ import { withoutMembersWork } from './members/work';
 
 /** What was typed for these, and for members, belongs to what is drawn; all else to the car. */
 const DRAWN = ['roll', 'parts', 'cut', 'holes', 'bend', 'made', 'opens'];
+/** Of that, what is the shop's own: its stock, its rules, what its metals bear. */
+const OF_SHOP = /^(cut\/(stock|kerf|sheet|rule)|parts\/(strengths|wanted))\b/;
 /** Usual values of what is drawn that were taken as right. */
 const OF_PARTS = /^(joints|bar|bracket)\.|^(tube|barEnds)$/;
 
@@ -26,13 +28,16 @@ function parted<T>(
 /** Whether a path names something of what is drawn in a job: `panhard/chassis/2`, `roll/od`. */
 const isDrawn = ({ rig }: Job): ((path: string) => boolean) => {
   const owners = new Set([...rig.members.map(({ id }) => id), STEERING, ...DRAWN]);
-  return (path) => owners.has(path.split('/')[0]!);
+  return (path) => owners.has(path.split('/')[0]!) && !OF_SHOP.test(path);
 };
 
 /** What of a job is drawn; what was measured on the car is not in it. */
 export function designOf(job: Job): Design {
   const { layout, laidOut, rig, joints, holes, roll, parts, cut, locate } = job;
   const { made, opens } = locate;
+  const { springs, shock, stop, bar } = roll;
+  const { bars, brackets, springPlate, strap, sleeve } = parts;
+  const { thread, leftHandEnd, ends, tube } = cut;
   const drawn = isDrawn(job);
   return {
     layout,
@@ -46,9 +51,15 @@ export function designOf(job: Job): Design {
     ...(opens && { opens }),
     joints,
     holes,
-    roll,
-    parts,
-    cut,
+    roll: { springs, shock, stop, bar },
+    parts: {
+      bars,
+      brackets,
+      ...(springPlate && { springPlate }),
+      ...(strap && { strap }),
+      ...(sleeve && { sleeve }),
+    },
+    cut: { thread, leftHandEnd, ends, tube },
   };
 }
 
@@ -85,9 +96,13 @@ export function withDesign(job: Job, design: Design): Job {
     typed: { ...parted(stays.typed, drawn)[1], ...typed },
     joints,
     holes,
-    roll,
-    parts,
-    cut,
+    roll: { ...job.roll, ...roll },
+    parts: {
+      ...parts,
+      ...(job.parts.strengths && { strengths: job.parts.strengths }),
+      ...(job.parts.wanted !== undefined && { wanted: job.parts.wanted }),
+    },
+    cut: { ...stays.cut, ...cut },
     rig: { ...rig, ...(steering && { steering }) },
   };
   if (Object.keys(agreed).length > 0) next.accepted = agreed;
@@ -99,7 +114,7 @@ export function withDesign(job: Job, design: Design): Job {
 export const isOnBench = (job: Job, { design }: Pick<Candidate, 'design'>): boolean =>
   dequal(drawnAlone(designOf(job)), drawnAlone(design));
 
-/** A design less what only says where its figures come from, and which bar is on the saw. */
+/** A design less what only says where its figures come from. */
 const drawnAlone = ({ layout, members, steering, joints, holes, roll, parts, cut }: Design) => ({
   layout,
   members,
@@ -108,7 +123,7 @@ const drawnAlone = ({ layout, members, steering, joints, holes, roll, parts, cut
   holes,
   roll,
   parts,
-  cut: { ...cut, member: undefined },
+  cut,
 });
 
 /** The candidates of a job; none where none were ever kept. */

@@ -4,7 +4,7 @@ import { rigSchema } from '@/core/rig/schema';
 import { cutSchema } from './cut';
 import { text, typed, when } from './fields';
 import { holesSchema, jointsSchema, locateSchema } from './locate';
-import { partsSchema } from './parts';
+import { drawnPartsSchema } from './parts';
 import { rollSchema } from './roll';
 
 const { members, steering } = rigSchema.shape;
@@ -23,9 +23,9 @@ const designSchema = z.strictObject({
   opens: locateSchema.shape.opens,
   joints: jointsSchema,
   holes: holesSchema,
-  roll: rollSchema,
-  parts: partsSchema,
-  cut: cutSchema,
+  roll: z.pick(rollSchema, { springs: true, shock: true, stop: true, bar: true }),
+  parts: drawnPartsSchema,
+  cut: z.pick(cutSchema, { thread: true, leftHandEnd: true, ends: true, tube: true }),
 });
 export type Design = z.infer<typeof designSchema>;
 

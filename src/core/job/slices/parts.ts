@@ -147,17 +147,17 @@ export type Strength = z.infer<typeof strengthSchema>;
  * other has an entry of its own. `strengths`: what metals bear, where it is not what
  * is usual. `wanted`: how many times over what locates the axle is to hold.
  */
-export const partsSchema = z._default(
-  z.strictObject({
-    bars: z.record(text(60), barPartSchema),
-    brackets: z.record(text(80), bracketPartSchema),
-    strengths: z.optional(z.partialRecord(z.enum(STRENGTH_NAMES), strengthSchema)),
-    springPlate: z.optional(springPlateSchema),
-    strap: z.optional(strapSchema),
-    sleeve: z.optional(sleeveSchema),
-    wanted: z.optional(within(1, 20)),
-  }),
-  { bars: {}, brackets: {} },
-);
+const wholePartsSchema = z.strictObject({
+  bars: z.record(text(60), barPartSchema),
+  brackets: z.record(text(80), bracketPartSchema),
+  strengths: z.optional(z.partialRecord(z.enum(STRENGTH_NAMES), strengthSchema)),
+  springPlate: z.optional(springPlateSchema),
+  strap: z.optional(strapSchema),
+  sleeve: z.optional(sleeveSchema),
+  wanted: z.optional(within(1, 20)),
+});
+export const partsSchema = z._default(wholePartsSchema, { bars: {}, brackets: {} });
+/** The parts themselves, without what their metal bears and what is asked of them. */
+export const drawnPartsSchema = z.omit(wholePartsSchema, { strengths: true, wanted: true });
 export const startingParts = (): Parts => ({ bars: {}, brackets: {} });
 export type Parts = z.infer<typeof partsSchema>;
