@@ -43,7 +43,7 @@ test('a leaf car with its bar and without: what the springs alone give is said, 
   await hands.reads('.bench-card', 'No bar holds this axle');
   await hands.station(8, '');
   await hands.part('Hold');
-  await hands.reads('.bench-card', 'no bracket of one to weld');
+  await hands.reads('.bench-card', 'Perch on the axle');
   await hands.station(4, 'Held sideways');
   await hands.undo();
   await hands.reads('.bench-card h1', 'Panhard bar');

@@ -15,7 +15,7 @@ export const SWAY_BAR = 'sway-bar';
 
 /**
  * Something that is fastened and held until it is checked: by which name, where it is designed to be, mm at ride height, and on what; null where the design does
- * not say. `mount`: of a member, the mount it is; `bolted`: it is bolted on however the rest is made.
+ * not say. `mount`: of a member, the mount it is; `bolted`: whether it is bolted on, however the rest is made.
  */
 export type HeldPoint = {
   bracket: HoldPoint;
@@ -69,7 +69,9 @@ export function heldPoints(job: Job, id: string): HeldPoint[] {
   if (named)
     return named.flatMap(([bracket, key, name]) => {
       const mount = mounts.find((one) => one.key === key);
-      return mount ? [{ bracket, name, at: mount.point, on: mount.on, mount: key }] : [];
+      // A perch is welded, whatever comes in a kit.
+      const own = bracket === 'seat' ? { bolted: false } : {};
+      return mount ? [{ bracket, name, at: mount.point, on: mount.on, mount: key, ...own }] : [];
     });
   // An arm is fixed to the axle all along; where, the design does not say.
   return [
