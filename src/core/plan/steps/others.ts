@@ -5,6 +5,7 @@ import { mountsOf } from '@/core/rig/mounts';
 import { SIDES } from '@/core/geometry/side';
 import { leavesOf, pairedSide } from '@/core/rig/roles';
 import { bracketBasis } from '@/core/weld/bracketBasis';
+import { fastening } from '@/core/weld/fastening';
 import { heldPoints, type HeldPoint } from '@/core/weld/held';
 import { CAUTIONS } from './cautions';
 import { BEFORE_HEAT } from './ready';
@@ -52,15 +53,16 @@ function armOrCrank(site: Site, member: Member): Task[] {
     link: '',
   }[member.type];
   const [first] = points;
-  const kit = site.make === 'kit';
+  const wayOf = ({ bracket }: HeldPoint) => fastening(site.job, { member: member.id, bracket });
   const zone = (at: Point | null) => zoneOf(at ?? points.find((one) => one.at)?.at ?? [0, 0, 0]);
   const called = (point: HeldPoint) => `the ${name}’s ${point.name.toLowerCase().replace(/^its /, '')}`;
-  return [
-    ...points.map((point): Task => ({
+  const set = points.map((point): Task => {
+    const welded = wayOf(point) === 'welded';
+    return {
       ...FIT,
       id: tackStep(member.id, point),
       zone: zone(point.at),
-      title: `${kit ? 'Bolt up, loose' : 'Clamp and tack'}: ${called(point)}`,
+      title: `${welded ? 'Clamp and tack' : 'Bolt up, loose'}: ${called(point)}`,
       how: `Level and plumb, bright metal, mock-up bushings in. Its hold point says what must be true first. ${own}`.trim(),
       after: [
         after('fit/height', 'a bracket set with the axle elsewhere is wrong at ride height'),
@@ -74,35 +76,40 @@ function armOrCrank(site: Site, member: Member): Task[] {
           ? [after('fit/leaves', 'a perch goes where the centred axle is, turned to its pinion’s angle')]
           : []),
       ],
-      ...(!kit && { caution: CAUTIONS.weld }),
+      ...(welded && { caution: CAUTIONS.weld }),
       ...(point.at && { expect: `${sayPlace(site, point.at, point.on)}.` }),
-      marked: { member: member.id, brackets: [point.bracket], to: kit ? 'loose' : 'tacked' },
+      marked: { member: member.id, brackets: [point.bracket], to: welded ? 'tacked' : 'loose' },
       basis: bracketBasis(site.job, member.id, point.bracket),
-    })),
-    {
+    };
+  });
+  const ways = WAYS.filter((way) => points.some((point) => wayOf(point) === way));
+  const fixed = ways.map((way): Task => {
+    const these = points.filter((point) => wayOf(point) === way);
+    const welded = way === 'welded';
+    return {
       ...FIT,
-      id: othersStep(member.id, 'weld'),
-      zone: zone(points.at(-1)?.at ?? null),
-      title: `${kit ? 'All bolts of' : 'Finish-weld'} the ${name}’s mounts`,
-      how: kit
-        ? 'All started, and all of the job in, before one is snug.'
-        : 'All round, in short runs end for end, cooled to the hand between; measured again after each.',
+      id: othersStep(member.id, way === ways[0] ? 'weld' : way),
+      zone: zone(these.at(-1)?.at ?? null),
+      title: `${welded ? 'Finish-weld' : 'All bolts of'} the ${name}’s ${these.length < points.length ? these.map((point) => point.name.toLowerCase()).join(' and ') : 'mounts'}`,
+      how: welded
+        ? 'All round, in short runs end for end, cooled to the hand between; measured again after each.'
+        : 'All started, and all of the job in, before one is snug.',
       after: [
-        ...points.map((point) => after(tackStep(member.id, point), 'tacked first')),
+        ...these.map((point) => after(tackStep(member.id, point), 'tacked first')),
         after('fit/cycle', 'what touches or binds is found while it can be cut loose'),
       ],
-      ...(!kit && {
+      ...(welded && {
         caution: CAUTIONS.weld,
         permanent: `After this the ${name}’s mounts only come off by cutting.`,
       }),
       marked: {
         member: member.id,
-        brackets: points.map(({ bracket }) => bracket),
-        to: kit ? 'snug' : 'welded',
+        brackets: these.map(({ bracket }) => bracket),
+        to: welded ? 'welded' : 'snug',
       },
       basis: Object.assign(
         {},
-        ...points.map(({ name: point, bracket }) =>
+        ...these.map(({ name: point, bracket }) =>
           Object.fromEntries(
             Object.entries(bracketBasis(site.job, member.id, bracket)).map(([key, mm]) => [
               `${point.toLowerCase()}, ${key}`,
@@ -111,9 +118,12 @@ function armOrCrank(site: Site, member: Member): Task[] {
           ),
         ),
       ) as Basis,
-    },
-  ];
+    };
+  });
+  return [...set, ...fixed];
 }
+/** The welded ones first: what is bolted beside them is tightened after the heat. */
+const WAYS = ['welded', 'bolted'] as const;
 
 const seatOf = ({ job }: Site, id: string): Basis => {
   const seat = mountsOf(job.rig, id).find(({ key }) => key === 'seat');
