@@ -32,7 +32,7 @@ test('a level bar and a roll centre within a quarter inch: the second place is t
   await hands.press('Look for places');
   await hands.until(async () => (await answers()) > 1);
   await hands.reads('[data-part=answers]', 'clearly different places');
-  await hands.reads('[data-part=answers]', 'was not looked at');
+  await hands.reads('[data-part=answers]', 'what it carries was not');
   const riseIn = async (place: string) =>
     (await hands.text(`[data-place="${place}"]`)).match(/Bar rises to the frame\s+(.*)/)![1];
   await riseIn('Place 1');
