@@ -65,6 +65,7 @@ test('two figures wanted: along the edge more of one is less of the other, walke
   await setIt('Here');
   await hands.reads('[data-place=Here]', 'It stands so');
   await hands.undo();
+  await hands.part('Sideways');
 });
 
 test('what cannot be had is explained by what stands in its way; a search under way is stopped, and leaves nothing hanging', async () => {
@@ -110,7 +111,9 @@ test('built five thousand times: what the roll centre hangs on most is named, an
   await place.sendKeys('Panhard bar, frame end: height', Key.ENTER);
   await hands.type('close/only/panhard/chassis/2', '0');
   await hands.press('Build it 5,000 times');
-  await hands.until(async () => !/frame end: height/.test(await hands.text('[data-spread=rollCentre]')));
+  await hands.until(
+    async () => !/panhard bar, frame end: height/.test(await hands.text('[data-spread=rollCentre]')),
+  );
 });
 
 test('an eighth that came out low: what it changes is told; taken as it is, every result is read so', async () => {

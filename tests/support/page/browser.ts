@@ -16,6 +16,9 @@ import {
 } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome';
 
+/** How long a list takes to open, ms, and how often it is opened. */
+const OPENS = 2500;
+const OPENINGS = 4;
 const WAIT = 25_000;
 /** How often something waited for is looked at, ms. */
 const LOOK = 40;
@@ -204,12 +207,15 @@ export class Hands {
 
   value = async (id: string): Promise<string> => (await (await this.field(id)).getAttribute('value')) ?? '';
 
-  /** Picks from a list by its label; the first choice that begins so. */
+  /** Picks from a list by its label; the first choice that begins so. A list that closed again, as what it stands in was drawn anew, is opened again. */
   async choose(label: string, option: string): Promise<void> {
-    await this.clickOn(`//*[@aria-label="${label}"]/ancestor::*[contains(@class, "ant-select")][1]`);
-    await this.clickOn(
-      `//*[contains(@class, "ant-select-item-option-content")][starts-with(normalize-space(), "${option}")][not(ancestor::*[contains(@class, "ant-select-dropdown-hidden")])]`,
-    );
+    const choice = `//*[contains(@class, "ant-select-item-option-content")][starts-with(normalize-space(), "${option}")][not(ancestor::*[contains(@class, "ant-select-dropdown-hidden")])]`;
+    const isOffered = async () => (await this.driver.findElements(By.xpath(choice))).length > 0;
+    for (let tries = 0; tries < OPENINGS && !(await isOffered()); tries++) {
+      await this.clickOn(`//*[@aria-label="${label}"]/ancestor::*[contains(@class, "ant-select")][1]`);
+      await this.driver.wait(isOffered, OPENS).catch(() => {});
+    }
+    await this.clickOn(choice);
   }
 
   async drag(css: string, dx: number, dy: number): Promise<void> {
