@@ -11,6 +11,7 @@ const SLICES: Record<string, string> = {
   holes: 'Locate, holes',
   shaft: 'Locate, driveshaft',
   cornerG: 'Locate, corner',
+  choose: 'Locate, ways',
 };
 
 /**
