@@ -211,9 +211,10 @@ export class Hands {
   async choose(label: string, option: string): Promise<void> {
     const choice = `//*[contains(@class, "ant-select-item-option-content")][starts-with(normalize-space(), "${option}")][not(ancestor::*[contains(@class, "ant-select-dropdown-hidden")])]`;
     const isOffered = async () => (await this.driver.findElements(By.xpath(choice))).length > 0;
-    for (let tries = 0; tries < OPENINGS && !(await isOffered()); tries++) {
+    for (let tries = 0; tries < OPENINGS; tries++) {
       await this.clickOn(`//*[@aria-label="${label}"]/ancestor::*[contains(@class, "ant-select")][1]`);
-      await this.driver.wait(isOffered, OPENS).catch(() => {});
+      const offered = await this.driver.wait(isOffered, OPENS).catch(() => false);
+      if (offered) break;
     }
     await this.clickOn(choice);
   }
