@@ -60,7 +60,7 @@ async function everywhere(hands: Hands, look: (place: string) => Promise<void>):
     await look(part);
   }
   await hands.go('copperline', 'locate');
-  for (const part of ['Lengthwise', 'Room', 'Forces', 'Find']) {
+  for (const part of ['Lengthwise', 'Room', 'Forces', 'Find', 'Ways']) {
     await hands.part(part);
     await look(part);
   }

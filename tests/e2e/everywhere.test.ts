@@ -11,7 +11,7 @@ const PLACES: [station: string, parts: string[]][] = [
   ['job', []],
   ['record', ['Measure', 'Agree?', 'As found', 'Inspect', 'Parts']],
   ['place', []],
-  ['locate', ['Sideways', 'Lengthwise', 'Room', 'Forces', 'Heights', 'Find']],
+  ['locate', ['Sideways', 'Lengthwise', 'Room', 'Forces', 'Heights', 'Find', 'Ways']],
   ['roll', ['Springs', 'Sway bar', 'Balance']],
   ['prove', []],
   ['cut', []],
