@@ -2,11 +2,12 @@ import { judgeCut, judgeLocate, judgeProve, judgeRoll } from '@/core/bench/judge
 import type { Job } from '@/core/job/jobSchema';
 import { analyseLocate, findLocate } from '@/core/locate/analyse';
 import { mostSideways } from '@/core/locate/travel/travelCurve';
-import { locateInput, type Gap } from '@/core/locate/types';
+import { locateInput, type CurvePoint, type Gap } from '@/core/locate/types';
 import { LIMITS } from '@/core/materials/limits';
 import type { Corner } from '@/core/balance/steadyCorner';
 import { curesIn } from '@/core/prove/cures';
 import { proveJob } from '@/core/prove/prove';
+import type { Check } from '@/core/prove/types';
 import { InputError, orRefusal } from '@/core/rig/read';
 import { analyseRoll, ROLL_PARTS } from '@/core/roll/analyse';
 import { cannotBeWorkedOut } from '@/core/roll/checks/checks';
@@ -28,6 +29,9 @@ export type Look = {
   said: { station: 'locate' | 'roll' | 'prove' | 'cut'; part?: string; verdict: Judged }[];
   gaps: Gap[];
   numbers: Numbers;
+  /** its travel, and what its parts bear */
+  curve: CurvePoint[];
+  checks: Check[];
 };
 
 const AT_RIDE = { left: 0, right: 0 };
@@ -45,19 +49,22 @@ export function lookAt(job: Job, { cures = true } = {}): Look {
   const { sideways, lengthwise, room } = judgeLocate(job, input, result);
   const rolling = rolled(job);
   const { ride, driven } = result;
+  const proof = proveJob(job);
   return {
     said: [
       ...sideways.map(at('locate', 'bar')),
       ...lengthwise.map(at('locate', 'links')),
       ...room.map(at('locate', 'room')),
       ...rolling.said,
-      ...judgeProve(job, proveJob(job), cures ? curesIn(job) : undefined).map((verdict) => ({
+      ...judgeProve(job, proof, cures ? curesIn(job) : undefined).map((verdict) => ({
         station: 'prove' as const,
         verdict,
       })),
       ...judgeCut(job).map((verdict) => ({ station: 'cut' as const, verdict })),
     ],
     gaps: result.gaps,
+    curve: result.curve,
+    checks: proof.checks,
     numbers: {
       rollCentre: ride.rollCentreHeight,
       // In front nothing is said of it: what drives and brakes there is another matter.

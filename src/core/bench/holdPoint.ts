@@ -97,9 +97,13 @@ export function weldStripe(job: Job): StripeState {
   const held = heldIds(job);
   const statesOf = (member: string) =>
     heldPoints(job, member).map(({ bracket }) => jointState(job, { member, bracket }));
-  const begun = held.map(statesOf).filter((states) => states.some((state) => state !== 'scribed'));
+  // Asked at every movement of a drag: what was not begun is not looked at.
+  const begun = held
+    .filter((member) => Object.keys(job.weld.joints).some((joint) => joint.startsWith(`${member}/`)))
+    .map(statesOf)
+    .filter((states) => states.some((state) => state !== 'scribed'));
   const done = begun.length > 0 && begun.flat().every((state) => state === 'striped');
-  // Without a stripe none can be broken: asked at every movement of a drag.
+  // Without a stripe none can be broken.
   const striped = held.filter((member) =>
     Object.keys(job.stripes).some((key) => key.startsWith(stripeKey(member, ''))),
   );

@@ -11,7 +11,8 @@ import type { Rig } from '@/core/rig/schema';
 import { division } from '@/core/units/tape';
 import type { Brief, Free, Target } from './brief';
 import { chance, type Chance } from './chance';
-import { figuresOf, isHeld, type FigureName, type Figures } from './figures';
+import { figuresOf, isHeld, type Figures } from './figures';
+import { isBetter, MET, missOf, paretoBest, wayOf, weighed, type InTheWay, type Weighed } from './ranking';
 
 /**
  * A place that was found: the mounts that move, the figures it comes to, and by how much each target is missed, none where it is met; where
@@ -36,7 +37,7 @@ export type FoundMounts = {
   edge: Answer[];
   blocked: { count: number; by: Gap } | null;
   nearest: Answer | null;
-  inTheWay: { target: number; metWithout: boolean; missedBy: number }[];
+  inTheWay: InTheWay[];
   /** whether every choice there is was looked at */
   exhaustive: boolean;
   tried: number;
@@ -60,7 +61,6 @@ const DIFFERENT = 0.12;
 const LOOKED_AT = 24;
 /** So many places are told of those that none beats. */
 const EDGE = 40;
-const MET = 1e-9;
 
 /**
  * Looks for places of mounts that can be built, by holes and by lines of the tape, that meet what is asked. Exact where all choices can be
@@ -119,34 +119,7 @@ function stepped(least: number, most: number, step: number, i: number): number[]
   return Array.from({ length: count }, (_, k) => least + k * step);
 }
 
-/** How far a figure is from what is asked of it, in its own unit; what cannot be told is never met. */
-export function missOf({ figure, least, most, near }: Target, figures: Figures): number {
-  const value = figures[figure];
-  if (value === null) return Infinity;
-  const past = Math.max(0, (least ?? -Infinity) - value, value - (most ?? Infinity));
-  // Where it is only to be near, that is no bound: it is ranked by it.
-  return near === undefined || past > 0 ? past : 0;
-}
-
-/** How far a figure is from where it is wanted, which ranks what meets everything. */
-const offOf = ({ figure, near }: Target, figures: Figures): number =>
-  near === undefined || figures[figure] === null ? 0 : Math.abs(figures[figure] - near);
-
-/** What counts as much as one of another figure: an eighth of an inch, a per cent and a half, a hundredth of roll steer, a quarter of a degree. */
-const SCALES: Record<FigureName, number> = {
-  rollCentre: 3,
-  rollCentreMoves: 3,
-  antiSquat: 1.5,
-  rollSteer: 0.01,
-  sideways: 0.8,
-  barRise: 3,
-  barLength: 6,
-  turns: 0.25,
-  bumpSteer: 0.1,
-  plunge: 1.5,
-};
-
-type Tried = { at: number[]; figures: Figures; misses: number[]; score: number; off: number };
+type Tried = Weighed & { at: number[]; figures: Figures };
 
 class Search {
   givenUp = false;
@@ -225,16 +198,9 @@ class Search {
     if (known !== undefined) return known;
     const rig = this.choices.reduce((r, { put, values }, k) => put(r, values[at[k]!]!), this.job.rig);
     const figures = figuresOf(rig, drivenTravel(this.job));
-    const misses = figures && this.targets.map((target) => missOf(target, figures));
-    const tried = figures && misses && { at, figures, misses, ...this.weighed(figures, misses) };
+    const tried = figures && { at, figures, ...weighed(this.targets, figures) };
     this.seen.set(key, tried);
     return tried;
-  }
-
-  private weighed(figures: Figures, misses: number[]): { score: number; off: number } {
-    const sum = (of: (target: Target, i: number) => number) =>
-      this.targets.reduce((total, target, i) => total + of(target, i) / SCALES[target.figure], 0);
-    return { score: sum((_, i) => misses[i]!), off: sum((target) => offOf(target, figures)) };
   }
 
   private report(n: number, of: number): void {
@@ -338,42 +304,3 @@ const isOf = ({ a, b }: Gap, member: string): boolean =>
   [a, b].some((id) => id === member || id.startsWith(`bracket:${member}/`));
 const pairOf = ({ a, b }: Gap): string => `${a}\n${b}`;
 const gapsOf = (job: Job): Gap[] => findLocate(locateInput(job, { left: 0, right: 0 })).gaps;
-
-/** Less missed; where nothing is, nearer to what is wanted. */
-function isBetter(a: Tried, b: Tried | null): boolean {
-  if (!b) return true;
-  return a.score < b.score - MET || (a.score <= b.score + MET && a.off < b.off - MET);
-}
-
-/**
- * Those that no other is better than in one wanted figure without being worse in another; where only bounds were asked for, all of them. In
- * the order in which they came.
- */
-export function paretoBest<T extends { figures: Figures }>(all: T[], targets: Target[]): T[] {
-  const wanted = targets.filter(({ near }) => near !== undefined);
-  if (wanted.length === 0) return all;
-  const of = (one: T) => wanted.map((target) => offOf(target, one.figures));
-  const costs = all.map((one) => ({ one, cost: of(one) }));
-  const beats = (a: number[], b: number[]) =>
-    a.every((v, i) => v <= b[i]! + MET) && a.some((v, i) => v < b[i]! - MET);
-  const best: typeof costs = [];
-  for (const candidate of costs) {
-    if (best.some(({ cost }) => beats(cost, candidate.cost))) continue;
-    best.splice(0, best.length, ...best.filter(({ cost }) => !beats(candidate.cost, cost)), candidate);
-  }
-  return best.map(({ one }) => one);
-}
-
-/** Whether the other targets could all be met if one were given up, and the least that it is then missed by; else the least it is missed by at all. */
-function wayOf(all: Tried[], target: number): FoundMounts['inTheWay'][number] {
-  const others = all.filter(({ misses }) => misses.every((miss, i) => i === target || miss <= MET));
-  const least = (of: Tried[]) => Math.min(Infinity, ...of.map(({ misses }) => misses[target]!));
-  return {
-    target,
-    metWithout: others.length > 0,
-    missedBy: others.reduce(
-      (m, { misses }) => Math.min(m, misses[target]!),
-      others.length ? Infinity : least(all),
-    ),
-  };
-}

@@ -1,3 +1,7 @@
+/** How much of the road is heard through a joint, the least first. */
+export const NOISES = ['quiet', 'some', 'loud'] as const;
+export type Noise = (typeof NOISES)[number];
+
 /**
  * The joints that eyes are made with. Swing: degrees each way from square before it binds; rate: radial, N/mm; how much of the road is heard
  * through it, how long it lasts on a road that is wet and dirty, and what it costs, each against the others.
@@ -7,7 +11,7 @@ export type Joint = {
   swing: number;
   rate: number;
   soft: boolean;
-  noise: 'quiet' | 'some' | 'loud';
+  noise: Noise;
   life: 'short' | 'fair' | 'long';
   price: 'low' | 'middle' | 'high';
 };

@@ -3,6 +3,7 @@ import { valueOf, type OTHER_ROWS, type RowName } from '@/core/choose/candidates
 import { COSTS, EFFORTS } from '@/core/choose/candidates/toMake';
 import type { Figure } from '@/core/bench/figures';
 import { FIGURES, type FigureName } from '@/core/choose/figures';
+import { NOISES } from '@/core/materials/joints';
 import { CHECKS } from '@/core/prove/types';
 import { memberName } from '@/core/rig/names';
 import type { AxleEnd } from '@/core/rig/schema';
@@ -25,7 +26,6 @@ const OTHER_WORDS: Record<(typeof OTHER_ROWS)[number], string> = {
   stuck: 'Parts that no longer come out',
   stops: 'Stops the work',
 };
-const NOISES = ['quiet', 'some', 'loud'] as const;
 
 const isFigure = (row: RowName): row is FigureName => (FIGURES as readonly string[]).includes(row);
 

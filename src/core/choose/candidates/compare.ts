@@ -10,12 +10,11 @@ import { drivenTravel, ownObstacles, travelOf } from '@/core/job/jobValues';
 import { isPlaced, mountId } from '@/core/job/placed';
 import type { Candidate, Design } from '@/core/job/slices/choose';
 import { assemble } from '@/core/kinematics/mechanism';
-import { findLocate } from '@/core/locate/analyse';
 import { heightsAnswer, type HeightValues } from '@/core/locate/heights';
 import { reachedPoints } from '@/core/locate/travel/travelCurve';
-import { locateInput, type Gap } from '@/core/locate/types';
-import { JOINTS, jointsOf } from '@/core/materials/joints';
-import { margin, proveJob, weakestFirst } from '@/core/prove/prove';
+import type { Gap } from '@/core/locate/types';
+import { JOINTS, jointsOf, NOISES, type Noise } from '@/core/materials/joints';
+import { margin, weakestFirst } from '@/core/prove/prove';
 import { proveRestsOn } from '@/core/prove/restsOn';
 import type { CheckName } from '@/core/prove/types';
 import { guessesAmong, partName } from '@/core/provenance/inputs';
@@ -45,7 +44,7 @@ export type CandidateNumbers = {
   weakest: { part: string; check: CheckName; share: number; guessed: boolean } | null;
   mass: number | null;
   make: ToMake;
-  noise: 'quiet' | 'some' | 'loud';
+  noise: Noise;
   stuck: string[];
   says: { stop: string[]; look: string[]; unknown: number };
   curve: { lift: number; y: number; rollCentre: number | null }[];
@@ -104,9 +103,8 @@ export function numbersOf(job: Job, found: Design): CandidateNumbers {
   const travel = travelOf(job);
   const mounts = rig.members.flatMap(({ id }) => mountsOf(rig, id).map(({ key }) => mountId(id, key)));
   const mechanism = assemble(rig);
-  const [weakest] = proveJob(job).checks.toSorted(weakestFirst);
+  const [weakest] = look.checks.toSorted(weakestFirst);
   const { bars, pieces, flats } = jobCut(job);
-  const curve = reachedPoints(findLocate(locateInput(job, { left: 0, right: 0 })).curve);
   const of = (all: { mass: number; quantity?: number }[]) =>
     all.reduce((sum, { mass, quantity = 1 }) => sum + mass * quantity, 0);
   return {
@@ -134,7 +132,11 @@ export function numbersOf(job: Job, found: Design): CandidateNumbers {
       .filter(({ way }) => way === null)
       .map(({ part }) => memberName(part, rig.end)),
     says: saidOf(look),
-    curve: curve.map(({ lift, y, rollCentreHeight }) => ({ lift, y, rollCentre: rollCentreHeight })),
+    curve: reachedPoints(look.curve).map(({ lift, y, rollCentreHeight }) => ({
+      lift,
+      y,
+      rollCentre: rollCentreHeight,
+    })),
     guessed: GUESSABLE.filter((figure) => guessesBehind(job, figure).length > 0),
     byPattern: { mounts: mounts.filter((id) => !isPlaced(job, id)).length, of: mounts.length },
   };
@@ -152,13 +154,11 @@ function saidOf({ said }: Look): CandidateNumbers['says'] {
   };
 }
 
-const LOUDNESS = ['quiet', 'some', 'loud'] as const;
-
 /** How much of the road is heard through the loudest joint that a car's bars have; leaves in rubber are quiet. */
 function loudestOf({ rig, joints }: Job): CandidateNumbers['noise'] {
   const all = linksOf(rig).flatMap(({ id }) => {
     const { chassis, axle } = jointsOf(joints, id);
     return [JOINTS[chassis].noise, JOINTS[axle].noise];
   });
-  return LOUDNESS[Math.max(0, ...all.map((one) => LOUDNESS.indexOf(one)))]!;
+  return NOISES[Math.max(0, ...all.map((one) => NOISES.indexOf(one)))]!;
 }

@@ -1,4 +1,5 @@
 import { FIGURES, type FigureName } from '../figures';
+import { NOISES } from '@/core/materials/joints';
 import type { CandidateNumbers, Compared } from './compare';
 import { EFFORTS, COSTS } from './toMake';
 
@@ -19,8 +20,6 @@ export const OTHER_ROWS = [
 ] as const;
 export type RowName = FigureName | (typeof OTHER_ROWS)[number];
 export const ROWS: readonly RowName[] = [...FIGURES, ...OTHER_ROWS];
-
-const NOISES = ['quiet', 'some', 'loud'] as const;
 
 /** A row's value as a number, in the unit of its figure; null where it has none. */
 export function valueOf(row: RowName, numbers: CandidateNumbers): number | null {

@@ -1,11 +1,12 @@
 'use client';
 import { Button, Progress } from 'antd';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { readBrief, type Free, type Target } from '@/core/choose/brief';
 import type { FoundMounts } from '@/core/choose/findMounts';
 import { useJob } from '@/store/jobStore';
 import { CardHead } from '@/ui/cards/Card';
-import { startFind, type Running } from '@/workers/choosing/choose';
+import { startFind } from '@/workers/choosing/choose';
+import { useRun } from '@/workers/choosing/useRun';
 import { Answers } from './Answers';
 import { FreeList } from './FreeList';
 import { TargetList } from './TargetList';
@@ -16,25 +17,16 @@ export function FindPart() {
   const job = useJob();
   const [targets, setTargets] = useState<Target[]>([]);
   const [free, setFree] = useState<Free[]>([]);
-  const [share, setShare] = useState<number | null>(null);
   const [said, setSaid] = useState<{ targets: Target[]; found: FoundMounts | string } | null>(null);
-  const running = useRef<Running<FoundMounts> | null>(null);
-  useEffect(() => () => running.current?.stop(), []);
+  const { share, run, stop } = useRun<FoundMounts>();
   const asked = targets.filter(({ least, most, near }) => [least, most, near].some((v) => v !== undefined));
 
   async function find() {
-    running.current?.stop();
-    setShare(0);
     setSaid(null);
     const brief = readBrief(
       JSON.stringify({ format: 'pellik.brief', version: 1, targets: asked, free, seed: 1 }),
     );
-    const mine = startFind(job, brief, setShare);
-    running.current = mine;
-    const outcome = await mine.answer;
-    if (running.current !== mine) return;
-    running.current = null;
-    setShare(null);
+    const outcome = await run((told) => startFind(job, brief, told));
     if (outcome) setSaid({ targets: asked, found: outcome.ok ? outcome.result : outcome.message });
   }
 
@@ -59,7 +51,7 @@ export function FindPart() {
       ) : (
         <div className="find-running" role="status">
           <Progress percent={Math.round(100 * share)} aria-label="Looked through" />
-          <Button onClick={() => running.current?.stop()}>Stop</Button>
+          <Button onClick={stop}>Stop</Button>
         </div>
       )}
       {said &&

@@ -1,6 +1,6 @@
 'use client';
 import { Button, Progress, Select } from 'antd';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { FigureName } from '@/core/choose/figures';
 import {
   BUILDS,
@@ -16,8 +16,9 @@ import { useJob } from '@/store/jobStore';
 import { CardHead } from '@/ui/cards/Card';
 import { figureWord, sayFigure } from '@/ui/choose/figureWords';
 import { LengthField } from '@/ui/fields/LengthField';
-import { startSpread, type Running } from '@/workers/choosing/choose';
+import { startSpread } from '@/workers/choosing/choose';
 import { useSpreads } from '@/workers/choosing/spreads';
+import { useRun } from '@/workers/choosing/useRun';
 import './close.css';
 
 const SEED = 1;
@@ -35,25 +36,14 @@ export function ClosePart() {
   const job = useJob();
   const [closeness, setCloseness] = useState<Closeness>(USUAL_CLOSENESS);
   const { of, found } = useSpreads();
-  const [share, setShare] = useState<number | null>(null);
-  const running = useRef<Running<Spreads> | null>(null);
+  const { share, run, stop } = useRun<Spreads>();
   useEffect(() => {
     useSpreads.setState({ shown: true });
-    return () => {
-      running.current?.stop();
-      useSpreads.setState({ shown: false });
-    };
+    return () => useSpreads.setState({ shown: false });
   }, []);
 
   async function build() {
-    running.current?.stop();
-    setShare(0);
-    const mine = startSpread(job, closeness, { builds: BUILDS, seed: SEED }, setShare);
-    running.current = mine;
-    const outcome = await mine.answer;
-    if (running.current !== mine) return;
-    running.current = null;
-    setShare(null);
+    const outcome = await run((told) => startSpread(job, closeness, { builds: BUILDS, seed: SEED }, told));
     if (outcome) useSpreads.setState({ of: job.rig, found: outcome.ok ? outcome.result : outcome.message });
   }
 
@@ -85,7 +75,7 @@ export function ClosePart() {
       ) : (
         <div className="close-running" role="status">
           <Progress percent={Math.round(100 * share)} aria-label="Builds made" />
-          <Button onClick={() => running.current?.stop()}>Stop</Button>
+          <Button onClick={stop}>Stop</Button>
         </div>
       )}
       {found !== null && of !== job.rig && (
