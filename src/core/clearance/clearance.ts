@@ -40,10 +40,21 @@ const none = (): Kinds => ({ tubes: [], toSolids: [], solids: [] });
  * are written over from pose to pose.
  */
 export function gapsOf(rig: Rig, looking: Looking = {}): Gaps {
-  const { bracket = 0, lockDeg, deep = false, only, flops = () => 0 } = looking;
-  const bodies = bodiesOf(rig, lockDeg);
-  const wanted = pairsOf(rig, bodies).filter(([i, k]) => !only || only(bodies[i]!.id, bodies[k]!.id));
-  const frame = axleFrame({ ...AT_REST, z: rig.tireRadius }, rig.tireRadius);
+  const bodies = bodiesOf(rig, looking.lockDeg);
+  const { only } = looking;
+  const pairs = pairsOf(rig, bodies);
+  const wanted = only ? pairs.filter(([i, k]) => only(bodies[i]!.id, bodies[k]!.id)) : pairs;
+  return gapsAmong(rig, bodies, wanted, looking);
+}
+
+/** The same for pairs of a rig's bodies by their places in their list. */
+export function gapsAmong(
+  rig: Rig,
+  bodies: Body[],
+  wanted: [number, number][],
+  { bracket = 0, deep = false, flops = () => 0 }: Omit<Looking, 'lockDeg' | 'only'>,
+): Gaps {
+  const frame = axleFrame(atRest(rig), rig.tireRadius);
   const asked = linesAsked(bracket, flops);
   const distances = new Float64Array(wanted.length);
   const [moving, still] = [none(), none()];
@@ -80,7 +91,15 @@ export function gapsOf(rig: Rig, looking: Looking = {}): Gaps {
   };
 }
 
-const AT_REST = { x: 0, y: 0, rollDeg: 0, pitchDeg: 0, steerDeg: 0 };
+/** An axle at ride height. */
+export const atRest = ({ tireRadius }: Rig): Attitude => ({
+  x: 0,
+  y: 0,
+  z: tireRadius,
+  rollDeg: 0,
+  pitchDeg: 0,
+  steerDeg: 0,
+});
 
 /** Every gap of a rig in a pose: each pair with its distance. */
 export function clearancesOf(rig: Rig, looking?: Looking): (pose: Attitude) => Clearance[] {

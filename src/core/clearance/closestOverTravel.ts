@@ -1,4 +1,4 @@
-import { gapsOf, type Clearance, type Looking } from './clearance';
+import { gapsOf, type Clearance, type Gaps, type Looking } from './clearance';
 import type { Mechanism } from '@/core/kinematics/mechanism';
 import { bisect } from '@/core/numerics/rootFinding';
 import { isReached, type SweptPose } from '@/core/kinematics/pose';
@@ -11,14 +11,18 @@ export type ClosestApproach = Clearance & { at: Travel; lockDeg?: number };
 
 /** The last of a bar before its eye is its bracket's business, mm: three inches. */
 const BRACKET = 76;
+/** How gaps are looked at over the travel. */
+export const OVER_TRAVEL = { bracket: BRACKET, deep: true };
 
 /** Where in a set of poses each pair of things comes nearest; the tightest pair first. */
-export function closestApproaches(
+export const closestApproaches = (
   rig: Rig,
   poses: SweptPose[],
   looking: Pick<Looking, 'lockDeg' | 'flops' | 'only'> = {},
-): ClosestApproach[] {
-  const gaps = gapsOf(rig, { ...looking, bracket: BRACKET, deep: true });
+): ClosestApproach[] => closestAmong(gapsOf(rig, { ...looking, ...OVER_TRAVEL }), poses, looking.lockDeg);
+
+/** The same of gaps that are ready to be asked. */
+export function closestAmong(gaps: Gaps, poses: SweptPose[], lockDeg?: number): ClosestApproach[] {
   const least = new Float64Array(gaps.pairs.length).fill(Infinity);
   const where = new Int32Array(gaps.pairs.length).fill(-1);
   poses.forEach((pose, k) => {
@@ -30,7 +34,6 @@ export function closestApproaches(
       where[i] = k;
     }
   });
-  const { lockDeg } = looking;
   return gaps.pairs
     .flatMap(({ a, b }, i): ClosestApproach[] => {
       const pose = poses[where[i]!];

@@ -11,10 +11,16 @@ export const SHARED = 1;
  * that are joined; of a version 1 file, bars are compared even where they share a mount, as ever.
  */
 export function pairsOf(rig: Rig, bodies: Body[]): [number, number][] {
-  const joined = new Set((rig.joined ?? []).flatMap(([p, q]) => [`${p}\n${q}`, `${q}\n${p}`]));
+  const joined = new Map<string, string[]>();
+  for (const [p, q] of rig.joined ?? [])
+    for (const [a, b] of [
+      [p, q],
+      [q, p],
+    ] as const)
+      joined.set(a, [...(joined.get(a) ?? []), b]);
   const compared = (a: Body, b: Body): boolean =>
     (a.on === 'both' || b.on === 'both' || a.on !== b.on || a.turned !== b.turned) &&
-    !joined.has(`${a.id}\n${b.id}`) &&
+    !joined.get(a.id)?.includes(b.id) &&
     (rig.version === 1 || !shareMount(a, b));
   const all = bodies.map((_, i) => i);
   const [things, parts] = [all.filter((i) => bodies[i]!.obstacle), all.filter((i) => !bodies[i]!.obstacle)];

@@ -1,13 +1,16 @@
 import { solveStandardLoads } from '@/core/balance/standardLoads';
+import type { Looking } from '@/core/clearance/clearance';
 import { closestApproaches, type ClosestApproach } from '@/core/clearance/closestOverTravel';
+import { tightApproaches } from '@/core/clearance/tightOverTravel';
 import { assemble, type Mechanism } from '@/core/kinematics/mechanism';
 import { misalignment } from '@/core/kinematics/misalignment';
 import { isReached, type SweptPose } from '@/core/kinematics/pose';
 import { JOINTS, jointsOf } from '@/core/materials/joints';
+import { LIMITS } from '@/core/materials/limits';
 import { describeBar } from '@/core/rig/lateralBar';
 import { lateralBarOf } from '@/core/rig/roles';
 import { linksOf } from '@/core/rig/members/members';
-import { BODY_IDS } from '@/core/rig/schema';
+import { BODY_IDS, type Rig } from '@/core/rig/schema';
 import { curesOf } from './remedies/cures';
 import { leafGive } from './leafGive';
 import { lineFindings } from './lines';
@@ -97,26 +100,36 @@ function rolledPoses({ bump, droop }: LocateInput, { at }: Mechanism): SweptPose
   );
 }
 
-/** The tightest place of each pair of bodies over heave, roll and one wheel, steered to either side where that can be. */
+/** Whether a gap is spoken of with the bar across the car, or with everything else that needs room. */
+const spokenOfWith = (rig: Rig): ((a: string, b: string) => string) => {
+  const bar = lateralBarOf(rig)?.id;
+  return (a, b) => (a === bar || b === bar ? 'bar' : 'rest');
+};
+
+/**
+ * The tightest place of each pair of bodies that gets tight over heave, roll and one wheel, steered to either side where that can be;
+ * and of the bar across and of all else the closest pair, where that is not tight.
+ */
 function gapsOver(input: LocateInput, poses: SweptPose[]): Gap[] {
   const { rig, lock } = input;
+  const group = spokenOfWith(rig);
   const flops = flopsOf(input);
-  const steered = lock === null ? [] : [lock, -lock].flatMap((lockDeg) => tireGaps(input, poses, lockDeg));
-  const gaps = [...closestApproaches(rig, poses, { flops }), ...steered].sort(
-    (a, b) => a.distance - b.distance,
-  );
-  const pair = ({ a, b }: ClosestApproach) => `${a}\n${b}`;
-  const first = new Map(gaps.map((gap) => [pair(gap), gap] as const).reverse());
-  return gaps
-    .filter((gap) => first.get(pair(gap)) === gap)
-    .map((gap, i) => (i < FOLLOWED && isTight(gap) ? { ...gap, held: heldBar(input, poses, gap) } : gap));
-}
-
-/** What the tyres come near to once they are steered; all else is as it was. */
-function tireGaps(input: LocateInput, poses: SweptPose[], lockDeg: number): ClosestApproach[] {
+  const tight = (looking: Pick<Looking, 'lockDeg' | 'only'>) =>
+    tightApproaches(rig, poses, { ...looking, flops }, { within: LIMITS.clearance.least, group });
+  // Once they are steered, it is the tyres that come near to something; all else is as it was.
   const tires: string[] = Object.values(BODY_IDS.tire);
   const only = (a: string, b: string) => tires.includes(a) || tires.includes(b);
-  return closestApproaches(input.rig, poses, { lockDeg, flops: flopsOf(input), only });
+  const locks = lock === null ? [] : [lock, -lock];
+  const gaps = [...tight({}), ...locks.flatMap((lockDeg) => tight({ lockDeg, only }))].sort(
+    (a, b) => a.distance - b.distance,
+  );
+  const firstOf = (key: (gap: ClosestApproach) => string) =>
+    new Set(new Map(gaps.map((gap) => [key(gap), gap] as const).reverse()).values());
+  const ofPairs = firstOf(({ a, b }) => `${a}\n${b}`);
+  const ofGroups = firstOf(({ a, b }) => group(a, b));
+  return gaps
+    .filter((gap) => ofGroups.has(gap) || (isTight(gap) && ofPairs.has(gap)))
+    .map((gap, i) => (i < FOLLOWED && isTight(gap) ? { ...gap, held: heldBar(input, poses, gap) } : gap));
 }
 
 /** The same gap with its bent bar held as it was drawn; nothing where none of the two can roll. */

@@ -228,7 +228,7 @@ export type LocateResult = {
   driven: CurvePoint[];
   ghosts: Record<'bump' | 'droop' | 'leftUp' | 'rightUp', SweptPose>;
   current: SweptPose;
-  /** the tightest places over the travel, the tightest first, one for each pair of bodies */
+  /** the tight places over the travel, the tightest first, one for each pair of bodies; and what the bar across, and all else, comes nearest to */
   gaps: Gap[];
   schools: SchoolComparison | null;
   /** what would mend it; null where that was not asked, as while a mount is dragged */

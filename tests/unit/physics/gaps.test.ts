@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { clearances, gapsOf } from '@/core/clearance/clearance';
+import { closestApproaches } from '@/core/clearance/closestOverTravel';
 import { withBodies } from '@/core/job/bodies/bodies';
 import { withBody } from '@/core/job/edits/bodies';
 import { withLayout } from '@/core/job/edits/members/layout';
@@ -11,19 +12,28 @@ import { boxToCylinder, cornersOfBox, edgesOf, nowhere } from '@/core/geometry/b
 import { boxOf, cylinderOf } from '@/core/geometry/shapes';
 import { between, cross, dot, minus, plus, unit, type Point } from '@/core/geometry/vector';
 import type { Attitude } from '@/core/kinematics/attitude';
+import { assemble } from '@/core/kinematics/mechanism';
+import { flopsOf, locateInput } from '@/core/locate/types';
 import { LAYOUT_IDS } from '@/core/rig/layouts';
 import { linksOf } from '@/core/rig/members/members';
 import { memberName } from '@/core/rig/names';
 import { lateralBarOf } from '@/core/rig/roles';
 import type { Obstacle } from '@/core/rig/schema';
 import { usualShock, usualSprings } from '@/core/springs/springDesign';
-import { located } from '../../support/locate';
 
 const job = (layout: (typeof LAYOUT_IDS)[number]): Job => withLayout(newJob('gaps', 'Gaps', 'mm'), layout);
 const inTheWay = (of: Job, thing: Obstacle): Job =>
   withBodies({ ...of, rig: { ...of.rig, obstacles: [...of.rig.obstacles!, thing] } });
-const gapOf = (of: Job, one: string, other: string) =>
-  located(of).result.gaps.find(({ a, b }) => (a === one && b === other) || (a === other && b === one));
+/** The nearest that two bodies come as both wheels go from droop to bump. */
+function gapOf(of: Job, one: string, other: string) {
+  const input = locateInput(of, { left: 0, right: 0 });
+  const { at } = assemble(input.rig);
+  const lifts = [-1, -0.5, 0, 0.5, 1].map((share) => share * (share > 0 ? input.bump : input.droop));
+  const poses = lifts.map((lift) => at({ left: lift, right: lift }));
+  return closestApproaches(input.rig, poses, { flops: flopsOf(input) }).find(
+    ({ a, b }) => (a === one && b === other) || (a === other && b === one),
+  );
+}
 
 const far = fc.double({ min: -400, max: 400, noNaN: true });
 const near = fc.double({ min: 5, max: 300, noNaN: true });

@@ -1,7 +1,9 @@
+import { bodiesOf } from '@/core/clearance/bodies';
+import { pairsOf } from '@/core/clearance/pairs';
 import { linksOf } from '@/core/rig/members/members';
 import { DRIVESHAFT, STEERING } from '@/core/rig/mounts';
 import { armsOf, lateralBarOf } from '@/core/rig/roles';
-import type { Rig } from '@/core/rig/schema';
+import { BODY_IDS, type Rig } from '@/core/rig/schema';
 import { bodyInputs, giveInputs, heldInputs } from '@/core/provenance/bodyInputs';
 import { mountInputs, type InputId } from '@/core/provenance/inputs';
 import { placeOf, type Verdict } from '@/core/verdict/verdict';
@@ -119,13 +121,23 @@ export const gapRestsOn = (rig: Rig, { a, b, lockDeg }: Gap): InputId[] => [
 /** A pair that is too near hangs on its two bodies; that everything clears, on all that was looked at. */
 function clearance(rig: Rig, { gaps }: LocateResult, { state, where = '' }: Verdict): InputId[] {
   const [a = '', b = ''] = placeOf({ where }).split(' / ');
+  if (state !== 'ok') {
+    const gap = gaps.find((g) => g.a === a && g.b === b);
+    return [...(gap ? gapRestsOn(rig, gap) : []), ...TRAVEL];
+  }
   const bar = lateralBarOf(rig)?.id;
-  const about = [a, b].includes(bar ?? '') ? bar : undefined;
-  const pairs =
-    state === 'ok'
-      ? gaps.filter((g) => (about ? g.a === about || g.b === about : g.a !== bar && g.b !== bar))
-      : gaps.filter((g) => g.a === a && g.b === b);
-  return [...pairs.flatMap((gap) => gapRestsOn(rig, gap)), ...TRAVEL];
+  const ofBar = [a, b].includes(bar ?? '');
+  const bodies = bodiesOf(rig);
+  const held = pairsOf(rig, bodies)
+    .map((pair) => pair.map((i) => bodies[i]!.id))
+    .filter((pair) => pair.includes(bar ?? '') === ofBar);
+  const ids = [...new Set(held.flat())];
+  const tires: string[] = Object.values(BODY_IDS.tire);
+  return [
+    ...(rig.end === 'front' && ids.some((id) => tires.includes(id)) ? ['lock'] : []),
+    ...ids.flatMap((id) => bodyInputs(rig, id)),
+    ...TRAVEL,
+  ];
 }
 
 /** What a verdict hangs on, by ids of inputs. */
