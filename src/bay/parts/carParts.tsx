@@ -1,6 +1,7 @@
 import { curveCatmullRom, line, polygonHull } from 'd3';
 import { memo } from 'react';
 import type { Bar, BayModel, Figure, GhostFigure } from '@/bay/model/bayModel';
+import { LINK_ENDS } from '@/core/job/made/parts';
 import { path, samePlaces, type Flat, type Sheet } from '@/bay/views/projection';
 import type { Point } from '@/core/geometry/vector';
 import { toDegrees } from '@/core/geometry/angle';
@@ -167,13 +168,12 @@ function Shaft({ sheet, shaft }: { sheet: Sheet; shaft: NonNullable<Figure['shaf
 
 /** The plates of brackets as they are cut: all of them, or those of one bar. */
 export function Plates({ sheet, figure, of }: { sheet: Sheet; figure: Figure; of?: string }) {
-  return figure.plates
-    .filter(({ member }) => of === undefined || member === of)
-    .map(({ on, outline }, i) => (
-      <path
-        key={i}
-        className={`${on === 'axle' ? 'zinc' : 'oxide'} plate`}
-        d={`${path(outline.map(sheet.at))}Z`}
-      />
-    ));
+  const drawn = figure.plates.filter(({ member }) => of === undefined || member === of);
+  return LINK_ENDS.map((end) => (
+    <path
+      key={end}
+      className={`${end === 'axle' ? 'zinc' : 'oxide'} plate`}
+      d={drawn.flatMap(({ on, outline }) => (on === end ? `${path(outline.map(sheet.at))}Z` : [])).join('')}
+    />
+  ));
 }
