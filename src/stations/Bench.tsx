@@ -1,6 +1,6 @@
 'use client';
 import { Button } from 'antd';
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, useEffect, useRef, useState } from 'react';
 import type { StationId } from '@/core/bench/stationIds';
 import { Bay } from '@/bay/Bay';
 import type { Figures } from '@/bay/views/shownFigures';
@@ -13,6 +13,7 @@ import type { RollPart } from '@/core/roll/analyse';
 import { usePreferences, type LocatePart } from '@/store/preferences';
 import { Masthead } from '@/ui/shell/Masthead';
 import { Opened } from '@/ui/Opened';
+import { Opening } from '@/ui/Opening';
 import { Rocker } from '@/ui/shell/Rocker';
 import { goTo, parseRoute, useRoute } from '@/ui/shell/route';
 import { Standing } from '@/ui/shell/Standing';
@@ -110,16 +111,10 @@ export function Bench() {
       <main className={`bench-card at-${station}`} key={station} ref={card}>
         <FromBefore />
         <Standing station={station} />
-        <Suspense
-          fallback={
-            <p className="hint" data-loading>
-              Opening…
-            </p>
-          }
-        >
+        <Opening>
           <Card />
           <Next station={station} onGo={go} />
-        </Suspense>
+        </Opening>
         <Opened open={gauges}>
           <InstrumentBar />
         </Opened>

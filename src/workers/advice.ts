@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { create } from 'zustand';
 import type { Advice } from '@/core/advice/advise';
-import { stopsOf, type Open } from '@/core/advice/standing';
+import { stopsOf, type Open } from '@/core/bench/open';
 import type { Job } from '@/core/job/jobSchema';
 import type { InputId } from '@/core/provenance/inputs';
 import { aboutOf, type Judged } from '@/core/verdict/verdict';

@@ -3,7 +3,7 @@ import { shallow } from 'zustand/shallow';
 import type { Job } from '@/core/job/jobSchema';
 import type { Travel } from '@/core/rig/schema';
 import type { RollPart, RollResult } from '@/core/roll/analyse';
-import { judgeRoll } from '@/core/bench/judge';
+import { judgeRoll } from '@/core/bench/judge/roll';
 import { rollInput } from '@/core/roll/input';
 import type { WhatIf } from '@/core/roll/levers';
 import type { Judged } from '@/core/verdict/verdict';

@@ -3,7 +3,8 @@ import DxfParser, { type IArcEntity, type ILineEntity, type ICircleEntity } from
 import fc from 'fast-check';
 import { areaOf, type Place } from '@/core/fabricate/drawing';
 import { collarDrawing } from '@/core/fabricate/plates/collar';
-import { foldedDrawing, foldedFault, type Folded } from '@/core/fabricate/plates/folded';
+import { foldedDrawing } from '@/core/fabricate/plates/folded';
+import { foldedFault, type Folded } from '@/core/fabricate/plates/foldedShape';
 import { tabDrawing } from '@/core/fabricate/plates/plates';
 import { plateBarDrawing } from '@/core/fabricate/plates/plateBar';
 import { dxfOf } from '@/core/fabricate/vectorFiles';

@@ -1,4 +1,5 @@
-import { judgePlace, judgeRecord } from '@/core/bench/judge';
+import { judgePlace } from '@/core/bench/judge/place';
+import { judgeRecord } from '@/core/bench/judge/record';
 import { jobConditions } from '@/core/bench/holdPoint';
 import type { Job } from '@/core/job/jobSchema';
 import { workBar } from '@/core/job/jobValues';
@@ -9,7 +10,7 @@ import { withRemedy } from '@/core/verdict/remedy';
 import { aboutOf, type Judged, type Remedy, type State } from '@/core/verdict/verdict';
 import { adviseOn, type Advice } from './advise';
 import { lookAt } from './look';
-import { openAmong, stopsOf } from './standing';
+import { openAmong, stopsOf } from '@/core/bench/open';
 import { ordersOf, type Order } from './orders';
 import type { Effect } from './effects';
 import type { Trade } from './trade';

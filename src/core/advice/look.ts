@@ -1,4 +1,7 @@
-import { judgeCut, judgeLocate, judgeProve, judgeRoll } from '@/core/bench/judge';
+import { judgeCut } from '@/core/bench/judge/cut';
+import { judgeLocate } from '@/core/bench/judge/locate';
+import { judgeProve } from '@/core/bench/judge/prove';
+import { judgeRoll } from '@/core/bench/judge/roll';
 import type { Job } from '@/core/job/jobSchema';
 import { analyseLocate, findLocate } from '@/core/locate/analyse';
 import { mostSideways } from '@/core/locate/travel/travelCurve';

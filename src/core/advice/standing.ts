@@ -1,75 +1,18 @@
-import { judgePlace, judgeRecord } from '@/core/bench/judge';
-import type { StationId } from '@/core/bench/stationIds';
+import { judgePlace } from '@/core/bench/judge/place';
+import { judgeRecord } from '@/core/bench/judge/record';
+import { openAmong, unheld, type Open } from '@/core/bench/open';
 import type { Job } from '@/core/job/jobSchema';
-import { LINK_ENDS } from '@/core/job/made/parts';
-import { mountId } from '@/core/job/placed';
-import { spokenPart } from '@/core/provenance/inputs';
 import { surveyedCar } from '@/core/record/jobRecord';
 import { agreementOf } from '@/core/survey/agreement';
-import {
-  asClause,
-  gravestFirst,
-  placeOf,
-  type Finding,
-  type Judged,
-  type State,
-} from '@/core/verdict/verdict';
+import { gravestFirst } from '@/core/verdict/verdict';
 import { InputError, orRefusal } from '@/core/rig/read';
 import { lookAt } from './look';
-
-/** Something that does not hold, or is not known, and where it is said: the station and which part of it. */
-export type Open = {
-  station: StationId;
-  part?: string;
-  id: string;
-  state: Exclude<State, 'ok'>;
-  would: Finding;
-  title: string;
-  where: string;
-};
-
-/** What is known, of how it is laid out and of its strength, to stop a member, in words. */
-export const stopsOf = (job: Job, open: Open[], member: string): string[] =>
-  open
-    .filter(({ state }) => state === 'stop')
-    .filter((one) => (one.station === 'prove' ? isOfPart(job, one, member) : isOfMember(one, member)))
-    .map(({ title }) => asClause(title));
-
-const isOfMember = (one: Open, member: string): boolean =>
-  one.station === 'locate' &&
-  (one.id === UNHELD ||
-    placeOf(one)
-      .split(/ \/ |\//)
-      .includes(member));
-
-/** What is said of one of a pair that is alike is said of both. */
-const isOfPart = (job: Job, one: Open, member: string): boolean =>
-  [member, ...LINK_ENDS.map((end) => mountId(member, end))].some(
-    (part) => spokenPart(job, part) === placeOf(one),
-  );
-
-/** Of what is said, that which does not hold. */
-export const openAmong = (said: { station: StationId; part?: string; verdict: Judged }[]): Open[] =>
-  said.flatMap(({ station, part, verdict: { id, state, would, title, where = '' } }): Open[] =>
-    state === 'ok' ? [] : [{ station, ...(part && { part }), id, state, would, title, where }],
-  );
 
 /** What of a job does not hold, station by station, the gravest first; of an axle that nothing holds, that it is so. */
 export function openIn(job: Job): Open[] {
   const look = orRefusal(() => lookAt(job, { cures: false }));
   return openOf(job, look instanceof InputError ? [unheld(look.expected)] : openAmong(look.said));
 }
-
-/** An axle that cannot be worked out stops every bar of it. */
-const UNHELD = 'cannotBeHeld';
-const unheld = (problem: string): Open => ({
-  station: 'locate',
-  id: UNHELD,
-  state: 'stop',
-  would: 'stop',
-  title: `The axle cannot be worked out: ${problem}.`,
-  where: '',
-});
 
 function openOf(job: Job, laidOut: Open[]): Open[] {
   const record = judgeRecord(job, agreementOf(surveyedCar(job)));

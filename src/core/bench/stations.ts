@@ -4,7 +4,6 @@ import { SPOTS, spotName } from '@/core/survey/quantities/quantities';
 import { restsOf } from '@/core/place/heights';
 import { asSet } from '@/core/ride/asSet';
 import { turnsSoFar } from '@/core/ride/turns/turns';
-import { weldStripe } from './holdPoint';
 import type { StationId } from './stationIds';
 import { stripeState, type Basis, type StripeState } from '@/core/job/stripes';
 import { bracketId } from '@/core/job/bodies/bodyNames';
@@ -248,9 +247,8 @@ function mountBasis({ rig }: Job): Basis {
 
 export const stationStripeKey = (station: StationId): string => `station.${station}`;
 
-/** The stripe across a station on the tape. Weld's is drawn by its conditions: whole when both brackets are striped. */
-export function stationStripe(job: Job, station: StationId): StripeState {
-  if (station === 'weld') return weldStripe(job);
+/** The stripe that was drawn across a station itself, and whether what it vouched for still stands. */
+export function ownStripe(job: Job, station: StationId): StripeState {
   const stripe = job.stripes[stationStripeKey(station)];
   // Asked at every movement of a drag: what it rests on is only worked out where there is a stripe.
   const basis = stripe && stationBasis(job, station);

@@ -1,4 +1,4 @@
-import { stationStripe } from '@/core/bench/stations';
+import { stationStripe } from '@/core/bench/stripes';
 import type { Job } from '@/core/job/jobSchema';
 import type { HoldPoint } from '@/core/job/slices/fields';
 import type { Done } from '@/core/job/slices/work/plan';

@@ -1,5 +1,4 @@
-import type { AxleEnd } from '@/core/rig/schema';
-import { wayOf, type Datum } from '@/core/survey/quantities/datums';
+import type { Datum } from '@/core/survey/quantities/datums';
 import { estimateOf, type Adjustment } from './leastSquares';
 import type { Network, PlanPoint } from './network';
 import type { Estimate } from './uncertainty';
@@ -61,14 +60,3 @@ export function placementBy(
     left: of((x) => seen(x, middleOf(dl(x), dr(x)), middleOf(al(x), ar(x)))[1]),
   };
 }
-
-/** The edges of the tube that a placement puts on a rail, mm from the datum: where the T-square's marks should be. */
-export const marksOf = (
-  middle: number,
-  tube: number,
-  datum: Datum,
-  end: AxleEnd,
-): { front: number; rear: number } => {
-  const way = wayOf(datum, end);
-  return { front: middle - (way * tube) / 2, rear: middle + (way * tube) / 2 };
-};

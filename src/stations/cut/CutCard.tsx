@@ -1,5 +1,5 @@
 'use client';
-import { judgeCut } from '@/core/bench/judge';
+import { judgeCut } from '@/core/bench/judge/cut';
 import { Button, Segmented, Select } from 'antd';
 import { THREAD_NAMES, type ThreadName } from '@/core/materials/threads';
 import { memberName } from '@/core/rig/names';

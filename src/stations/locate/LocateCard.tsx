@@ -1,19 +1,23 @@
 'use client';
 import { Button, Segmented } from 'antd';
+import { lazy, Suspense } from 'react';
 import { setPreferences, usePreferences, type LocatePart } from '@/store/preferences';
+import { Opening } from '@/ui/Opening';
 import { Caution } from '@/ui/cards/Card';
 import { StationStripe } from '@/ui/stripe/StationStripe';
 import { useLocate } from '@/workers/locate';
-import { FindPart } from '@/stations/locate/find/FindPart';
-import { ForcesPart } from '@/stations/locate/forces/ForcesPart';
-import { HeightsPart } from '@/stations/locate/heights/HeightsPart';
 import { LinksPart } from '@/stations/locate/members/LinksPart';
 import { MountSheet } from '@/stations/locate/members/MountSheet';
 import { RoomPart } from '@/stations/locate/room/RoomPart';
 import { SidewaysPart } from '@/stations/locate/sideways/SidewaysPart';
-import { WaysPart } from '@/stations/locate/ways/WaysPart';
-import { WaysSheet } from '@/stations/locate/ways/WaysSheet';
 import './locate.css';
+
+// What is opened now and then is fetched then.
+const ForcesPart = lazy(async () => ({ default: (await import('./forces/ForcesPart')).ForcesPart }));
+const HeightsPart = lazy(async () => ({ default: (await import('./heights/HeightsPart')).HeightsPart }));
+const FindPart = lazy(async () => ({ default: (await import('./find/FindPart')).FindPart }));
+const WaysPart = lazy(async () => ({ default: (await import('./ways/WaysPart')).WaysPart }));
+const WaysSheet = lazy(async () => ({ default: (await import('./ways/WaysSheet')).WaysSheet }));
 
 const PARTS: { value: LocatePart; label: string }[] = [
   { value: 'bar', label: 'Sideways' },
@@ -50,7 +54,9 @@ export function LocateCard() {
           className="locate-focus"
         />
         <Problem />
-        <Part />
+        <Opening>
+          <Part />
+        </Opening>
         <Button className="print-sheet" onClick={() => window.print()}>
           {focus === 'ways' ? 'Print the ways' : 'Print where the mounts stand'}
         </Button>
@@ -64,7 +70,7 @@ export function LocateCard() {
           note="Draw it when you mean to build it like this."
         />
       </div>
-      {focus === 'ways' ? <WaysSheet /> : <MountSheet />}
+      <Suspense>{focus === 'ways' ? <WaysSheet /> : <MountSheet />}</Suspense>
     </>
   );
 }

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { judgeLocate, type JudgedLocate } from '@/core/bench/judge';
+import { judgeLocate, type JudgedLocate } from '@/core/bench/judge/locate';
 import { useJob } from '@/store/jobStore';
 import { useLocate, useLocateResult } from '@/workers/locate';
 

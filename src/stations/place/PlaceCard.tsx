@@ -1,7 +1,7 @@
 'use client';
 import { Button } from 'antd';
 import { onItsWeight } from '@/core/job/jobValues';
-import { judgePlace } from '@/core/bench/judge';
+import { judgePlace } from '@/core/bench/judge/place';
 import { useJob } from '@/store/jobStore';
 import { CardHead, Caution } from '@/ui/cards/Card';
 import { StationStripe } from '@/ui/stripe/StationStripe';

@@ -1,7 +1,8 @@
 'use client';
 import { Checkbox, Select } from 'antd';
 import { boltFor } from '@/core/fabricate/boltStack';
-import { foldedDrawing, foldedFault } from '@/core/fabricate/plates/folded';
+import { foldedDrawing } from '@/core/fabricate/plates/folded';
+import { foldedFault } from '@/core/fabricate/plates/foldedShape';
 import { tabDrawing } from '@/core/fabricate/plates/plates';
 import { systemOf } from '@/core/units/tape';
 import { sayLength } from '@/core/units/length';

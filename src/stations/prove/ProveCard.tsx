@@ -1,7 +1,7 @@
 'use client';
 import { Button } from 'antd';
 import { useEffect, useMemo } from 'react';
-import { judgeProve } from '@/core/bench/judge';
+import { judgeProve } from '@/core/bench/judge/prove';
 import { useJob } from '@/store/jobStore';
 import { CardHead, Caution } from '@/ui/cards/Card';
 import { Verdicts } from '@/ui/cards/Verdicts';

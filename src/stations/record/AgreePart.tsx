@@ -1,10 +1,10 @@
 'use client';
-import { judgeRecord } from '@/core/bench/judge';
+import { judgeRecord } from '@/core/bench/judge/record';
 import { Button } from 'antd';
 import { Choice } from '@/ui/cards/Choice';
 import type { Agreement } from '@/core/survey/agreement';
 import { datumName, DATUMS } from '@/core/survey/quantities/datums';
-import { marksOf } from '@/core/survey/placement';
+import { marksOf } from '@/core/survey/marks';
 import { measured } from '@/core/survey/readings';
 import { spotAt, spotName } from '@/core/survey/quantities/quantities';
 import { COVERAGE } from '@/core/survey/uncertainty';

@@ -1,5 +1,5 @@
 'use client';
-import { judgeRecord } from '@/core/bench/judge';
+import { judgeRecord } from '@/core/bench/judge/record';
 import { Segmented } from 'antd';
 import { stillNeeded } from '@/core/record/plan';
 import { useJob } from '@/store/jobStore';

@@ -1,6 +1,6 @@
 'use client';
 import type { StationId } from '@/core/bench/stationIds';
-import type { Open } from '@/core/advice/standing';
+import type { Open } from '@/core/bench/open';
 import { useJobPart } from '@/store/jobStore';
 import { useOpen } from '@/workers/advice';
 import { settleAt } from './settleAt';

@@ -1,9 +1,9 @@
 'use client';
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import { type StationId } from '@/core/bench/stationIds';
-import { stationStripe } from '@/core/bench/stations';
+import { ownStripe } from '@/core/bench/stations';
 import { useJobPart } from '@/store/jobStore';
-import { StripeMark } from '@/ui/stripe/Stripe';
+import { StripeAcross } from '@/ui/stripe/StripeAcross';
 import { StandingMark } from './Standing';
 import './tape.css';
 
@@ -39,14 +39,26 @@ export function TapeStrip({ stations, current, onGo }: Props) {
 }
 
 function Mark({ station }: { station: StationId }) {
-  const kind = useJobPart((job) => stationStripe(job, station).kind);
-  if (kind === 'none') return null;
-  return (
-    <>
-      <StripeMark kind={kind} width={34} />
-      <span className="unseen">{kind === 'whole' ? 'checked' : 'changed since it was checked'}</span>
-    </>
+  return station === 'weld' ? <WeldMark /> : <OwnMark station={station} />;
+}
+
+function OwnMark({ station }: { station: StationId }) {
+  return <StripeAcross kind={useJobPart((job) => ownStripe(job, station).kind)} />;
+}
+
+/** Whether a hold point still holds is worked out with the solver, which the first view does without. */
+const WeldStripe = lazy(async () => ({ default: (await import('@/ui/stripe/WeldStripe')).WeldStripe }));
+
+function WeldMark() {
+  const isBegun = useJobPart(
+    ({ weld, stripes }) =>
+      Object.keys(weld.joints).length > 0 || Object.keys(stripes).some((key) => key.startsWith('weld.')),
   );
+  return isBegun ? (
+    <Suspense>
+      <WeldStripe />
+    </Suspense>
+  ) : null;
 }
 
 /** Sixteen lines to the mark, the longer ones where a rule has them. */

@@ -1,6 +1,6 @@
 'use client';
 import { type StationId } from '@/core/bench/stationIds';
-import { stationBasis, stationStripe, stationStripeKey } from '@/core/bench/stations';
+import { ownStripe, stationBasis, stationStripeKey } from '@/core/bench/stations';
 import { edit, useJob } from '@/store/jobStore';
 import { drawStripe, wipeStripe } from './stripeEdits';
 import { StripeButton } from './Stripe';
@@ -17,7 +17,7 @@ export function StationStripe({
   note: string;
   disabled?: boolean;
 }) {
-  const stripe = stationStripe(useJob(), station);
+  const stripe = ownStripe(useJob(), station);
   const key = stationStripeKey(station);
   return (
     <div className="stripe-row no-print">

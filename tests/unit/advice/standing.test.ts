@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { adviseOn } from '@/core/advice/advise';
 import { lookAt } from '@/core/advice/look';
-import { openIn, stopsOf } from '@/core/advice/standing';
+import { openIn } from '@/core/advice/standing';
+import { stopsOf } from '@/core/bench/open';
 import { withRoll } from '@/core/job/edits/roll';
 import type { Job } from '@/core/job/jobSchema';
 import { orNone } from '@/core/rig/read';

@@ -13,7 +13,7 @@ import { asSet } from '@/core/ride/asSet';
 import { gapsBelieved, onGround } from '@/core/ride/onGround';
 import type { AxleEnd } from '@/core/rig/schema';
 import { agreementOf } from '@/core/survey/agreement';
-import { marksOf } from '@/core/survey/placement';
+import { marksOf } from '@/core/survey/marks';
 import { datumName, DATUM_NAMES, wayOf } from '@/core/survey/quantities/datums';
 import { aheadByWheelbase, squareness } from '@/core/survey/readings';
 import { oldCar, readings, trueReadings, type Truth } from '../../support/car';

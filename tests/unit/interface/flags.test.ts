@@ -1,6 +1,6 @@
 import { bayModel } from '@/bay/model/bayModel';
 import { flagPlace } from '@/bay/model/flagPlaces';
-import { judgeLocate } from '@/core/bench/judge';
+import { judgeLocate } from '@/core/bench/judge/locate';
 import { lookAt } from '@/core/advice/look';
 import { analyseLocate } from '@/core/locate/analyse';
 import { locateInput } from '@/core/locate/types';

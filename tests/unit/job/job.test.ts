@@ -3,7 +3,7 @@ import { jobAgreement } from '../../support/agreement';
 import fc from 'fast-check';
 import { advanceBracket, jobConditions } from '@/core/bench/holdPoint';
 import { cutLoose, isVerified, jointState, release } from '@/core/weld/holdPoint';
-import { stationStripe } from '@/core/bench/stations';
+import { stationStripe } from '@/core/bench/stripes';
 import { makeBar, windTube, type BarSpec } from '@/core/fabricate/adjustableBar';
 import { checkBar } from '@/core/cut/barChecks';
 import { THREAD_NAMES } from '@/core/materials/threads';

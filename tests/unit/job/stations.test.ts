@@ -1,5 +1,6 @@
 import { STATIONS, type StationId } from '@/core/bench/stationIds';
-import { stationBasis, stationStripe, stationStripeKey } from '@/core/bench/stations';
+import { stationBasis, stationStripeKey } from '@/core/bench/stations';
+import { stationStripe } from '@/core/bench/stripes';
 import { withReadingsAt } from '@/core/job/edits/readings';
 import { withMounts } from '@/core/job/edits/mounts';
 import { withParts } from '@/core/job/edits/parts';

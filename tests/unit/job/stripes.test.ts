@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { STATIONS, type StationId } from '@/core/bench/stationIds';
-import { stationBasis, stationStripe, stationStripeKey } from '@/core/bench/stations';
+import { stationBasis, stationStripeKey } from '@/core/bench/stations';
+import { stationStripe } from '@/core/bench/stripes';
 import { spotAt } from '@/core/survey/quantities/quantities';
 import { usualBladeBar, usualStripBar } from '@/core/swaybar/swayBarDesign';
 import { usualSprings } from '@/core/springs/springDesign';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { collarsOf } from '@/core/cut/flatParts';
 import { cutListCsv } from '@/core/cut/lists';
 import { jobCut } from '@/core/cut/jobCut';
-import { judgeProve } from '@/core/bench/judge';
+import { judgeProve } from '@/core/bench/judge/prove';
 import { railsOf } from '@/core/job/bodies/frameRails';
 import { withAlike } from '@/core/job/edits/parts';
 import { withRoll } from '@/core/job/edits/roll';

@@ -9,7 +9,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { analyseLocate } from '@/core/locate/analyse';
 import { locateInput } from '@/core/locate/types';
 import { InputError } from '@/core/rig/read';
-import { stationStripe } from '@/core/bench/stations';
+import { stationStripe } from '@/core/bench/stripes';
 import { STATIONS } from '@/core/bench/stationIds';
 import { demoJobs } from '@/store/demo';
 import { beginGesture, edit, enter, putOnBench, redo, undo, useJobStore } from '@/store/jobStore';

@@ -1,7 +1,7 @@
 import { cross, dot, mainAxis, minus, unit, type Point } from '@/core/geometry/vector';
 import type { Stack } from '@/core/fabricate/boltStack';
 import { LOOSE, type Place } from '@/core/fabricate/drawing';
-import type { Folded } from '@/core/fabricate/plates/folded';
+import type { Folded } from '@/core/fabricate/plates/foldedShape';
 import type { TabShape } from '@/core/fabricate/plates/plates';
 import { jointsOf, type JointName } from '@/core/materials/joints';
 import type { BoltGrade, Electrode, MetalName } from '@/core/materials/metals';

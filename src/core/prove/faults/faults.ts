@@ -13,7 +13,7 @@ import { barOf, LINK_ENDS, type LinkEnd } from '@/core/job/made/parts';
 import { mountId } from '@/core/job/placed';
 import { partInput, partName, spokenPart, type InputId } from '@/core/provenance/inputs';
 import { endFaults, isEndFault } from './endFaults';
-import { foldedFault } from '@/core/fabricate/plates/folded';
+import { foldedFault } from '@/core/fabricate/plates/foldedShape';
 import { isFootClear } from '@/core/fabricate/plates/plates';
 import { linksOf } from '@/core/rig/members/members';
 import type { LinkMember } from '@/core/rig/members/link';

@@ -1,6 +1,6 @@
 'use client';
 import { Button } from 'antd';
-import { stationStripe } from '@/core/bench/stations';
+import { stationStripe } from '@/core/bench/stripes';
 import {
   withApplied,
   withMakersTorque,
