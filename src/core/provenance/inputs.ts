@@ -4,7 +4,7 @@ import { sprungShare } from '@/core/job/edits/frameHeight';
 import { BODY_SIZES, type BodySize } from '@/core/job/bodies/bodySizes';
 import type { Job } from '@/core/job/jobSchema';
 import { drawnHeight, isTyped } from '@/core/job/jobValues';
-import { oncePerJob } from '@/core/job/oncePerJob';
+import { oncePer } from '@/core/numerics/oncePer';
 import { isPlaced, mountId } from '@/core/job/placed';
 import { startingCut } from '@/core/job/slices/cut';
 import { bracketId } from '@/core/job/bodies/bodyNames';
@@ -236,7 +236,7 @@ export const mountInputs = (rig: Rig, members: string[]): InputId[] =>
   members.flatMap((id) => mountsOf(rig, id).map(({ key }) => `mount.${mountId(id, key)}`));
 
 /** An input of a job by its id. Asked by every figure on the screen. */
-export const inputOf = oncePerJob((job, id: InputId): Input => {
+export const inputOf = oncePer((job: Job, id: InputId): Input => {
   const at = id.indexOf('.');
   const [kind, of] = at < 0 ? [id, ''] : [id.slice(0, at), id.slice(at + 1)];
   const told = kinds[kind]!(job, of);

@@ -1,3 +1,4 @@
+import { oncePer } from '@/core/numerics/oncePer';
 import { mean, median, max, min } from '@/core/numerics/statistics';
 import { quantity, readingKey, type QuantityKey } from '@/core/survey/quantities/quantities';
 import type { ToolName } from '@/core/survey/quantities/tools';
@@ -23,7 +24,17 @@ export type Measured = Estimate & {
 };
 
 /** Averages what was read of a quantity on one side (or of an unsided one); the stand-in, of no certainty, where nothing was. */
-export function measured(readings: Readings, key: QuantityKey, side?: Side): Measured {
+export const measured = (readings: Readings, key: QuantityKey, side?: Side): Measured =>
+  MEASURED[side ?? 'unsided'](readings, key);
+
+/** Asked dozens of times at every movement of a drag, of readings that stay as they are. */
+const MEASURED = {
+  left: oncePer((readings: Readings, key: QuantityKey) => averaged(readings, key, 'left')),
+  right: oncePer((readings: Readings, key: QuantityKey) => averaged(readings, key, 'right')),
+  unsided: oncePer((readings: Readings, key: QuantityKey) => averaged(readings, key)),
+};
+
+function averaged(readings: Readings, key: QuantityKey, side?: Side): Measured {
   const list = counting(readings[readingKey(key, side)]);
   const q = quantity(key);
   if (list.length === 0) return { value: q.standIn, u: 0, spread: 0, count: 0 };

@@ -1,3 +1,4 @@
+import { oncePer } from '@/core/numerics/oncePer';
 import { cross, dot, mainAxis, minus, unit, type Point } from '@/core/geometry/vector';
 import type { Stack } from '@/core/fabricate/boltStack';
 import { LOOSE, type Place } from '@/core/fabricate/drawing';
@@ -15,7 +16,6 @@ import { holesKey } from '@/core/job/made/bracketHoles';
 import { railsInTheWay } from '@/core/job/bodies/frameRails';
 import type { Job } from '@/core/job/jobSchema';
 import { barEndAt, barOf, isPlateBar, keptAs, thicknessOf, type Bar, type LinkEnd } from './parts';
-import { oncePerJob } from '@/core/job/oncePerJob';
 import { mountId } from '@/core/job/placed';
 import type { BarEye, Brace, BracketPart } from '@/core/job/slices/parts';
 
@@ -131,8 +131,8 @@ function usualBracket(job: Job, link: LinkMember, end: LinkEnd, led: Led): Brack
 export const bracketOf = (job: Job, link: LinkMember, end: LinkEnd): Bracket => BRACKETS[end](job, link);
 
 const BRACKETS = {
-  chassis: oncePerJob((job, link: LinkMember) => madeBracket(job, link, 'chassis')),
-  axle: oncePerJob((job, link: LinkMember) => madeBracket(job, link, 'axle')),
+  chassis: oncePer((job: Job, link: LinkMember) => madeBracket(job, link, 'chassis')),
+  axle: oncePer((job: Job, link: LinkMember) => madeBracket(job, link, 'axle')),
 };
 
 function madeBracket(job: Job, link: LinkMember, end: LinkEnd): Bracket {

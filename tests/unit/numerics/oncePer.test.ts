@@ -1,9 +1,10 @@
-import { oncePerJob } from '@/core/job/oncePerJob';
+import { oncePer } from '@/core/numerics/oncePer';
+import type { Job } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';
 
 test('a question about a job is worked out once for each thing of it, and anew for a job that was changed', () => {
   const asked: string[] = [];
-  const named = oncePerJob((job, key: string) => {
+  const named = oncePer((job: Job, key: string) => {
     asked.push(key);
     return `${job.name} ${key}`;
   });
