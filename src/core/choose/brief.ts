@@ -1,13 +1,13 @@
 import * as z from 'zod/mini';
 import { within } from '@/core/rig/fields';
 import { parseJson, validate } from '@/core/rig/read';
-import { FIGURES } from './figures';
+import { WANTED } from './wanted';
 
 const number = within(-1e6, 1e6);
 
 /** What a figure is to come to: no less, no more, or as near as can be to something. */
 const targetSchema = z.strictObject({
-  figure: z.enum(FIGURES),
+  figure: z.enum(WANTED),
   least: z.optional(number),
   most: z.optional(number),
   near: z.optional(number),
@@ -45,12 +45,16 @@ export type Free = z.infer<typeof freeSchema>;
 export const MOST_TARGETS = 12;
 export const MOST_FREE = 12;
 
-/** A brief for a search of mounts: what is wanted, what may move. */
+/** More room than this is asked for nowhere, mm. */
+export const MOST_CLEAR = 150;
+
+/** A brief for a search of mounts: what is wanted, what may move; `clear`: the room that is to be left between all bodies over the travel, mm. */
 const briefSchema = z.strictObject({
   format: z.literal('pellik.brief'),
   version: z.literal(1),
   targets: z.array(targetSchema).check(z.minLength(1), z.maxLength(MOST_TARGETS)),
   free: z.array(freeSchema).check(z.minLength(1), z.maxLength(MOST_FREE)),
+  clear: z.optional(within(0, MOST_CLEAR)),
   seed: z.optional(z.int().check(z.minimum(0), z.maximum(2 ** 31))),
 });
 export type Brief = z.infer<typeof briefSchema>;

@@ -1,26 +1,28 @@
 import { holesKey } from '@/core/job/made/bracketHoles';
 import type { Job } from '@/core/job/jobSchema';
 import { withMounts } from '@/core/job/edits/mounts';
-import { drivenTravel } from '@/core/job/jobValues';
 import { InputError } from '@/core/rig/read';
 import { coordinateNow, withMount, type MountChange } from '@/core/rig/mounts';
 import { partnerOf } from '@/core/rig/roles';
-import { findLocate } from '@/core/locate/analyse';
+import { assemble } from '@/core/kinematics/mechanism';
+import { posesEverywhere, tightPlaces } from '@/core/locate/tightPlaces';
 import { locateInput, type Gap } from '@/core/locate/types';
 import type { Rig } from '@/core/rig/schema';
 import { division } from '@/core/units/tape';
 import type { Brief, Free, Target } from './brief';
 import { chance, type Chance } from './chance';
-import { figuresOf, isHeld, type Figures } from './figures';
+import { isHeld } from './figures';
+import { isOfCorner, cornerFigures, wantedFigures, type WantedFigures } from './wanted';
 import { isBetter, MET, missOf, paretoBest, wayOf, weighed, type InTheWay, type Weighed } from './ranking';
 
 /**
  * A place that was found: the mounts that move, the figures it comes to, and by how much each target is missed, none where it is met; where
- * it is tightest over the travel, and what then meets: of what moves, and of what does not meet now.
+ * it is tightest over the travel, and what then meets, or comes nearer than the room that is to be left: of what moves, and of what does not
+ * now.
  */
 export type Answer = {
   changes: MountChange[];
-  figures: Figures;
+  figures: WantedFigures;
   misses: number[];
   tightest: Gap | null;
   hits: Gap[];
@@ -59,6 +61,8 @@ const ANSWERS = 5;
 const DIFFERENT = 0.12;
 /** So many places are looked at for what they hit. */
 const LOOKED_AT = 24;
+/** What is nearer by no more than this is as near as it was, mm. */
+const SAME = 0.5;
 /** So many places are told of those that none beats. */
 const EDGE = 40;
 
@@ -76,7 +80,13 @@ export function findMounts(
 ): FoundMounts {
   if (!isHeld(job.rig)) throw new InputError('members', 'a motion of the axle that nothing holds');
   const choices = brief.free.map((free, i) => choiceOf(job, free, i));
-  const search = new Search(job, brief.targets, choices, each);
+  const inCorner = brief.targets.findIndex(({ figure }) => isOfCorner(figure));
+  if (inCorner >= 0 && cornerFigures(job).lean === null)
+    throw new InputError(
+      `targets[${inCorner}]`,
+      'springs, weights and the other end of the car, told at Roll and Record, and a corner that it stays on its wheels in: without them nobody knows how far it leans',
+    );
+  const search = new Search(job, brief, choices, each);
   const all = choices.reduce((product, { values }) => product * values.length, 1);
   const exhaustive = all <= EXHAUSTIVE;
   if (exhaustive) search.everything(all);
@@ -119,25 +129,41 @@ function stepped(least: number, most: number, step: number, i: number): number[]
   return Array.from({ length: count }, (_, k) => least + k * step);
 }
 
-type Tried = Weighed & { at: number[]; figures: Figures };
+type Tried = Weighed & { at: number[]; figures: WantedFigures };
 
 class Search {
   givenUp = false;
   private readonly seen = new Map<string, Tried | null>();
   private readonly worked = new Map<Tried, Answer | null>();
-  private readonly hitsNow: Set<string>;
+  private readonly targets: Target[];
+  private readonly inCorner: boolean;
+  private readonly clear: number;
+  private readonly nearNow: Map<string, number>;
 
   constructor(
     private readonly job: Job,
-    private readonly targets: Target[],
+    { targets, clear = 0 }: Brief,
     private readonly choices: Choice[],
     private readonly each: (share: number) => boolean | void,
   ) {
-    this.hitsNow = new Set(
-      gapsOf(job)
-        .filter(({ distance }) => distance <= 0)
-        .map(pairOf),
-    );
+    this.targets = targets;
+    this.inCorner = targets.some(({ figure }) => isOfCorner(figure));
+    this.clear = clear;
+    this.nearNow = new Map(this.nearIn(job).gaps.map((gap) => [pairOf(gap), gap.distance]));
+  }
+
+  /** Where a car is tightest over its travel; and what meets in it, or leaves less than the room that is to be left. */
+  private nearIn(job: Job): { tightest: Gap | null; gaps: Gap[] } {
+    const input = locateInput(job, { left: 0, right: 0 });
+    const gaps = tightPlaces(input, posesEverywhere(input, assemble(job.rig)), this.clear);
+    const isNear = ({ distance }: Gap) => distance <= 0 || distance < this.clear;
+    return { tightest: gaps[0] ?? null, gaps: gaps.filter(isNear) };
+  }
+
+  /** Whether two bodies are as near as this in the car as it stands. */
+  private isNearNow(gap: Gap): boolean {
+    const now = this.nearNow.get(pairOf(gap));
+    return now !== undefined && (gap.distance <= 0 ? now <= 0 : now <= gap.distance + SAME);
   }
 
   /** Every choice there is. */
@@ -197,7 +223,7 @@ class Search {
     const known = this.seen.get(key);
     if (known !== undefined) return known;
     const rig = this.choices.reduce((r, { put, values }, k) => put(r, values[at[k]!]!), this.job.rig);
-    const figures = figuresOf(rig, drivenTravel(this.job));
+    const figures = wantedFigures(this.job, rig, this.inCorner);
     const tried = figures && { at, figures, ...weighed(this.targets, figures) };
     this.seen.set(key, tried);
     return tried;
@@ -235,17 +261,16 @@ class Search {
   private work({ at }: Tried): Answer | null {
     const changes = this.choices.flatMap(({ changes: of, values }, k) => of(values[at[k]!]!));
     const job = withMounts(this.job, changes);
-    const figures = figuresOf(job.rig, drivenTravel(job));
+    const figures = wantedFigures(job, job.rig, true);
     if (!figures) return null;
-    const gaps = gapsOf(job);
+    const near = this.nearIn(job);
     return {
       changes,
       figures,
       misses: this.targets.map((target) => missOf(target, figures)),
-      tightest: gaps[0] ?? null,
-      hits: gaps.filter(
-        (gap) =>
-          gap.distance <= 0 && (!this.hitsNow.has(pairOf(gap)) || changes.some((c) => isOf(gap, c.member))),
+      tightest: near.tightest,
+      hits: near.gaps.filter(
+        (gap) => !this.isNearNow(gap) || changes.some(({ member }) => isOf(gap, member)),
       ),
     };
   }
@@ -303,4 +328,3 @@ class Search {
 const isOf = ({ a, b }: Gap, member: string): boolean =>
   [a, b].some((id) => id === member || id.startsWith(`bracket:${member}/`));
 const pairOf = ({ a, b }: Gap): string => `${a}\n${b}`;
-const gapsOf = (job: Job): Gap[] => findLocate(locateInput(job, { left: 0, right: 0 })).gaps;

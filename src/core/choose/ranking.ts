@@ -1,11 +1,11 @@
 import type { Target } from './brief';
-import type { FigureName, Figures } from './figures';
+import type { WantedFigures, WantedName } from './wanted';
 
 /** What is missed by no more than this is met. */
 export const MET = 1e-9;
 
 /** How far a figure is from what is asked of it, in its own unit; what cannot be told is never met. */
-export function missOf({ figure, least, most, near }: Target, figures: Figures): number {
+export function missOf({ figure, least, most, near }: Target, figures: WantedFigures): number {
   const value = figures[figure];
   if (value === null) return Infinity;
   const past = Math.max(0, (least ?? -Infinity) - value, value - (most ?? Infinity));
@@ -14,11 +14,11 @@ export function missOf({ figure, least, most, near }: Target, figures: Figures):
 }
 
 /** How far a figure is from where it is wanted, which ranks what meets everything. */
-const offOf = ({ figure, near }: Target, figures: Figures): number =>
+const offOf = ({ figure, near }: Target, figures: WantedFigures): number =>
   near === undefined || figures[figure] === null ? 0 : Math.abs(figures[figure] - near);
 
-/** What counts as much as one of another figure: an eighth of an inch, a per cent and a half, a hundredth of roll steer, a quarter of a degree. */
-const SCALES: Record<FigureName, number> = {
+/** What counts as much as one of another figure: an eighth of an inch, a per cent and a half, a hundredth of roll steer, a quarter of a degree, a tenth of a degree of lean. */
+const SCALES: Record<WantedName, number> = {
   rollCentre: 3,
   rollCentreMoves: 3,
   antiSquat: 1.5,
@@ -29,13 +29,15 @@ const SCALES: Record<FigureName, number> = {
   turns: 0.25,
   bumpSteer: 0.1,
   plunge: 1.5,
+  lean: 0.1,
+  frontShare: 0.01,
 };
 
 /** By how much each target is missed; all of that, and how far off what is wanted, each figure by its scale. */
 export type Weighed = { misses: number[]; score: number; off: number };
 
 /** The figures of a choice held against what is asked of them. */
-export function weighed(targets: Target[], figures: Figures): Weighed {
+export function weighed(targets: Target[], figures: WantedFigures): Weighed {
   const misses = targets.map((target) => missOf(target, figures));
   const sum = (of: (target: Target, i: number) => number) =>
     targets.reduce((total, target, i) => total + of(target, i) / SCALES[target.figure], 0);
@@ -52,7 +54,7 @@ export function isBetter(a: Weighed, b: Weighed | null): boolean {
  * Those that no other is better than in one wanted figure without being worse in another; where only bounds were asked for, all of them. In
  * the order in which they came.
  */
-export function paretoBest<T extends { figures: Figures }>(all: T[], targets: Target[]): T[] {
+export function paretoBest<T extends { figures: WantedFigures }>(all: T[], targets: Target[]): T[] {
   const wanted = targets.filter(({ near }) => near !== undefined);
   if (wanted.length === 0) return all;
   const of = (one: T) => wanted.map((target) => offOf(target, one.figures));

@@ -2,7 +2,7 @@ import type { CandidateNumbers } from '@/core/choose/candidates/compare';
 import { valueOf, type OTHER_ROWS, type RowName } from '@/core/choose/candidates/givesUp';
 import { COSTS, EFFORTS } from '@/core/choose/candidates/toMake';
 import type { Figure } from '@/core/bench/figures';
-import { FIGURES, type FigureName } from '@/core/choose/figures';
+import { WANTED, type WantedName } from '@/core/choose/wanted';
 import { NOISES } from '@/core/materials/joints';
 import { CHECKS } from '@/core/prove/types';
 import { memberName } from '@/core/rig/names';
@@ -10,11 +10,9 @@ import type { AxleEnd } from '@/core/rig/schema';
 import { sayLength } from '@/core/units/length';
 import { MASS } from '@/core/units/unit';
 import type { Tape } from '@/core/units/tape';
-import { figureWord, sayFigure } from './figureWords';
+import { figureWord, sayFigure, TOLD_BY } from './figureWords';
 
-const OTHER_WORDS: Record<(typeof OTHER_ROWS)[number], string> = {
-  lean: 'Lean in the corner',
-  frontShare: 'Front’s share of it',
+const OTHER_WORDS: Record<Exclude<(typeof OTHER_ROWS)[number], WantedName>, string> = {
   tightest: 'Tightest place',
   kept: 'Up-travel clear of the bars',
   weakest: 'Weakest, of what is wanted',
@@ -27,7 +25,7 @@ const OTHER_WORDS: Record<(typeof OTHER_ROWS)[number], string> = {
   stops: 'Stops the work',
 };
 
-const isFigure = (row: RowName): row is FigureName => (FIGURES as readonly string[]).includes(row);
+const isFigure = (row: RowName): row is WantedName => (WANTED as readonly string[]).includes(row);
 
 export const rowWord = (row: RowName, end: AxleEnd): string =>
   isFigure(row) ? figureWord(row, end) : OTHER_WORDS[row];
@@ -36,9 +34,6 @@ export const rowWord = (row: RowName, end: AxleEnd): string =>
 export function sayRow(row: RowName, value: number, tape: Tape): string {
   if (isFigure(row)) return sayFigure(row, value, tape);
   switch (row) {
-    case 'lean':
-      return `${value.toFixed(1)}°`;
-    case 'frontShare':
     case 'weakest':
       return `${(100 * value).toFixed(0)} %`;
     case 'tightest':
@@ -59,27 +54,13 @@ export function sayRow(row: RowName, value: number, tape: Tape): string {
 }
 
 /** The figures of the stations that a row is told by, where it may hang on a guess. */
-const TOLD_BY: Partial<Record<RowName, Figure>> = {
-  rollCentre: 'rollCentre',
-  rollCentreMoves: 'shift-bump',
-  antiSquat: 'antiSquat',
-  rollSteer: 'rollSteer',
-  sideways: 'shift-bump',
-  barRise: 'eyeToEye',
-  barLength: 'eyeToEye',
-  turns: 'pinion',
-  bumpSteer: 'bumpSteer',
-  plunge: 'plunge',
-  lean: 'rollAngle',
-  frontShare: 'frontShare',
-  kept: 'shift-bump',
-};
+const ROW_TOLD_BY: Partial<Record<RowName, Figure>> = { ...TOLD_BY, kept: 'shift-bump' };
 
 /** Whether a row of a candidate hangs on what nobody has read or said. */
 export function isRowGuessed(row: RowName, { guessed, tightest, weakest }: CandidateNumbers): boolean {
   if (row === 'tightest') return tightest?.guessed === true;
   if (row === 'weakest') return weakest?.guessed === true;
-  const figure = TOLD_BY[row];
+  const figure = ROW_TOLD_BY[row];
   return figure !== undefined && guessed.includes(figure);
 }
 

@@ -1,12 +1,13 @@
-import type { FigureName } from '@/core/choose/figures';
+import type { WantedName } from '@/core/choose/wanted';
 import type { AxleEnd } from '@/core/rig/schema';
+import type { Figure } from '@/core/bench/figures';
 import { sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 
 /** What each figure is called, and in what it is typed. */
 export const FIGURE_WORDS: Record<
-  FigureName,
-  { name: string; unit: 'length' | 'angle' | 'percent' | 'ratio' }
+  WantedName,
+  { name: string; unit: 'length' | 'angle' | 'percent' | 'ratio' | 'share' }
 > = {
   rollCentre: { name: 'Roll centre', unit: 'length' },
   rollCentreMoves: { name: 'Roll centre moves', unit: 'length' },
@@ -18,17 +19,36 @@ export const FIGURE_WORDS: Record<
   turns: { name: 'Pinion turns', unit: 'angle' },
   bumpSteer: { name: 'Bumps steer', unit: 'angle' },
   plunge: { name: 'Slip joint goes', unit: 'length' },
+  lean: { name: 'Lean in the corner', unit: 'angle' },
+  frontShare: { name: 'Front’s share of it', unit: 'share' },
 };
 
-export const figureWord = (figure: FigureName, end: AxleEnd): string =>
+/** The figure of a station that one is told by, where it may hang on a guess. */
+export const TOLD_BY: Partial<Record<WantedName, Figure>> = {
+  rollCentre: 'rollCentre',
+  rollCentreMoves: 'shift-bump',
+  antiSquat: 'antiSquat',
+  rollSteer: 'rollSteer',
+  sideways: 'shift-bump',
+  barRise: 'eyeToEye',
+  barLength: 'eyeToEye',
+  turns: 'pinion',
+  bumpSteer: 'bumpSteer',
+  plunge: 'plunge',
+  lean: 'rollAngle',
+  frontShare: 'frontShare',
+};
+
+export const figureWord = (figure: WantedName, end: AxleEnd): string =>
   figure === 'turns' && end === 'front' ? 'Caster turns' : FIGURE_WORDS[figure].name;
 
 /** A figure as it is said. */
-export function sayFigure(figure: FigureName, value: number, tape: Tape): string {
+export function sayFigure(figure: WantedName, value: number, tape: Tape): string {
   const { unit } = FIGURE_WORDS[figure];
   const sign = value < 0 ? '−' : '';
   if (unit === 'length') return `${sign}${sayLength(Math.abs(value), tape)}`;
   if (unit === 'percent') return `${sign}${Math.abs(value).toFixed(0)} %`;
+  if (unit === 'share') return `${(100 * value).toFixed(1)} %`;
   if (unit === 'angle') return `${sign}${Math.abs(value).toFixed(1)}°`;
   return `${sign}${Math.abs(value).toFixed(2)}`;
 }

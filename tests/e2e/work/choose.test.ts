@@ -68,6 +68,27 @@ test('two figures wanted: along the edge more of one is less of the other, walke
   await hands.part('Sideways');
 });
 
+test('a lean is asked for where it can be told, and room is kept: what leaves less is said', async () => {
+  await hands.go('marigold', 'locate');
+  await hands.part('Find');
+  await hands.choose('Something wanted', 'Lean in the corner');
+  await hands.reads('[data-target=lean]', 'Not known yet: it takes springs and the other end');
+  await hands.go('copperline', 'locate');
+  await hands.part('Find');
+  await hands.choose('Something wanted', 'Lean in the corner');
+  await hands.reads('[data-target=lean]', /In a corner of [0-9.]+ g, as at Roll/);
+  await hands.type('find/lean/most', '4');
+  await hands.type('find/clear', '40');
+  await free('Panhard bar, frame end: height');
+  await hands.press('Look for places');
+  await hands.find('[data-part=answers]');
+  await hands.reads('[data-part=blocked]', /less than 40 mm somewhere/);
+  await hands.reads('[data-place="Place 1"]', /Too near: .* mm/);
+  await hands.type('find/clear', '0');
+  await hands.press('Look for places');
+  await hands.reads('[data-place="Place 1"]', /Lean in the corner\s+[0-3]\.[0-9]°/);
+});
+
 test('what cannot be had is explained by what stands in its way; a search under way is stopped, and leaves nothing hanging', async () => {
   await hands.part('Find');
   await hands.choose('Something wanted', 'Anti-squat');

@@ -3,11 +3,16 @@ import { solveRig } from '@/core/bench/solveRig';
 import type { Brief, Target } from '@/core/choose/brief';
 import { readBrief } from '@/core/choose/brief';
 import { figuresOf, type Figures } from '@/core/choose/figures';
+import { cornerFigures, type WantedFigures } from '@/core/choose/wanted';
 import { findMounts } from '@/core/choose/findMounts';
 import { missOf, paretoBest } from '@/core/choose/ranking';
 import { spreadOf, USUAL_CLOSENESS } from '@/core/choose/spread';
 import { withBodies } from '@/core/job/bodies/bodies';
 import { clearances } from '@/core/clearance/clearance';
+import { closestApproaches } from '@/core/clearance/closestOverTravel';
+import { flopsOf, locateInput } from '@/core/locate/types';
+import { analyseRoll } from '@/core/roll/analyse';
+import { rollInput } from '@/core/roll/input';
 import { assemble } from '@/core/kinematics/mechanism';
 import { isLink } from '@/core/rig/members/members';
 import { drivenTravel } from '@/core/job/jobValues';
@@ -206,7 +211,9 @@ describe('a search of mounts', () => {
         );
         const met = all.filter((changes) => {
           const figures = orNone(() => byCommand(withMounts(job, changes).rig, reach));
-          return figures && brief.targets.every((t) => missOf(t, figures as unknown as Figures) <= 1e-9);
+          return (
+            figures && brief.targets.every((t) => missOf(t, figures as unknown as WantedFigures) <= 1e-9)
+          );
         });
         expect(found.answers.length > 0).toBe(met.length > 0);
         expect(found.nearest === null).toBe(met.length > 0);
@@ -215,7 +222,7 @@ describe('a search of mounts', () => {
         const wanted = brief.targets.filter(({ near }) => near !== undefined);
         if (wanted.length < 2) return expect(found.edge).toEqual([]);
         const off = (changes: MountChange[]) => {
-          const figures = byCommand(withMounts(job, changes).rig, reach)! as unknown as Figures;
+          const figures = byCommand(withMounts(job, changes).rig, reach)! as unknown as WantedFigures;
           return wanted.map(({ figure, near }) => Math.abs(figures[figure]! - near!));
         };
         const others = met.map(off);
@@ -284,6 +291,82 @@ describe('a search of mounts', () => {
         expect(steps).toBeCloseTo(Math.round(steps), 6);
       }
     }
+  });
+
+  test('a lean and a front’s share that are asked for are those that Roll works out of the changed car', () => {
+    let met = 0;
+    fc.assert(
+      fc.property(
+        briefs,
+        fc.constantFrom('lean' as const, 'frontShare' as const),
+        ({ job, brief }, figure) => {
+          const corner = (of: Job) => analyseRoll(rollInput(of, { left: 0, right: 0 }), 'balance').corner;
+          const now = corner(job);
+          const wanted: Brief = { ...brief, targets: [{ figure, near: figure === 'lean' ? 1 : 0.6 }] };
+          if (!now) return expect(() => findMounts(job, wanted)).toThrow('nobody knows');
+          for (const { changes, figures } of findMounts(job, wanted).answers) {
+            const { rollDeg, frontShare } = corner(withMounts(job, changes))!;
+            expect(figures.lean).toBeCloseTo(rollDeg, 6);
+            expect(figures.frontShare).toBeCloseTo(frontShare, 8);
+            met++;
+          }
+          // The first comes nearest to what is wanted of all there are.
+          const [first] = findMounts(job, wanted).answers;
+          const off = (of: number) => Math.abs(of - wanted.targets[0]!.near!);
+          const here = figure === 'lean' ? now.rollDeg : now.frontShare;
+          const stands = brief.free.every(
+            ({ from, step }) => Math.abs((20 / step!) % 1) < 1e-9 && from !== undefined,
+          );
+          if (first && stands && first.hits.length === 0)
+            expect(off(first.figures[figure]!)).toBeLessThanOrEqual(off(here) + 1e-6);
+        },
+      ),
+      runs(20),
+    );
+    expect(met).toBeGreaterThan(5);
+  });
+
+  test('of a car without springs no lean is looked for', () => {
+    const [{ roll, rig, ...rest }] = demoJobs() as [Job, ...Job[]];
+    const bare: Job = { ...rest, roll: { ...roll, springs: null }, rig: { ...rig, springs: undefined } };
+    const brief: Brief = {
+      ...{ format: 'pellik.brief', version: 1, targets: [{ figure: 'lean', most: 3 }] },
+      free: [{ member: 'panhard', end: 'axle', axis: 2, from: 300, to: 320 }],
+    };
+    expect(cornerFigures(bare)).toEqual({ lean: null, frontShare: null });
+    expect(() => findMounts(bare, brief)).toThrow('springs');
+  });
+
+  test('the room that is asked for is left between all bodies, but for what is as near already', () => {
+    let kept = 0;
+    fc.assert(
+      fc.property(briefs, fc.integer({ min: 1, max: 60 }), ({ job, brief }, clear) => {
+        const near = (of: Job) => {
+          const { rig, bump, droop } = locateInput(of, { left: 0, right: 0 });
+          const { at } = assemble(rig);
+          const poses = [-1, -0.5, 0, 0.5, 1].map((share) => {
+            const lift = share * (share > 0 ? bump : droop);
+            return at({ left: lift, right: lift });
+          });
+          const gaps = closestApproaches(rig, poses, {
+            flops: flopsOf(locateInput(of, { left: 0, right: 0 })),
+          });
+          return new Map(gaps.map(({ a, b, distance }) => [`${a} / ${b}`, distance]));
+        };
+        const now = near(job);
+        for (const { changes, hits } of findMounts(job, { ...brief, clear }).answers) {
+          const told = new Set(hits.map(({ a, b }) => `${a} / ${b}`));
+          for (const [pair, distance] of near(withMounts(job, changes))) {
+            const isAsBefore = now.get(pair)! <= Math.max(clear, distance + 5);
+            if (distance < clear - 1e-3 && !isAsBefore) expect(told).toContain(pair);
+          }
+          for (const { distance } of hits) expect(distance).toBeLessThan(clear);
+          if (hits.length === 0) kept++;
+        }
+      }),
+      runs(20),
+    );
+    expect(kept).toBeGreaterThan(5);
   });
 
   test('what hits something is passed over where another place does not, and said where all of them do', () => {
@@ -372,7 +455,7 @@ describe('a search of mounts', () => {
     });
     fc.assert(
       fc.property(fc.array(one, { maxLength: 40 }), (all) => {
-        const rows = all.map((figures) => ({ figures: figures as unknown as Figures }));
+        const rows = all.map((figures) => ({ figures: figures as unknown as WantedFigures }));
         const beats = (a: (typeof all)[number], b: (typeof all)[number]) =>
           a.rollCentre <= b.rollCentre &&
           a.antiSquat <= b.antiSquat &&

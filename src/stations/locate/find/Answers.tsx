@@ -8,8 +8,11 @@ import { figureWord, sayFigure } from '@/ui/choose/figureWords';
 import { Edge } from './Edge';
 import { Place } from './Place';
 
+/** What was asked for: figures, and the room that is to be left, mm. */
+export type Asked = { targets: Target[]; clear: number };
+
 /** The places that were found, side by side; or what stands in the way, and what giving up is cheapest. */
-export function Answers({ targets, found }: { targets: Target[]; found: FoundMounts }) {
+export function Answers({ asked: { targets, clear }, found }: { asked: Asked; found: FoundMounts }) {
   const { answers, nearest, exhaustive, tried } = found;
   return (
     <section className="section" data-part="answers">
@@ -26,7 +29,7 @@ export function Answers({ targets, found }: { targets: Target[]; found: FoundMou
         place is set.
       </p>
       {found.blocked && (
-        <Blocked blocked={found.blocked} all={answers.every(({ hits }) => hits.length > 0)} />
+        <Blocked blocked={found.blocked} clear={clear} all={answers.every(({ hits }) => hits.length > 0)} />
       )}
       {answers.length === 0 && <InTheWay targets={targets} found={found} />}
       {answers.map((answer, i) => (
@@ -38,21 +41,29 @@ export function Answers({ targets, found }: { targets: Target[]; found: FoundMou
   );
 }
 
-/** What was passed over for what it hits; or that all of it hits something. */
+/** What was passed over for what it hits, or for the room it leaves; or that all of it does. */
 function Blocked({
   blocked: { count, by },
+  clear,
   all,
 }: {
   blocked: NonNullable<FoundMounts['blocked']>;
+  clear: number;
   all: boolean;
 }) {
   const { tape, rig } = useJob();
-  const what = `the ${memberName(by.a, rig.end)} meets the ${memberName(by.b, rig.end)}${by.distance < 0 ? `, by ${sayLength(-by.distance, tape)}` : ''}`;
+  const [one, other] = [memberName(by.a, rig.end), memberName(by.b, rig.end)];
+  const what =
+    by.distance > 0
+      ? `only ${sayLength(by.distance, tape)} from the ${one} to the ${other}`
+      : `the ${one} meets the ${other}${by.distance < 0 ? `, by ${sayLength(-by.distance, tape)}` : ''}`;
+  const fault = clear > 0 ? `less than ${sayLength(clear, tape)} somewhere` : null;
+  const [leaves, leave] = fault ? [`leaves ${fault}`, `leave ${fault}`] : ['hits something', 'hit something'];
   return (
     <p className="changed" data-part="blocked">
       {all
-        ? `Every place that was found hits something: in the first, ${what}. Move that, or let other mounts move.`
-        : `${count} more ${count === 1 ? 'meets' : 'meet'} all of it and ${count === 1 ? 'hits' : 'hit'} something: in the first, ${what}.`}
+        ? `Every place that was found ${leaves}: in the first, ${what}. Move that, or let other mounts move.`
+        : `${count} more ${count === 1 ? 'meets' : 'meet'} all of it and ${count === 1 ? leaves : leave}: in the first, ${what}.`}
     </p>
   );
 }

@@ -2,7 +2,7 @@
 import { Slider } from 'antd';
 import { useState } from 'react';
 import type { Target } from '@/core/choose/brief';
-import type { FigureName } from '@/core/choose/figures';
+import type { WantedName } from '@/core/choose/wanted';
 import type { Answer } from '@/core/choose/findMounts';
 import { useJobPart } from '@/store/jobStore';
 import { figureWord, sayFigure } from '@/ui/choose/figureWords';
@@ -19,7 +19,7 @@ export function Edge({ targets, edge }: { targets: Target[]; edge: Answer[] }) {
   const [at, setAt] = useState(0);
   if (edge.length < FEW || wanted.length < 2) return null;
   const here = edge[Math.min(at, edge.length - 1)]!;
-  const valuesOf = (figure: FigureName) => edge.map(({ figures }) => figures[figure]!);
+  const valuesOf = (figure: WantedName) => edge.map(({ figures }) => figures[figure]!);
   return (
     <section className="find-edge" data-part="edge">
       <h2>More of one is less of another</h2>

@@ -1,13 +1,15 @@
 'use client';
 import { Button, Progress } from 'antd';
 import { useState } from 'react';
-import { readBrief, type Free, type Target } from '@/core/choose/brief';
+import { MOST_CLEAR, readBrief, type Free, type Target } from '@/core/choose/brief';
 import type { FoundMounts } from '@/core/choose/findMounts';
 import { useJob } from '@/store/jobStore';
 import { CardHead } from '@/ui/cards/Card';
+import { QuantityField } from '@/ui/fields/QuantityField';
+import { capital } from '@/core/rig/names';
 import { startFind } from '@/workers/choosing/choose';
 import { useRun } from '@/workers/choosing/useRun';
-import { Answers } from './Answers';
+import { Answers, type Asked } from './Answers';
 import { FreeList } from './FreeList';
 import { TargetList } from './TargetList';
 import './find.css';
@@ -17,17 +19,29 @@ export function FindPart() {
   const job = useJob();
   const [targets, setTargets] = useState<Target[]>([]);
   const [free, setFree] = useState<Free[]>([]);
-  const [said, setSaid] = useState<{ targets: Target[]; found: FoundMounts | string } | null>(null);
+  const [clear, setClear] = useState<number | null>(null);
+  const [said, setSaid] = useState<{ asked: Asked; found: FoundMounts | string } | null>(null);
   const { share, run, stop } = useRun<FoundMounts>();
   const asked = targets.filter(({ least, most, near }) => [least, most, near].some((v) => v !== undefined));
 
   async function find() {
     setSaid(null);
     const brief = readBrief(
-      JSON.stringify({ format: 'pellik.brief', version: 1, targets: asked, free, seed: 1 }),
+      JSON.stringify({
+        format: 'pellik.brief',
+        version: 1,
+        targets: asked,
+        free,
+        seed: 1,
+        ...(clear !== null && { clear }),
+      }),
     );
     const outcome = await run((told) => startFind(job, brief, told));
-    if (outcome) setSaid({ targets: asked, found: outcome.ok ? outcome.result : outcome.message });
+    if (outcome)
+      setSaid({
+        asked: { targets: asked, clear: clear ?? 0 },
+        found: outcome.ok ? outcome.result : outcome.message,
+      });
   }
 
   return (
@@ -37,6 +51,25 @@ export function FindPart() {
         your tape.
       </CardHead>
       <TargetList targets={targets} onChange={setTargets} />
+      <section className="section">
+        <h2>Room to keep</h2>
+        <p className="hint">
+          Between all that is drawn, over the whole travel: places that leave less are passed over. Without a
+          figure, only those that hit.
+        </p>
+        <QuantityField
+          field="find/clear"
+          label="At least"
+          showLabel
+          unit="length"
+          least={0}
+          most={MOST_CLEAR}
+          value={clear}
+          placeholder="–"
+          onEnter={setClear}
+          onClear={() => setClear(null)}
+        />
+      </section>
       <FreeList free={free} onChange={setFree} />
       {share === null ? (
         <Button
@@ -57,10 +90,10 @@ export function FindPart() {
       {said &&
         (typeof said.found === 'string' ? (
           <p className="field-problem" role="alert">
-            {said.found}
+            {capital(said.found)}.
           </p>
         ) : (
-          <Answers targets={said.targets} found={said.found} />
+          <Answers asked={said.asked} found={said.found} />
         ))}
     </>
   );

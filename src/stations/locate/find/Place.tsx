@@ -1,14 +1,16 @@
 'use client';
 import { Button } from 'antd';
 import type { Target } from '@/core/choose/brief';
-import { FIGURES } from '@/core/choose/figures';
+import { WANTED } from '@/core/choose/wanted';
 import type { Answer } from '@/core/choose/findMounts';
+import { guessesBehind } from '@/core/bench/figures';
 import { withMounts } from '@/core/job/edits/mounts';
+import type { Gap } from '@/core/locate/types';
 import { coordinateNow } from '@/core/rig/mounts';
 import { memberName } from '@/core/rig/names';
 import { sayLength } from '@/core/units/length';
 import { edit, useJob } from '@/store/jobStore';
-import { figureWord, sayFigure } from '@/ui/choose/figureWords';
+import { figureWord, sayFigure, TOLD_BY } from '@/ui/choose/figureWords';
 import { nameOf } from './FreeList';
 
 /** A place that was found: what moves and how far, what it comes to, and the button that sets it so. */
@@ -30,6 +32,9 @@ export function Place({ name, answer, targets }: { name: string; answer: Answer;
   );
   const here = moves.every(({ by }) => Math.abs(by) < 0.05);
   const asked = new Set(targets.map(({ figure }) => figure));
+  const guessed = new Set(
+    WANTED.filter((figure) => TOLD_BY[figure] && guessesBehind(job, TOLD_BY[figure]).length > 0),
+  );
   return (
     <article className="find-place" data-place={name}>
       <h3>{name}</h3>
@@ -42,10 +47,14 @@ export function Place({ name, answer, targets }: { name: string; answer: Answer;
       </ul>
       <table className="fits">
         <tbody>
-          {FIGURES.filter((figure) => answer.figures[figure] !== null).map((figure) => (
+          {WANTED.filter((figure) => answer.figures[figure] !== null).map((figure) => (
             <tr key={figure} data-asked={asked.has(figure)}>
               <th>{figureWord(figure, rig.end)}</th>
-              <td>{sayFigure(figure, answer.figures[figure]!, tape)}</td>
+              <td>
+                <span className={guessed.has(figure) ? 'guessed-figure' : undefined}>
+                  {sayFigure(figure, answer.figures[figure]!, tape)}
+                </span>
+              </td>
             </tr>
           ))}
           {answer.tightest && (
@@ -59,19 +68,27 @@ export function Place({ name, answer, targets }: { name: string; answer: Answer;
           )}
         </tbody>
       </table>
-      {answer.hits.length > 0 && (
-        <p className="changed">
-          Hits:{' '}
-          {answer.hits
-            .map(({ a, b }) => `${memberName(a, rig.end)} and ${memberName(b, rig.end)}`)
-            .join('; ')}
-          .
-        </p>
-      )}
+      <Near gaps={answer.hits.filter(({ distance }) => distance <= 0)} says="Hits" />
+      <Near gaps={answer.hits.filter(({ distance }) => distance > 0)} says="Too near" />
       <Button disabled={here} onClick={() => edit((j) => withMounts(j, answer.changes))}>
         {here ? 'It stands so' : 'Set it so'}
       </Button>
     </article>
+  );
+}
+
+/** Pairs of bodies that meet, or come nearer than was asked for. */
+function Near({ gaps, says }: { gaps: Gap[]; says: string }) {
+  const { tape, rig } = useJob();
+  if (gaps.length === 0) return null;
+  const said = gaps.map(
+    ({ a, b, distance }) =>
+      `${memberName(a, rig.end)} and ${memberName(b, rig.end)}${distance > 0 ? `, ${sayLength(distance, tape)}` : ''}`,
+  );
+  return (
+    <p className="changed">
+      {says}: {said.join('; ')}.
+    </p>
   );
 }
 

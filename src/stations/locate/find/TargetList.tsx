@@ -1,7 +1,8 @@
 'use client';
 import { Button, Select } from 'antd';
 import { MOST_TARGETS, type Target } from '@/core/choose/brief';
-import { FIGURES, type FigureName } from '@/core/choose/figures';
+import { cornerFigures, isOfCorner, WANTED, type WantedName } from '@/core/choose/wanted';
+import { namesOfGuesses } from '@/core/bench/figures';
 import { useJobPart } from '@/store/jobStore';
 import { FIGURE_WORDS, figureWord } from '@/ui/choose/figureWords';
 import { NumberField } from '@/ui/fields/NumberField';
@@ -19,7 +20,7 @@ type Props = { targets: Target[]; onChange: (targets: Target[]) => void };
 /** What is wanted: figures with their bounds, or what they should be near. */
 export function TargetList({ targets, onChange }: Props) {
   const end = useJobPart((j) => j.rig.end);
-  const left = FIGURES.filter((figure) => targets.every((target) => target.figure !== figure));
+  const left = WANTED.filter((figure) => targets.every((target) => target.figure !== figure));
   const put = (i: number, change: Partial<Target>) =>
     onChange(targets.map((target, k) => (k === i ? { ...target, ...change } : target)));
   return (
@@ -39,11 +40,13 @@ export function TargetList({ targets, onChange }: Props) {
             />
           ))}
           <Button onClick={() => onChange(targets.filter((_, k) => k !== i))}>Take out</Button>
+          {isOfCorner(target.figure) && <InTheCorner />}
         </fieldset>
       ))}
       {left.length > 0 && targets.length < MOST_TARGETS && (
-        <Select<FigureName | null>
+        <Select<WantedName | null>
           aria-label="Something wanted"
+          virtual={false}
           placeholder="Something wanted…"
           value={null}
           options={left.map((value) => ({ value, label: figureWord(value, end) }))}
@@ -54,8 +57,27 @@ export function TargetList({ targets, onChange }: Props) {
   );
 }
 
+/** The corner that is spoken of; what of the car in it is guessed, or that it cannot be told. */
+function InTheCorner() {
+  const g = useJobPart((j) => j.cornerG);
+  const isKnown = useJobPart((j) => cornerFigures(j).lean !== null);
+  const guessed = useJobPart((j) => namesOfGuesses(j, 'frontShare').join(', '));
+  if (!isKnown)
+    return (
+      <p className="hint">
+        Not known yet: it takes springs and the other end of the car, told at Roll, and its weights, read at
+        Record.
+      </p>
+    );
+  return (
+    <p className="hint">
+      In a corner of {g} g, as at Roll.{guessed && ` It hangs on what is guessed: ${guessed}.`}
+    </p>
+  );
+}
+
 type BoundProps = {
-  figure: FigureName;
+  figure: WantedName;
   bound: string;
   label: string;
   value: number | null;
@@ -80,19 +102,20 @@ function Bound({ figure, bound, label, value, onPut }: BoundProps) {
         onClear={() => onPut(undefined)}
       />
     );
-  const sign = { percent: '%', angle: '°', ratio: '°/°' }[unit];
+  const sign = { percent: '%', share: '%', angle: '°', ratio: '°/°' }[unit];
+  const per = unit === 'share' ? 100 : 1;
   return (
     <NumberField
       field={field}
       label={label}
       showLabel
-      value={value}
+      value={value === null ? null : value * per}
       least={-500}
       most={500}
       unit={sign}
       decimals={unit === 'ratio' ? 3 : 1}
       placeholder="–"
-      onEnter={(v) => onPut(v)}
+      onEnter={(v) => onPut(v / per)}
       onClear={() => onPut(undefined)}
     />
   );
