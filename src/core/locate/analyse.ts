@@ -1,16 +1,8 @@
 import { solveStandardLoads } from '@/core/balance/standardLoads';
-import type { Looking } from '@/core/clearance/clearance';
-import { closestApproaches, type ClosestApproach } from '@/core/clearance/closestOverTravel';
-import { tightApproaches } from '@/core/clearance/tightOverTravel';
 import { assemble, type Mechanism } from '@/core/kinematics/mechanism';
-import { misalignment } from '@/core/kinematics/misalignment';
-import { isReached, type SweptPose } from '@/core/kinematics/pose';
-import { JOINTS, jointsOf } from '@/core/materials/joints';
 import { LIMITS } from '@/core/materials/limits';
 import { describeBar } from '@/core/rig/lateralBar';
 import { lateralBarOf } from '@/core/rig/roles';
-import { linksOf } from '@/core/rig/members/members';
-import { BODY_IDS, type Rig } from '@/core/rig/schema';
 import { curesOf } from './remedies/cures';
 import { leafGive } from './leafGive';
 import { lineFindings } from './lines';
@@ -19,17 +11,11 @@ import { findLinks } from './linkFindings';
 import { compareSchools } from './schools';
 import { HEAVES, posesEverywhere, tightPlaces, withHeld } from './tightPlaces';
 import { curvePoint } from './travel/travelCurve';
-import {
-  FOLLOWED,
-  flopsOf,
-  isTight,
-  whileDriven,
-  type Gap,
-  type LocateInput,
-  type LocateResult,
-} from './types';
+import { whileDriven, type LocateInput, type LocateResult } from './types';
 
 const CURVE_STEPS = 48;
+/** Gaps change slowly over the travel: of the curve's poses, so many apart are looked at for them. */
+const GAP_EVERY = CURVE_STEPS / HEAVES;
 
 /**
  * Everything Locate works out of one geometry, with what would mend what it finds.
@@ -59,7 +45,7 @@ export function findLocate(input: LocateInput): LocateResult & { cures: null } {
   const everywhere = posesEverywhere(
     input,
     mechanism,
-    overTravel.filter((_, i) => i % (CURVE_STEPS / HEAVES) === 0),
+    overTravel.filter((_, i) => i % GAP_EVERY === 0),
   );
   const bar = lateralBarOf(rig);
   const curve = overTravel.map(curvePoint);

@@ -10,7 +10,7 @@ import { linksOf } from '@/core/rig/members/members';
 import { BODY_IDS, type Rig } from '@/core/rig/schema';
 import { FOLLOWED, flopsOf, isTight, type Gap, type LocateInput } from './types';
 
-/** Gaps change slowly over the travel: they are looked at in so many steps from droop to bump, and so many each way of rolling. */
+/** Gaps are looked at in so many steps from droop to bump, and so many each way of rolling. */
 export const HEAVES = 12;
 const ROLL_STEPS = 4;
 
