@@ -1,7 +1,9 @@
 /**
- * Drags a mount of the demo, and a dip of a sway bar, in headless Chromium and prints how long a movement of the pointer takes to a painted frame with
- * the drawing, the curve and the verdicts all brought up to it: `npx tsx scripts/drag-lag.ts`, after a build.
+ * Drags a mount of the demo, a dip of a sway bar, and a wheel while places of mounts are looked for, in headless Chromium and prints how
+ * long a movement of the pointer takes to a painted frame with the drawing, the curve and the verdicts all brought up to it:
+ * `npx tsx scripts/drag-lag.ts`, after a build.
  */
+import { Key } from 'selenium-webdriver';
 import { Hands, serve } from '../tests/support/page/browser';
 import { SETTLED, sayTimes } from './times';
 
@@ -9,12 +11,13 @@ const MOVES = 600;
 
 /** Runs in the page: moves a captured pointer step by step, each time waiting until what is worked out has followed and was painted. */
 const measure = `
-  const [moves, held, follower, done] = arguments;
+  const [moves, held, follower, kind, begin, done] = arguments;
   const handle = document.querySelector(held);
   const box = handle.getBoundingClientRect();
   const at = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   handle.setPointerCapture = () => {};
-  const send = (type, x, y) => handle.dispatchEvent(new PointerEvent(type, { bubbles: true, pointerId: 1, button: 0, buttons: type === 'pointerup' ? 0 : 1, clientX: x, clientY: y }));
+  const Made = kind === 'mouse' ? MouseEvent : PointerEvent;
+  const send = (type, x, y) => handle.dispatchEvent(new Made(kind + type, { bubbles: true, pointerId: 1, button: 0, buttons: type === 'up' ? 0 : 1, clientX: x, clientY: y }));
   const changed = () => new Promise((tell) => {
     const watch = new MutationObserver(() => { watch.disconnect(); tell(true); });
     watch.observe(document.querySelector(follower), { attributes: true, characterData: true, subtree: true, childList: true });
@@ -23,28 +26,71 @@ const measure = `
   const painted = () => new Promise((r) => requestAnimationFrame(() => { const c = new MessageChannel(); c.port1.onmessage = r; c.port2.postMessage(0); }));
   const times = [];
   (async () => {
-    send('pointerdown', at.x, at.y);
+    send('down', at.x, at.y);
     for (let i = 1; i <= moves; i++) {
+      // What should be under way meanwhile is begun anew when it has ended; the frames that takes are not counted.
+      const again = begin && document.querySelector(begin);
+      if (again) {
+        again.click();
+        for (let n = 0; n < 6; n++) await painted();
+      }
       // Browsers hand pointer movements over at the beginning of a frame.
       await new Promise(requestAnimationFrame);
       const followed = changed();
       const start = performance.now();
-      send('pointermove', at.x, at.y + 30 * Math.sin(i / 6));
+      const by = 30 * Math.sin(i / 6);
+      send('move', at.x + (kind === 'mouse' ? by : 0), at.y + (kind === 'mouse' ? 0 : by));
       // A movement within one line of the tape changes nothing, and is not counted.
       if (!(await followed)) continue;
       await painted();
       times.push(performance.now() - start);
     }
-    send('pointerup', at.x, at.y);
+    send('up', at.x, at.y);
     done(times);
   })();
 `;
 
-async function time(hands: Hands, what: string, held: string, follower: string): Promise<void> {
+type Dragged = { held: string; follower: string; kind?: 'pointer' | 'mouse'; begin?: string };
+
+async function time(
+  hands: Hands,
+  what: string,
+  { held, follower, kind = 'pointer', begin }: Dragged,
+): Promise<void> {
   await hands.find(held);
   await hands.find(follower);
-  const times = await hands.driver.executeAsyncScript<number[]>(measure, MOVES, held, follower);
+  const times = await hands.driver.executeAsyncScript<number[]>(
+    measure,
+    MOVES,
+    held,
+    follower,
+    kind,
+    begin ?? null,
+  );
   console.log(`${what} to painted frame: ${sayTimes(times)} (${times.length} moves)`);
+}
+
+/** A wheel by its slider under the bay, which follows it. */
+const WHEEL: Dragged = {
+  held: '.rocker .ant-slider-handle',
+  follower: '.bay-side svg[role=group]',
+  kind: 'mouse',
+};
+
+/** Makes ready a search that takes its time: many mounts may move, and a lean is asked for. */
+async function lookForPlaces(hands: Hands): Promise<void> {
+  await hands.go('copperline', 'locate');
+  await hands.part('Find');
+  await hands.choose('Something wanted', 'Lean in the corner');
+  await hands.type('find/lean/near', '2');
+  const list = await hands.find('input[aria-label="Something that may move"]');
+  for (const what of [
+    'Panhard bar, axle end: height',
+    'Panhard bar, frame end: height',
+    'Panhard bar, frame end: sideways',
+  ])
+    await list.sendKeys(what, Key.ENTER);
+  await hands.find('.find-go:not([disabled])');
 }
 
 async function main(): Promise<void> {
@@ -53,10 +99,16 @@ async function main(): Promise<void> {
   await hands.driver.manage().setTimeouts({ script: 120_000 });
   await hands.station(4, 'Panhard bar');
   await hands.driver.sleep(SETTLED);
-  await time(hands, 'drag of a mount', '[data-mount="rear-axle"]', '.curve .line');
+  await time(hands, 'drag of a mount', { held: '[data-mount="rear-axle"]', follower: '.curve .line' });
   await hands.go('copperline', 'roll');
   await hands.part('Sway bar');
-  await time(hands, 'drag of a dip of the sway bar', '[data-bar=rear-dip-0]', '[data-readout=barRollRate]');
+  await time(hands, 'drag of a dip of the sway bar', {
+    held: '[data-bar=rear-dip-0]',
+    follower: '[data-readout=barRollRate]',
+  });
+  await lookForPlaces(hands);
+  await time(hands, 'drag of a wheel', WHEEL);
+  await time(hands, 'drag of a wheel while places of mounts are looked for', { ...WHEEL, begin: '.find-go' });
   await hands.close();
   server.stop();
 }
