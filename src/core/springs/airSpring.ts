@@ -19,11 +19,9 @@ export function airAt(bag: AirBag, squeezed: number): AirState {
   return stateOf(bag, absolute - OUTSIDE, area, volume);
 }
 
-/** An air spring at another height, filled so that it carries a load there: what leaving or lifting the car by its valve does. */
-export function airUnder(bag: AirBag, squeezed: number, load: number): AirState {
-  const area = areaAt(bag, squeezed);
-  return stateOf(bag, load / area, area, volumeAt(bag, squeezed));
-}
+/** An air spring at another height, filled to some pressure there: what leaving or lifting the car by its valve does. */
+export const airFilled = (bag: AirBag, squeezed: number, pressure: number): AirState =>
+  stateOf(bag, pressure, areaAt(bag, squeezed), volumeAt(bag, squeezed));
 
 function stateOf({ growth }: AirBag, pressure: number, area: number, volume: number): AirState {
   return {
@@ -33,8 +31,8 @@ function stateOf({ growth }: AirBag, pressure: number, area: number, volume: num
   };
 }
 
-/** However far it is pulled out, some of its area is left. */
-const areaAt = ({ area, growth }: AirBag, squeezed: number): number =>
+/** Area that the air pushes on, mm²; however far it is pulled out, some of it is left. */
+export const areaAt = ({ area, growth }: AirBag, squeezed: number): number =>
   Math.max(0.2 * area, area + growth * squeezed);
 
 /** However far it is squeezed, some air is left. */

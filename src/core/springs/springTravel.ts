@@ -5,8 +5,10 @@ import type { Mechanism } from '@/core/kinematics/mechanism';
 import { axleToChassis } from '@/core/kinematics/attitude';
 import { isReached, type Pose } from '@/core/kinematics/pose';
 import type { Rig } from '@/core/rig/schema';
+import { SIDES } from '@/core/geometry/side';
 import { distance, type Point } from '@/core/geometry/vector';
-import { airAt, airUnder, type AirState } from './airSpring';
+import { max, mean, min } from '@/core/numerics/statistics';
+import { airAt, airFilled, areaAt, type AirState } from './airSpring';
 import {
   rateOf,
   shockStand,
@@ -22,12 +24,12 @@ import { stopForce } from './bumpStop';
 const STEPS = 24;
 const LEAST_RATIO = 0.05;
 
-/** One spring, shock and stop with both wheels lifted alike; mm, N, N/mm. */
+/** Springs, shocks and stops with both wheels lifted alike, of which an axle that goes sideways makes one side shorter; mm, N, N/mm. */
 export type RideRow = {
   lift: number;
-  /** of the spring, eye to eye or seat to seat; 0 for a leaf, which has none */
+  /** of the shorter spring, eye to eye or seat to seat; 0 for a leaf, which has none */
   length: number;
-  /** in the spring */
+  /** in a spring, as both are on average */
   force: number;
   /** at the tyre, spring and stop together, and how much more for a mm */
   load: number;
@@ -96,18 +98,19 @@ export function rideOf(input: RideInput, moving: Mechanism): RideAnswer | null {
     const [below, here, above] = [spans[i], spans[i + 1], spans[i + 2]];
     if (!here || !above || !below) return [];
     const lift = -droop + pace * i;
-    const { force, pressure } = law(here.length);
-    const lever = (below.length - above.length) / (2 * pace);
+    const states = here.lengths.map(law);
+    const lever = (k: number) => (below.lengths[k]! - above.lengths[k]!) / (2 * pace);
+    const { pressure } = states[0]!;
     return [
       {
         lift,
-        length: springs.kind === 'leaf' ? 0 : here.length,
-        force,
-        load: force * lever + stop(lift),
+        length: springs.kind === 'leaf' ? 0 : min(here.lengths),
+        force: mean(states.map(({ force }) => force)),
+        load: mean(states.map(({ force }, k) => force * lever(k))) + stop(lift),
         rate:
           rateOver(law, above, here, below, pace) + (stop(lift + small) - stop(lift - small)) / (2 * small),
         shock: here.shock,
-        pressure,
+        pressure: pressure === null ? null : mean(states.map((state) => state.pressure!)),
       },
     ];
   });
@@ -135,35 +138,49 @@ export function rideOf(input: RideInput, moving: Mechanism): RideAnswer | null {
     return [-0.75 * droop, -0.4 * droop, 0, 0.4 * bump, 0.75 * bump].flatMap((lift) => {
       const [above, here, below] = [span(lift + small), span(lift), span(lift - small)];
       if (!above || !here || !below) return [];
-      const lever = (below.length - above.length) / (2 * small);
-      if (!(lever > LEAST_RATIO)) return [];
-      // The axle up in its travel is the car let down: the bag is squeezed, and filled to carry the car by its leverage there.
-      const state = airUnder(bag, at!.length - here.length, load / lever);
-      const turning = -(state.force * (below.length + above.length - 2 * here.length)) / small ** 2;
-      return [{ lift, ...state, frequency: hertz(state.rate * lever ** 2 + turning) }];
+      const levers = here.lengths.map((_, k) => (below.lengths[k]! - above.lengths[k]!) / (2 * small));
+      if (!levers.every((lever) => lever > LEAST_RATIO)) return [];
+      // The axle up in its travel is the car let down: the bags are squeezed, and filled from one line to carry it by their leverage there.
+      const squeezes = here.lengths.map((length, k) => at!.lengths[k]! - length);
+      const pressure = load / mean(squeezes.map((squeezed, k) => areaAt(bag, squeezed) * levers[k]!));
+      const states = squeezes.map((squeezed) => airFilled(bag, squeezed, pressure));
+      const rates = states.map(({ rate, force }, k) => {
+        const turning =
+          -(force * (below.lengths[k]! + above.lengths[k]! - 2 * here.lengths[k]!)) / small ** 2;
+        return rate * levers[k]! ** 2 + turning;
+      });
+      const [force, rate] = [mean(states.map((of) => of.force)), mean(states.map((of) => of.rate))];
+      return [{ lift, pressure, force, rate, frequency: hertz(mean(rates)) }];
     });
   }
 }
 
 type Law = (length: number) => { force: number; pressure: number | null };
-type Span = { length: number; shock: number | null };
+type Span = { lengths: number[]; length: number; shock: number | null };
 
-/** At the tyre: what the spring gives more for a mm, and what its force gives more as its leverage changes (virtual work). */
+/**
+ * At one tyre, both springs on average: what a spring gives more for a mm, and what its force gives more as its leverage changes
+ * (virtual work).
+ */
 function rateOver(law: Law, up: Span, at: Span, down: Span, step: number): number {
-  const ratio = (down.length - up.length) / (2 * step);
-  const slope = ((law(up.length).force - law(down.length).force) / (2 * step)) * ratio;
-  const turning = -(law(at.length).force * (down.length + up.length - 2 * at.length)) / step ** 2;
-  return slope + turning;
+  return mean(
+    at.lengths.map((here, k) => {
+      const [above, below] = [up.lengths[k]!, down.lengths[k]!];
+      const ratio = (below - above) / (2 * step);
+      const slope = ((law(above).force - law(below).force) / (2 * step)) * ratio;
+      const turning = -(law(here).force * (below + above - 2 * here)) / step ** 2;
+      return slope + turning;
+    }),
+  );
 }
 
-/** The left spring's and shock's length with both wheels lifted; null where the members do not reach. */
+/** How long both springs are and what that is on average, and the shock that is nearer its end, with both wheels lifted; null where the members do not reach. */
 function spanAt(input: RideInput, { at }: Mechanism, lift: number): Span | null {
   const pose = at({ left: lift, right: lift });
   if (!isReached(pose)) return null;
   const { rig, springs } = input;
-  const apart = apartIn(pose, rig);
-  const shock = shockEnds(input);
-  return { length: apart(standsOf(springs, 'left', rig.tireRadius)), shock: shock && apart(shock) };
+  const lengths = SIDES.map((side) => apartIn(pose, rig)(standsOf(springs, side, rig.tireRadius)));
+  return { lengths, length: mean(lengths), shock: shockIn(input, pose, lift) };
 }
 
 const apartIn = (pose: Pose, { tireRadius }: Rig) => {
@@ -171,23 +188,27 @@ const apartIn = (pose: Pose, { tireRadius }: Rig) => {
   return ([frame, axle]: [Point, Point]) => distance(frame, place(axle));
 };
 
-/** The ends of the left shock; null where there is none, or it is not known where it stands. */
-function shockEnds({ springs, shock }: Pick<ShockInput, 'springs' | 'shock'>): [Point, Point] | null {
+/** How long the shock is that is nearer its end: above ride height the shorter, below it the longer; null where there is none, or it is not known where it stands. */
+function shockIn({ rig, springs, shock }: ShockInput, pose: Pose, lift: number): number | null {
   const stands = shock && shockStand(shock, springs);
-  return stands && shockStands(stands, 'left');
+  if (!stands) return null;
+  const lengths = SIDES.map((side) => apartIn(pose, rig)(shockStands(stands, side)));
+  return lift > 0 ? min(lengths) : max(lengths);
 }
 
 export type ShockInput = Omit<RideInput, 'springs'> & { springs: SpringDesign | null };
 
-/** Length of the left shock, mm, with both wheels lifted alike: geometry, whatever the car weighs. Empty where it has none, or none that is placed. */
+/**
+ * Length of the shock that is nearer its end, mm, with both wheels lifted alike: geometry, whatever the car weighs. Empty where it has
+ * none, or none that is placed.
+ */
 export function shockOverTravel(input: ShockInput, { at }: Mechanism): { lift: number; length: number }[] {
-  const { rig, bump, droop } = input;
-  const ends = shockEnds(input);
-  if (!ends) return [];
+  const { bump, droop } = input;
   return Array.from({ length: STEPS + 1 }, (_, i) => -droop + ((bump + droop) * i) / STEPS).flatMap(
     (lift) => {
       const pose = at({ left: lift, right: lift });
-      return isReached(pose) ? [{ lift, length: apartIn(pose, rig)(ends) }] : [];
+      const length = isReached(pose) ? shockIn(input, pose, lift) : null;
+      return length === null ? [] : [{ lift, length }];
     },
   );
 }

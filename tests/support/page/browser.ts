@@ -120,7 +120,12 @@ export class Hands {
   /** Picks one of the parts that a card is divided into, by the beginning of its word. */
   async part(name: string): Promise<void> {
     await this.clickOn(`//label[.//*[starts-with(normalize-space(), "${name}")]]`);
+    await this.isOpen();
   }
+
+  /** Until what is fetched when it is first shown is there. */
+  private isOpen = (): Promise<unknown> =>
+    this.until(async () => (await this.count('.bench-card [data-loading]')) === 0);
 
   find = (css: string): Promise<WebElement> => this.wait(until.elementLocated(By.css(css)));
   at = (xpath: string): Promise<WebElement> => this.wait(until.elementLocated(By.xpath(xpath)));
@@ -187,7 +192,7 @@ export class Hands {
     await this.driver.executeScript('location.hash = arguments[0]', `/demo-${job}/${station}`);
     await this.reads('.masthead-job', new RegExp(job, 'i'));
     await this.find(`[data-station=${station}][aria-current]`);
-    await this.until(async () => (await this.count('.bench-card [data-loading]')) === 0);
+    await this.isOpen();
   }
 
   /** Keys to whatever has the focus; out of any field first. */
