@@ -1,3 +1,4 @@
+import type { Remote } from 'comlink';
 import { dequal } from 'dequal/lite';
 import { create } from 'zustand';
 import type { Job } from '@/core/job/jobSchema';
@@ -8,6 +9,8 @@ import { locateInput, type CurveValues, type LocateInput, type LocateResult } fr
 import type { Travel } from '@/core/rig/schema';
 import { useJobStore } from '@/store/jobStore';
 import { newestOnly } from './newestOnly';
+import type { Outcome } from './outcome';
+import type { PhysicsApi } from './physics.worker';
 import { askPhysics } from './physicsWorker';
 
 /** `result`, and what it was worked out of, outlives a geometry that cannot be solved, so that the bay keeps its drawing. */
@@ -46,7 +49,7 @@ export const askLocate = newestOnly<{ job: Job; rocker: Travel }>(async ({ job, 
     useLocate.setState(before.resultOf === before.input ? { job, resultId: job.id } : { job });
     return;
   }
-  const outcome = await askPhysics((api) => api.locate(input));
+  const outcome = await askPhysics((api) => answerTo(api, input, before));
   if (outcome.ok)
     useLocate.setState({
       job,
@@ -58,6 +61,18 @@ export const askLocate = newestOnly<{ job: Job; rocker: Travel }>(async ({ job, 
     });
   else useLocate.setState({ job, input, problem: outcome.message });
 });
+
+/** Locate's answer; where only the rocker has moved, what is known but for the pose there. */
+async function answerTo(
+  api: Remote<PhysicsApi>,
+  input: LocateInput,
+  { input: asked, result, resultOf }: LocateState,
+): Promise<Outcome<LocateResult>> {
+  const isKnown = result && asked === resultOf && asksAlike({ ...input, rocker: asked!.rocker }, asked!);
+  if (!isKnown) return api.locate(input);
+  const pose = await api.pose(input.rig, input.rocker);
+  return pose.ok ? { ok: true, result: { ...result, current: pose.result } } : pose;
+}
 
 /** Whether what Locate last answered holds for a job too, as when only its sway bar has moved. */
 export function answerHoldsFor(job: Job): boolean {

@@ -5,7 +5,10 @@ import { heightsAnswer, type HeightsAsked } from '@/core/locate/heights';
 import { resultUncertainty } from '@/core/locate/resultUncertainty';
 import { travelMap } from '@/core/locate/travel/travelMap';
 import type { CurveValues, LocateInput, LocateResult } from '@/core/locate/types';
+import { assemble } from '@/core/kinematics/mechanism';
+import type { SweptPose } from '@/core/kinematics/pose';
 import { proveJob } from '@/core/prove/prove';
+import type { Rig, Travel } from '@/core/rig/schema';
 import { analyseRoll, type RollPart } from '@/core/roll/analyse';
 import type { RollInput } from '@/core/roll/input';
 import type { WhatIf } from '@/core/roll/levers';
@@ -24,6 +27,8 @@ const api = {
       cold = false;
       return result;
     }),
+  /** The axle where the rocker has it. */
+  pose: (rig: Rig, rocker: Travel): Outcome<SweptPose> => outcomeOf(() => assemble(rig).at(rocker)),
   /** Springs, sway bar and balance. */
   roll: (input: RollInput, part: RollPart, whatIf: WhatIf) =>
     outcomeOf(() => analyseRoll(input, part, whatIf)),

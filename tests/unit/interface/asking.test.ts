@@ -1,5 +1,7 @@
 import { analyseLocate } from '@/core/locate/analyse';
-import type { LocateInput } from '@/core/locate/types';
+import { assemble } from '@/core/kinematics/mechanism';
+import { locateInput, type LocateInput } from '@/core/locate/types';
+import type { Rig, Travel } from '@/core/rig/schema';
 import { analyseRoll } from '@/core/roll/analyse';
 import { withMounts } from '@/core/job/edits/mounts';
 import { withRoll } from '@/core/job/edits/roll';
@@ -8,11 +10,15 @@ import { usualBar } from '@/core/swaybar/swayBarDesign';
 import { answerHoldsFor, askLocate, useLocate } from '@/workers/locate';
 import { askRoll, useRoll } from '@/workers/roll';
 
-const asked = { locate: 0, roll: 0 };
+const asked = { locate: 0, pose: 0, roll: 0 };
 const api = {
   locate: async (input: LocateInput) => {
     asked.locate++;
     return { ok: true, result: analyseLocate(input) };
+  },
+  pose: async (rig: Rig, rocker: Travel) => {
+    asked.pose++;
+    return { ok: true, result: assemble(rig).at(rocker) };
   },
   roll: async (...of: Parameters<typeof analyseRoll>) => {
     asked.roll++;
@@ -35,8 +41,25 @@ test('a sway bar that moves does not have Locate asked again, a mount that moves
   await askLocate({ job: stiffer, rocker: AT_RIDE });
   expect([asked.locate, useLocate.getState().job]).toEqual([1, stiffer]);
   await askLocate({ job: raised, rocker: AT_RIDE });
-  await askLocate({ job: raised, rocker: { left: 10, right: 0 } });
-  expect([asked.locate, answerHoldsFor(job), answerHoldsFor(raised)]).toEqual([3, false, true]);
+  expect([asked.locate, answerHoldsFor(job), answerHoldsFor(raised)]).toEqual([2, false, true]);
+});
+
+test('where only the rocker moves the pose alone is asked, and all is as if it had been worked out there', async () => {
+  await askLocate({ job, rocker: AT_RIDE });
+  const before = asked.locate;
+  for (const rocker of [
+    { left: 10, right: 0 },
+    { left: -25, right: 30 },
+  ]) {
+    await askLocate({ job, rocker });
+    expect(useLocate.getState().result).toEqual(analyseLocate(locateInput(job, rocker)));
+    expect(answerHoldsFor(job)).toBe(true);
+  }
+  expect([asked.locate - before, asked.pose]).toEqual([0, 2]);
+  await askLocate({ job: raised, rocker: { left: -25, right: 30 } });
+  await askLocate({ job: raised, rocker: AT_RIDE });
+  expect([asked.locate - before, asked.pose]).toEqual([1, 3]);
+  expect(useLocate.getState().result).toEqual(analyseLocate(locateInput(raised, AT_RIDE)));
 });
 
 test('Roll is asked once for one question, and again for another car, place of the axle or part', async () => {
