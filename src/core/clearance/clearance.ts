@@ -41,10 +41,7 @@ const none = (): Kinds => ({ tubes: [], toSolids: [], solids: [] });
  */
 export function gapsOf(rig: Rig, looking: Looking = {}): Gaps {
   const bodies = bodiesOf(rig, looking.lockDeg);
-  const { only } = looking;
-  const pairs = pairsOf(rig, bodies);
-  const wanted = only ? pairs.filter(([i, k]) => only(bodies[i]!.id, bodies[k]!.id)) : pairs;
-  return gapsAmong(rig, bodies, wanted, looking);
+  return gapsAmong(rig, bodies, pairsOf(rig, bodies, looking.only), looking);
 }
 
 /** The same for pairs of a rig's bodies by their places in their list. */

@@ -9,8 +9,14 @@ export const SHARED = 1;
  * Which bodies of a rig are held against each other, by their places in its list: each with what is in the way and with the bodies
  * after it, then what the axle carries with what the chassis carries. Not those of one carrier, those that share a mount and those
  * that are joined; of a version 1 file, bars are compared even where they share a mount, as ever.
+ *
+ * @param only which of them are asked for, by ids; all without it
  */
-export function pairsOf(rig: Rig, bodies: Body[]): [number, number][] {
+export function pairsOf(
+  rig: Rig,
+  bodies: Body[],
+  only: (a: string, b: string) => boolean = () => true,
+): [number, number][] {
   const joined = new Map<string, string[]>();
   for (const [p, q] of rig.joined ?? [])
     for (const [a, b] of [
@@ -28,7 +34,7 @@ export function pairsOf(rig: Rig, bodies: Body[]): [number, number][] {
   return [
     ...parts.flatMap((i) => [...things, ...parts.filter((k) => k > i)].map((k): [number, number] => [i, k])),
     ...carriedBy('axle').flatMap((i) => carriedBy('chassis').map((k): [number, number] => [i, k])),
-  ].filter(([i, k]) => compared(bodies[i]!, bodies[k]!));
+  ].filter(([i, k]) => compared(bodies[i]!, bodies[k]!) && only(bodies[i]!.id, bodies[k]!.id));
 }
 
 /** Whether two bodies are mounted at one point. */

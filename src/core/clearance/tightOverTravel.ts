@@ -36,7 +36,7 @@ export function tightApproaches(
 ): ClosestApproach[] {
   const bodies = bodiesOf(rig, lockDeg);
   const groupOf = ([i, k]: Pair['of']) => group(bodies[i]!.id, bodies[k]!.id);
-  const pairs = pairsOf(rig, bodies).filter(([i, k]) => !only || only(bodies[i]!.id, bodies[k]!.id));
+  const pairs = pairsOf(rig, bodies, only);
   const gapsOfPairs = (some: Pair[]) =>
     gapsAmong(
       rig,
