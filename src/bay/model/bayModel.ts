@@ -1,4 +1,4 @@
-import { axleToChassis, type Attitude } from '@/core/kinematics/attitude';
+import { atRideHeight, axleToChassis, type Attitude } from '@/core/kinematics/attitude';
 import { isReached, type SweptPose } from '@/core/kinematics/pose';
 import type { LocateResult, SideCentre } from '@/core/locate/types';
 import { plateOutlines } from '@/core/job/made/bracketShape';
@@ -109,7 +109,6 @@ export type BayModel = {
 };
 
 const DRAWN_OD = 32;
-const AT_RIDE = { x: 0, y: 0, rollDeg: 0, pitchDeg: 0, steerDeg: 0 };
 
 /** What the bay draws of a job: its own measured figures, in the poses the worker found. */
 export function bayModel(job: Job, result: LocateResult | null, load: string | null): BayModel {
@@ -117,7 +116,7 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
   const { tireRadius, track } = rig;
   const tireWidth = measured(readings, 'tireWidth').value;
   const inner = track / 2 - tireWidth / 2;
-  const ride: Attitude = { ...AT_RIDE, z: tireRadius };
+  const ride = atRideHeight(rig);
   const forces = result?.loads.find((l) => l.load.name === load)?.answer?.members;
   const owners = [...rig.members.map((m) => m.id), STEERING, DRIVESHAFT];
   const ghost = (pose: Attitude): GhostFigure => {

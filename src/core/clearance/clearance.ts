@@ -1,5 +1,5 @@
 import { nearStart, type Near } from '@/core/geometry/closestApproach';
-import { axleFrame, type Attitude } from '@/core/kinematics/attitude';
+import { atRideHeight, axleFrame, type Attitude } from '@/core/kinematics/attitude';
 import type { Rig } from '@/core/rig/schema';
 import { bodiesOf, type Body, type Solid, type Tube } from './bodies';
 import { betweenPieces, linesAsked, type Pieces } from './lines';
@@ -51,7 +51,7 @@ export function gapsAmong(
   wanted: [number, number][],
   { bracket = 0, deep = false, flops = () => 0 }: Omit<Looking, 'lockDeg' | 'only'>,
 ): Gaps {
-  const frame = axleFrame(atRest(rig), rig.tireRadius);
+  const frame = axleFrame(atRideHeight(rig), rig.tireRadius);
   const asked = linesAsked(bracket, flops);
   const distances = new Float64Array(wanted.length);
   const [moving, still] = [none(), none()];
@@ -87,16 +87,6 @@ export function gapsAmong(
     },
   };
 }
-
-/** An axle at ride height. */
-export const atRest = ({ tireRadius }: Rig): Attitude => ({
-  x: 0,
-  y: 0,
-  z: tireRadius,
-  rollDeg: 0,
-  pitchDeg: 0,
-  steerDeg: 0,
-});
 
 /** Every gap of a rig in a pose: each pair with its distance. */
 export function clearancesOf(rig: Rig, looking?: Looking): (pose: Attitude) => Clearance[] {

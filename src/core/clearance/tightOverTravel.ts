@@ -1,10 +1,10 @@
 import { boxOf, type Box } from '@/core/geometry/shapes';
 import type { Point } from '@/core/geometry/vector';
-import { axleFrame, toChassis, type AxleFrame } from '@/core/kinematics/attitude';
+import { atRideHeight, axleFrame, toChassis, type AxleFrame } from '@/core/kinematics/attitude';
 import { isReached, type SweptPose } from '@/core/kinematics/pose';
 import type { Rig } from '@/core/rig/schema';
 import { bodiesOf, type Body, type Tube } from './bodies';
-import { atRest, gapsAmong, type Looking } from './clearance';
+import { gapsAmong, type Looking } from './clearance';
 import { closestAmong, OVER_TRAVEL, type ClosestApproach } from './closestOverTravel';
 import { pairsOf } from './pairs';
 
@@ -51,9 +51,9 @@ export function tightApproaches(
   for (let reach = Math.max(FIRST_REACH, within); open.size > 0; reach *= 2) {
     const isNear = (pair: Pair) => open.has(pair.group) && pair.atLeast <= reach;
     const loose = waiting.filter((pair) => isNear(pair) && !pair.isMeasured);
-    const atRideHeight = gapsOfPairs(loose).in(atRest(rig));
+    const distances = gapsOfPairs(loose).in(atRideHeight(rig));
     loose.forEach((pair, i) => {
-      pair.atLeast = atRideHeight[i]! - pair.moved;
+      pair.atLeast = distances[i]! - pair.moved;
       pair.isMeasured = true;
     });
     const near = waiting.filter(isNear);

@@ -12,6 +12,16 @@ export type Attitude = {
   steerDeg: number;
 };
 
+/** The attitude of an axle at ride height. @param tireRadius height of its centre there, mm */
+export const atRideHeight = ({ tireRadius }: { tireRadius: number }): Attitude => ({
+  x: 0,
+  y: 0,
+  z: tireRadius,
+  rollDeg: 0,
+  pitchDeg: 0,
+  steerDeg: 0,
+});
+
 /**
  * An axle's attitude in one list of numbers: its turn row by row (9), its centre (x, y, z), mm, and the height of that centre at ride
  * height, mm.

@@ -1,3 +1,4 @@
+import { atRideHeight } from '@/core/kinematics/attitude';
 import { bumpSteer } from '@/core/kinematics/bumpSteer';
 import { LIMITS } from '@/core/materials/limits';
 import { bisect } from '@/core/numerics/rootFinding';
@@ -100,7 +101,7 @@ function straightOf(job: Job, toe: ToeSetting | null, heldBy: Side | null): Stra
   const now = read + (heldBy === null ? 0 : (signOf(heldBy) * turnedIn) / 2);
   const holds = Math.abs(now) <= LIMITS.onGround.straight;
   if (holds || !steering) return { now, holds, rod: null, after: now };
-  const attitude = { x: 0, y: 0, z: tireRadius, rollDeg: 0, pitchDeg: 0, steerDeg: 0 };
+  const attitude = atRideHeight(job.rig);
   const points = (longer: number) => bumpSteer(steering, attitude, tireRadius, longer);
   const mm = lengthFor(points, -now);
   if (mm === null) return { now, holds, rod: null, after: now };
