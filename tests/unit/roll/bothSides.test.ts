@@ -5,11 +5,11 @@ import { axleToChassis } from '@/core/kinematics/attitude';
 import { assemble } from '@/core/kinematics/mechanism';
 import { isReached, type Pose } from '@/core/kinematics/pose';
 import { distance, type Point } from '@/core/geometry/vector';
-import { isLink } from '@/core/rig/members/members';
 import { orNone } from '@/core/rig/read';
 import { analyseRoll, type RollResult } from '@/core/roll/analyse';
 import { rollInput } from '@/core/roll/input';
 import { usualShock } from '@/core/springs/springDesign';
+import { mirrored } from '../../support/mirrored';
 import { plausibleCar } from '../../support/plausible';
 
 const apart = {
@@ -19,19 +19,6 @@ const apart = {
 
 /** A car with a shock of its own on each side, leaning in. */
 const shocked = (car: Job): Job => withRoll(car, { shock: { ...usualShock, apart } });
-
-/** The car with its lone bars on the other side. */
-const mirrored = ({ rig, ...job }: Job): Job => ({
-  ...job,
-  rig: {
-    ...rig,
-    members: rig.members.map((m) => {
-      if (!isLink(m) || /-(left|right)$/.test(m.id)) return m;
-      const over = ([x, y, z]: Point): Point => [x, -y, z];
-      return { ...m, chassis: over(m.chassis), axle: over(m.axle) };
-    }),
-  },
-});
 
 const ride = (job: Job): RollResult => analyseRoll(rollInput(job, { left: 0, right: 0 }), 'springs');
 
