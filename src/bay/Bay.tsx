@@ -1,8 +1,9 @@
 'use client';
-import { memo, useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import { shallow } from 'zustand/shallow';
 import { lateralBarOf } from '@/core/rig/roles';
 import type { LocateResult } from '@/core/locate/types';
-import { useJobStore } from '@/store/jobStore';
+import { useDragged, useJobStore } from '@/store/jobStore';
 import { useViewport, type ViewName } from '@/store/viewport';
 import { usePreferences } from '@/store/preferences';
 import { answerHoldsFor, useLocate } from '@/workers/locate';
@@ -10,14 +11,15 @@ import { isStale, useHealth } from '@/workers/supervised';
 import './bay.css';
 import { BayTools } from './BayTools';
 import type { Figures } from '@/bay/views/shownFigures';
-import { bayModel, type BayModel } from '@/bay/model/bayModel';
+import { bayModel, bodyParts, prepareBay, type BayModel } from '@/bay/model/bayModel';
+import { keeper } from '@/bay/model/keptAlike';
 import type { Movable } from '@/bay/handles/Mounts';
 import { Flags } from '@/bay/parts/Flags';
 import { PlanBody, planSheet, PlanWork } from '@/bay/views/PlanView';
 import { RearBody, rearSheet, RearWork } from '@/bay/views/RearView';
 import { SideBody, sideSheet, SideWork } from '@/bay/views/SideView';
 import { Clip, Title, ViewFrame } from '@/bay/views/ViewFrame';
-import type { Box, Sheet } from '@/bay/views/projection';
+import { sheetKeeper, type Box, type Sheet } from '@/bay/views/projection';
 import type { Job } from '@/core/job/jobSchema';
 
 type Props = { movable: Movable; figures: Figures; forces: boolean };
@@ -45,7 +47,7 @@ const Body = memo(
     const Drawing = BODIES[view];
     return <Drawing sheet={sheet} model={model} />;
   },
-  (a, b) => a.sheet.key === b.sheet.key && a.model.bodyKey === b.model.bodyKey,
+  (a, b) => a.sheet === b.sheet && shallow(bodyParts(a.model), bodyParts(b.model)),
 );
 
 /** The bay: this car's axle in three views, true to scale, moved by the rocker. */
@@ -55,12 +57,16 @@ export function Bay({ movable, figures, forces }: Props) {
   const layers = usePreferences((s) => s.layers);
   const load = usePreferences((s) => s.load);
   const { large, zoom } = useViewport();
-  const model = bayModel(job, result, forces ? load : null);
+  const [modelAlike] = useState(() => keeper<BayModel>());
+  const [sheetAlike] = useState(sheetKeeper);
+  const model = modelAlike(bayModel(job, result, forces ? load : null));
+  usePreparation();
   const bar = lateralBarOf(job.rig);
-  const room = layOut(size.width, size.height, large).map(([view, box]) => ({
+  const views = useMemo(() => layOut(size.width, size.height, large), [size.width, size.height, large]);
+  const room = views.map(([view, box]) => ({
     view,
     box,
-    sheet: SHEETS[view](inside(box), zoom[view], model),
+    sheet: sheetAlike(SHEETS[view](inside(box), zoom[view], model)),
   }));
   return (
     <div className="bay drawing" ref={frame}>
@@ -114,6 +120,17 @@ function useDrawn(): { job: Job; result: LocateResult | null } {
   });
   const job = newer ?? answered.job!;
   return { job, result: job.id === answered.resultId && !stale ? answered.result : null };
+}
+
+/** What is dragged is worked out by the worker; the page would be idle until that answers. */
+function usePreparation(): void {
+  useEffect(
+    () =>
+      useDragged.subscribe(({ job }) => {
+        if (job) queueMicrotask(() => prepareBay(job));
+      }),
+    [],
+  );
 }
 
 /** Rear large, side and plan under it, or beside it in a low, wide bay; or the one that was enlarged alone. */

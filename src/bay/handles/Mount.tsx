@@ -6,7 +6,7 @@ import { isPlaced, mountId } from '@/core/job/placed';
 import { useJobPart } from '@/store/jobStore';
 import { moveMounts } from '@/store/edits/mountEdits';
 import { useDragHandle } from './useDragHandle';
-import { DRAGS, samePlaces, sayPlaced, type Sheet } from '@/bay/views/projection';
+import { DRAGS, sayPlaced, type Sheet } from '@/bay/views/projection';
 import type { Point } from '@/core/geometry/vector';
 import { PANHARD } from '@/core/rig/roles';
 import type { MountKey } from '@/core/rig/members/kind';
@@ -81,19 +81,7 @@ export const Mount = memo(function Mount({ sheet, member, end, on, at, ride, tap
       <Eye x={x} y={y} radius={8} />
     </g>
   );
-}, drawnAlike);
-
-/** An eye that stays where it is need not be drawn again while another is dragged. */
-function drawnAlike(a: Props, b: Props): boolean {
-  return (
-    a.sheet.key === b.sheet.key &&
-    samePlaces([a.at, a.ride], [b.at, b.ride]) &&
-    a.movable === b.movable &&
-    a.tape === b.tape &&
-    a.label === b.label &&
-    a.on === b.on
-  );
-}
+});
 
 function Eye({ x, y, radius }: { x: number; y: number; radius: number }) {
   return (

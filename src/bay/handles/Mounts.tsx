@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { memberName } from '@/core/rig/names';
 import { useJobPart } from '@/store/jobStore';
 import type { Tape } from '@/core/units/tape';
@@ -27,13 +28,13 @@ function turnOf(member: string, movable: Movable): boolean {
   }
 }
 
-type Props = { sheet: Sheet; figure: Figure; tape: Tape; movable: Movable };
+type Props = { sheet: Sheet; mounts: Figure['mounts']; tape: Tape; movable: Movable };
 
 /** The eyes of every member that the view shows by its own; those in the way of the work stay small and still. */
-export function Mounts({ sheet, figure, tape, movable }: Props) {
+export const Mounts = memo(function Mounts({ sheet, mounts, tape, movable }: Props) {
   const end = useJobPart((j) => j.rig.end);
-  const across = figure.bars.some((b) => b.id === PANHARD);
-  return figure.mounts
+  const across = mounts.some(({ member }) => member === PANHARD);
+  return mounts
     .filter((m) => sheet.view !== 'rear' || m.member === PANHARD || movable === 'links' || !across)
     .filter((m) => sheet.view !== 'rear' || m.member !== DRIVESHAFT)
     .map((m) => (
@@ -50,10 +51,10 @@ export function Mounts({ sheet, figure, tape, movable }: Props) {
         movable={turnOf(m.member, movable)}
       />
     ));
-}
+});
 
 /** Eyes as they were built, beside where they are drawn: a cross in the colour of the paint pen. */
-export function Built({ sheet, built }: { sheet: Sheet; built: BayModel['built'] }) {
+export const Built = memo(function Built({ sheet, built }: { sheet: Sheet; built: BayModel['built'] }) {
   return (
     <g className="built">
       {built.map(({ id, at }) => {
@@ -68,10 +69,10 @@ export function Built({ sheet, built }: { sheet: Sheet; built: BayModel['built']
       })}
     </g>
   );
-}
+});
 
 /** The holes of brackets that have them: where an eye can be bolted. */
-export function Holes({ sheet, holes }: { sheet: Sheet; holes: BayModel['holes'] }) {
+export const Holes = memo(function Holes({ sheet, holes }: { sheet: Sheet; holes: BayModel['holes'] }) {
   return (
     <g className="holes">
       {holes.flatMap(({ on, points }, i) =>
@@ -82,4 +83,4 @@ export function Holes({ sheet, holes }: { sheet: Sheet; holes: BayModel['holes']
       )}
     </g>
   );
-}
+});

@@ -74,8 +74,6 @@ export type Figure = {
 export type GhostFigure = Pick<Figure, 'wheels' | 'bars'>;
 
 export type BayModel = {
-  /** what wheels, axle and rails are drawn from, as text: alike for models whose bodies are drawn alike */
-  bodyKey: string;
   end: AxleEnd;
   tireRadius: number;
   /** each side as measured; the model stands on their mean */
@@ -173,17 +171,6 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
   const tubeDiameter = measured(readings, 'tubeDiameter').value;
   const cover = measured(readings, 'cover').value;
   return {
-    bodyKey: JSON.stringify([
-      now.wheels,
-      now.tube,
-      now.centre,
-      now.housing,
-      tireRadius,
-      tireWidth,
-      tubeDiameter,
-      cover,
-      rails,
-    ]),
     end: rig.end,
     tireRadius,
     radii: {
@@ -225,6 +212,33 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
     instantCentrePath: instantCentrePath(curve.map((p) => p.instantCentre)),
     ...travelOf(job),
   };
+}
+
+/** What wheels, axle and rails are drawn from, which stand still while a mount is dragged. */
+export const bodyParts = ({
+  now,
+  tireRadius,
+  tireWidth,
+  tubeDiameter,
+  cover,
+  rails,
+}: BayModel): unknown[] => [
+  now.wheels,
+  now.tube,
+  now.centre,
+  now.housing,
+  tireRadius,
+  tireWidth,
+  tubeDiameter,
+  cover,
+  rails,
+];
+
+/** Works out what the bay asks of a job alone, which is then known when its answer comes. */
+export function prepareBay(job: Job): void {
+  platesOf(job);
+  guessesBehind(job, 'rollCentre');
+  guessesBehind(job, 'eyeToEye');
 }
 
 /** Length of the stubs that show where a yoke points, mm. */

@@ -1,5 +1,6 @@
 'use client';
-import { useEffect } from 'react';
+import { dequal } from 'dequal/lite';
+import { memo, useEffect } from 'react';
 import { aboutOf, asClause, type Judged } from '@/core/verdict/verdict';
 import { flagDrawn, pickFlag, useFlags } from '@/store/flags';
 import { enlarge, type ViewName } from '@/store/viewport';
@@ -48,7 +49,11 @@ export function Flags({ sheets, model }: { sheets: Sheet[]; model: BayModel }) {
     return own.map(({ verdict, index }, i) => (
       <OneFlag
         key={index}
-        {...{ verdict, index }}
+        id={verdict.id}
+        state={verdict.state}
+        title={verdict.title}
+        about={aboutOf(verdict)}
+        index={index}
         foot={feet[i]!}
         top={tops[i]!}
         picked={touched?.index === index}
@@ -92,22 +97,29 @@ const SPOTS: Flat[] = [0, 1, 2, 3, 4].flatMap((far) =>
   ]),
 );
 
-type OneProps = { verdict: Judged; index: number; foot: Flat; top: Flat; picked: boolean };
+type OneProps = Pick<Judged, 'id' | 'state' | 'title'> & {
+  about: string;
+  index: number;
+  foot: Flat;
+  top: Flat;
+  picked: boolean;
+};
 
-function OneFlag({ verdict, index, foot, top: [x, y], picked }: OneProps) {
+const OneFlag = memo(function OneFlag({ id, state, title, about, index, foot, top, picked }: OneProps) {
+  const [x, y] = top;
   return (
     <g
-      className={`flag ${verdict.state}${picked ? ' picked' : ''}`}
+      className={`flag ${state}${picked ? ' picked' : ''}`}
       role="button"
       tabIndex={0}
-      aria-label={`${index + 1}: ${asClause(verdict.title)}`}
-      data-flag={verdict.id}
+      aria-label={`${index + 1}: ${asClause(title)}`}
+      data-flag={id}
       onPointerDown={(e) => e.stopPropagation()}
-      onClick={() => pickFlag(aboutOf(verdict), 'bay')}
+      onClick={() => pickFlag(about, 'bay')}
       onKeyDown={(e) => {
         if (e.key !== 'Enter' && e.key !== ' ') return;
         e.preventDefault();
-        pickFlag(aboutOf(verdict), 'bay');
+        pickFlag(about, 'bay');
       }}
     >
       <line x1={foot[0]} y1={foot[1]} x2={x} y2={y} />
@@ -119,4 +131,4 @@ function OneFlag({ verdict, index, foot, top: [x, y], picked }: OneProps) {
       </text>
     </g>
   );
-}
+}, dequal);

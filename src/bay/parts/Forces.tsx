@@ -1,5 +1,6 @@
+import { memo } from 'react';
 import type { Tape } from '@/core/units/tape';
-import type { Figure } from '@/bay/model/bayModel';
+import type { Bar } from '@/bay/model/bayModel';
 import type { Sheet } from '@/bay/views/projection';
 import { FORCE } from '@/core/units/unit';
 
@@ -8,11 +9,13 @@ const ROOMY = 600;
 /** Bars shorter than this on the screen are seen end on, and carry no figure, px. */
 const SHORTEST = 40;
 
+type Props = { sheet: Sheet; bars: Bar[]; tape: Tape };
+
 /** The force in every bar of the load case that is looked at: pulled or pushed. */
-export function Forces({ sheet, figure, tape }: { sheet: Sheet; figure: Figure; tape: Tape }) {
+export const Forces = memo(function Forces({ sheet, bars, tape }: Props) {
   if (sheet.view === 'plan' && sheet.box.width < ROOMY) return null;
   const across = sheet.view === 'rear';
-  const seen = figure.bars.filter(
+  const seen = bars.filter(
     (b) =>
       b.force !== null &&
       (!across || Math.abs(b.chassis[1] - b.axle[1]) > Math.abs(b.chassis[0] - b.axle[0])),
@@ -43,4 +46,4 @@ export function Forces({ sheet, figure, tape }: { sheet: Sheet; figure: Figure; 
       })}
     </g>
   );
-}
+});

@@ -1,33 +1,41 @@
 import { polygonHull } from 'd3';
-import type { BayModel, GhostFigure } from '@/bay/model/bayModel';
+import { memo } from 'react';
+import type { Bar, BayModel, GhostFigure } from '@/bay/model/bayModel';
 import { path, type Flat, type Sheet } from '@/bay/views/projection';
 import type { Point } from '@/core/geometry/vector';
+
+type PullProps = {
+  sheet: Sheet;
+  centre: BayModel['instantCentre'];
+  travel: BayModel['instantCentrePath'];
+  bars: Bar[];
+};
 
 /**
  * From the contact patch to the instant centre: the line whose slope is the anti-squat; the links' own lines to it, cut off at the
  * view's edge; and the path of the centre over the travel.
  */
-export function LinesOfPull({ sheet, model }: { sheet: Sheet; model: BayModel }) {
-  if (!model.instantCentre) return null;
-  const [x, z] = model.instantCentre;
+export const LinesOfPull = memo(function LinesOfPull({ sheet, centre: at, travel, bars }: PullProps) {
+  if (!at) return null;
+  const [x, z] = at;
   const patch = sheet.at([0, 0, 0]);
   const centre = sheet.at([x, 0, z]);
   const seen = Math.abs(centre[0] - sheet.box.x - sheet.box.width / 2) <= sheet.box.width / 2;
   // Only members that lie lengthwise have a line in this view.
-  const lengthwise = model.now.bars.filter((b) => Math.abs(b.chassis[0] - b.axle[0]) > 100);
+  const lengthwise = bars.filter((b) => Math.abs(b.chassis[0] - b.axle[0]) > 100);
   return (
     <g className="pull">
       <Ray className="pull-line" from={patch} through={centre} sheet={sheet} stop={seen} />
       {lengthwise.map((b) => (
         <Ray key={b.id} from={sheet.at(b.axle)} through={sheet.at(b.chassis)} sheet={sheet} stop={false} />
       ))}
-      {model.instantCentrePath.map((piece, i) => (
+      {travel.map((piece, i) => (
         <path key={i} className="pull-path" d={path(piece.map(([px, pz]) => sheet.at([px, 0, pz])))} />
       ))}
       {seen && <circle cx={centre[0]} cy={centre[1]} r={5} />}
     </g>
   );
-}
+});
 
 /** A line from one point through another, on to the edge of the view, or only as far as the other. */
 function Ray({
@@ -57,12 +65,13 @@ function Ray({
   );
 }
 
+type AxisProps = { sheet: Sheet; rollCentre: BayModel['rollCentre']; slope: number | null };
+
 /** The axis that the car rolls about at this end, through the roll centre, seen from the side. */
-export function RollAxis({ sheet, model }: { sheet: Sheet; model: BayModel }) {
-  const { rollCentre, rollAxisSlope } = model;
-  if (!rollCentre || rollAxisSlope === null) return null;
+export const RollAxis = memo(function RollAxis({ sheet, rollCentre, slope }: AxisProps) {
+  if (!rollCentre || slope === null) return null;
   const reach = 6000;
-  const at = (x: number): Point => [x, 0, rollCentre.height + x * rollAxisSlope];
+  const at = (x: number): Point => [x, 0, rollCentre.height + x * slope];
   const [a, b] = [sheet.at(at(reach)), sheet.at(at(-reach))];
   const [cx, cy] = sheet.at(at(0));
   // Behind the car, under its own line, nothing else is written.
@@ -77,7 +86,7 @@ export function RollAxis({ sheet, model }: { sheet: Sheet; model: BayModel }) {
       </text>
     </g>
   );
-}
+});
 
 const ENDS = ['bump', 'droop', 'leftUp', 'rightUp'] as const;
 

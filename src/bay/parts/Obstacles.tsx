@@ -1,6 +1,6 @@
 'use client';
 import { polygonHull } from 'd3';
-import { useRef } from 'react';
+import { memo, useRef } from 'react';
 import type { Obstacle } from '@/core/rig/schema';
 import { snap, type Tape } from '@/core/units/tape';
 import { shiftObstacle } from '@/store/edits/obstacleEdits';
@@ -15,7 +15,7 @@ type Props = { sheet: Sheet; things: Thing[]; tape: Tape; movable: boolean };
 const LAYER: Record<Obstacle['shape'], number> = { box: 0, cylinder: 1, capsule: 1, sphere: 2 };
 
 /** What is in the way, in its true size: moved whole by finger, mouse or arrow keys where that is the work. */
-export function Things({ sheet, things, tape, movable }: Props) {
+export const Things = memo(function Things({ sheet, things, tape, movable }: Props) {
   const smallLast = [...things].sort((a, b) => LAYER[a.obstacle.shape] - LAYER[b.obstacle.shape]);
   const middles = smallLast.map(({ points }) => middleOf(points.map(sheet.at)));
   const lines = apart(
@@ -31,7 +31,7 @@ export function Things({ sheet, things, tape, movable }: Props) {
       movable={movable}
     />
   ));
-}
+});
 
 const middleOf = (flat: Flat[]): Flat =>
   [0, 1].map((k) => flat.reduce((sum, p) => sum + p[k]!, 0) / flat.length) as [number, number];

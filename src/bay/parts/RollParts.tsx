@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { RollFigures } from '@/bay/model/rollFigures';
 import { path, type Flat, type Sheet } from '@/bay/views/projection';
 import type { Point } from '@/core/geometry/vector';
@@ -7,13 +8,13 @@ const TURNS = 7;
 const STOP_WIDTH = 42;
 
 /** Springs, shocks, sway bar and its end links, as they stand. */
-export function RollParts({ sheet, parts }: { sheet: Sheet; parts: RollFigures }) {
+export const RollParts = memo(function RollParts({ sheet, parts }: { sheet: Sheet; parts: RollFigures }) {
   const { bar, links, springs, shocks, stops } = parts;
   const flat = (line: readonly Point[]) => line.map(sheet.at);
   return (
     <g className="roll-parts">
-      {springs.map(({ kind, line, od }, i) => (
-        <SpringShape key={i} kind={kind} half={(od / 2) * sheet.k} ends={flat(line) as [Flat, Flat]} />
+      {springs.map((spring, i) => (
+        <SpringShape key={i} sheet={sheet} spring={spring} />
       ))}
       {shocks.map((line, i) => (
         <path key={i} className="shape shock" d={path(flat(line))} />
@@ -45,12 +46,15 @@ export function RollParts({ sheet, parts }: { sheet: Sheet; parts: RollFigures }
       ))}
     </g>
   );
-}
+});
+
+type SpringProps = { sheet: Sheet; spring: RollFigures['springs'][number] };
 
 /** A coil as the zigzag that every draughtsman draws, a bag as a box; end on, either is a ring. */
-type SpringProps = { kind: 'coil' | 'air'; half: number; ends: [Flat, Flat] };
-
-function SpringShape({ kind, half, ends: [a, b] }: SpringProps) {
+const SpringShape = memo(function SpringShape({ sheet, spring }: SpringProps) {
+  const { kind, od, line } = spring;
+  const [a, b] = line.map(sheet.at) as [Flat, Flat];
+  const half = (od / 2) * sheet.k;
   const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
   if (length < half) return <circle className="shape spring" cx={a[0]} cy={a[1]} r={half} />;
   const [ux, uy] = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
@@ -69,4 +73,4 @@ function SpringShape({ kind, half, ends: [a, b] }: SpringProps) {
     at(0.08 + (0.84 * (i + 0.5)) / TURNS, i % 2 ? 1 : -1),
   );
   return <path className="shape spring" d={path([at(0, 0), at(0.08, 0), ...turns, at(0.92, 0), at(1, 0)])} />;
-}
+});

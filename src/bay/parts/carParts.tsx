@@ -1,8 +1,7 @@
 import { curveCatmullRom, line, polygonHull } from 'd3';
 import { memo } from 'react';
-import type { Bar, BayModel, Figure, GhostFigure } from '@/bay/model/bayModel';
-import { LINK_ENDS } from '@/core/job/made/parts';
-import { path, samePlaces, type Flat, type Sheet } from '@/bay/views/projection';
+import type { BayModel, Figure } from '@/bay/model/bayModel';
+import { path, type Flat, type Sheet } from '@/bay/views/projection';
 import type { Point } from '@/core/geometry/vector';
 import { toDegrees } from '@/core/geometry/angle';
 import { SIDES } from '@/core/geometry/side';
@@ -23,33 +22,29 @@ function Tube({ a, b, width, className }: { a: Flat; b: Flat; width: number; cla
   return <path className={className} d={`${path(corners)}Z`} />;
 }
 
-/** Both tyres, as the view sees them, upright on the axle's ends. */
-export function Tyres({
-  sheet,
-  model,
-  figure,
-  className,
-}: {
+type TyresProps = {
   sheet: Sheet;
-  model: BayModel;
-  figure: GhostFigure;
+  wheels: Figure['wheels'];
+  radius: number;
+  width: number;
   className: string;
-}) {
+};
+
+/** Both tyres, as the view sees them, upright on the axle's ends. */
+export const Tyres = memo(function Tyres({ sheet, wheels, radius, width, className }: TyresProps) {
   const { k } = sheet;
   // A ghost that stays on its pixel while a mount is dragged does not have to be painted again.
   const digits = className === 'ghost' ? 0 : 2;
-  const [w, h] = [model.tireWidth * k, 2 * model.tireRadius * k];
+  const [w, h] = [width * k, 2 * radius * k];
   if (sheet.view === 'side') {
-    const [x, y] = sheet.at(figure.wheels.left);
-    return (
-      <circle className={className} cx={x.toFixed(digits)} cy={y.toFixed(digits)} r={model.tireRadius * k} />
-    );
+    const [x, y] = sheet.at(wheels.left);
+    return <circle className={className} cx={x.toFixed(digits)} cy={y.toFixed(digits)} r={radius * k} />;
   }
-  const tilt = leanOf(sheet, figure);
+  const tilt = leanOf(sheet, wheels);
   return (
     <>
       {SIDES.map((side) => {
-        const [x, y] = sheet.at(figure.wheels[side]);
+        const [x, y] = sheet.at(wheels[side]);
         const grooves = sheet.view === 'rear' && className === 'zinc' ? [-0.3, -0.1, 0.1, 0.3] : [];
         return (
           <g
@@ -63,11 +58,11 @@ export function Tyres({
       })}
     </>
   );
-}
+});
 
 /** The axle's own tilt on the screen, degrees: roll from behind, steer from above. */
-function leanOf(sheet: Sheet, figure: GhostFigure): number {
-  const [a, b] = [sheet.at(figure.wheels.left), sheet.at(figure.wheels.right)];
+function leanOf(sheet: Sheet, wheels: Figure['wheels']): number {
+  const [a, b] = [sheet.at(wheels.left), sheet.at(wheels.right)];
   return toDegrees(Math.atan2(b[1] - a[1], b[0] - a[0]));
 }
 
@@ -93,12 +88,12 @@ export function Axle({ sheet, model, figure }: { sheet: Sheet; model: BayModel; 
 const outline = (flat: Flat[]): string =>
   `M${(polygonHull(flat) ?? flat).map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join('L')}Z`;
 
-/** A bar along its path, drawn at its true diameter but never too thin to see. */
-type BarLineProps = { sheet: Sheet; bar: Bar; className?: string };
+type BarLineProps = { sheet: Sheet; points: Point[]; od: number; className?: string };
 
-export const BarLine = memo(function BarLine({ sheet, bar, className = 'bar' }: BarLineProps) {
-  const flat = bar.path.map(sheet.at);
-  const width = Math.max(4, bar.od * sheet.k);
+/** A bar along its path, drawn at its true diameter but never too thin to see. */
+export const BarLine = memo(function BarLine({ sheet, points, od, className = 'bar' }: BarLineProps) {
+  const flat = points.map(sheet.at);
+  const width = Math.max(4, od * sheet.k);
   return (
     <>
       {flat.slice(1).map((b, i) => (
@@ -106,11 +101,7 @@ export const BarLine = memo(function BarLine({ sheet, bar, className = 'bar' }: 
       ))}
     </>
   );
-}, barsAlike);
-
-function barsAlike(a: BarLineProps, b: BarLineProps): boolean {
-  return a.sheet.key === b.sheet.key && a.bar.od === b.bar.od && samePlaces(a.bar.path, b.bar.path);
-}
+});
 
 export function Ghost({ sheet, from, to }: { sheet: Sheet; from: Point; to: Point }) {
   const [a, b] = [sheet.at(from), sheet.at(to)];
@@ -131,14 +122,16 @@ export function Floor({ sheet, from, to }: { sheet: Sheet; from: Point; to: Poin
   );
 }
 
+type ShapesProps = { sheet: Sheet } & Pick<Figure, 'shapes' | 'dragLink' | 'shaft'>;
+
 /** Arms, leaves and cranks, as lines from joint to joint; a leaf bows through its seat. */
-export function Shapes({ sheet, figure }: { sheet: Sheet; figure: Figure }) {
+export const Shapes = memo(function Shapes({ sheet, shapes, dragLink, shaft }: ShapesProps) {
   const bow = line().curve(curveCatmullRom);
   return (
     <g>
-      {figure.dragLink && <path className="shape drag-link" d={path(figure.dragLink.map(sheet.at))} />}
-      {figure.shaft && sheet.view !== 'rear' && <Shaft sheet={sheet} shaft={figure.shaft} />}
-      {figure.shapes.flatMap((shape) =>
+      {dragLink && <path className="shape drag-link" d={path(dragLink.map(sheet.at))} />}
+      {shaft && sheet.view !== 'rear' && <Shaft sheet={sheet} shaft={shaft} />}
+      {shapes.flatMap((shape) =>
         shape.lines.map((points, i) => {
           const flat = points.map(sheet.at);
           const d = shape.kind === 'leaf' ? (bow(flat) ?? '') : path(flat);
@@ -147,7 +140,7 @@ export function Shapes({ sheet, figure }: { sheet: Sheet; figure: Figure }) {
       )}
     </g>
   );
-}
+});
 
 /** The driveshaft between its joints, and the yokes it turns in. */
 function Shaft({ sheet, shaft }: { sheet: Sheet; shaft: NonNullable<Figure['shaft']> }) {
@@ -166,14 +159,20 @@ function Shaft({ sheet, shaft }: { sheet: Sheet; shaft: NonNullable<Figure['shaf
   );
 }
 
+type PlatesProps = { sheet: Sheet; plates: Figure['plates']; of?: string };
+
 /** The plates of brackets as they are cut: all of them, or those of one bar. */
-export function Plates({ sheet, figure, of }: { sheet: Sheet; figure: Figure; of?: string }) {
-  const drawn = figure.plates.filter(({ member }) => of === undefined || member === of);
-  return LINK_ENDS.map((end) => (
-    <path
-      key={end}
-      className={`${end === 'axle' ? 'zinc' : 'oxide'} plate`}
-      d={drawn.flatMap(({ on, outline }) => (on === end ? `${path(outline.map(sheet.at))}Z` : [])).join('')}
-    />
-  ));
-}
+export const Plates = memo(function Plates({ sheet, plates, of }: PlatesProps) {
+  return plates.map(
+    ({ member, on, outline }, i) =>
+      (of === undefined || member === of) && <Plate key={i} sheet={sheet} on={on} outline={outline} />,
+  );
+});
+
+type PlateProps = { sheet: Sheet } & Pick<Figure['plates'][number], 'on' | 'outline'>;
+
+const Plate = memo(function Plate({ sheet, on, outline }: PlateProps) {
+  return (
+    <path className={`${on === 'axle' ? 'zinc' : 'oxide'} plate`} d={`${path(outline.map(sheet.at))}Z`} />
+  );
+});

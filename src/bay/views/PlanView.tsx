@@ -41,7 +41,13 @@ export function PlanBody({ sheet, model }: { sheet: Sheet; model: BayModel }) {
           y2={sheet.at([-behind, 0, 0])[1]}
         />
       </g>
-      <Tyres sheet={sheet} model={model} figure={model.now} className="zinc" />
+      <Tyres
+        sheet={sheet}
+        wheels={model.now.wheels}
+        radius={model.tireRadius}
+        width={model.tireWidth}
+        className="zinc"
+      />
       <Axle sheet={sheet} model={model} figure={model.now} />
     </>
   );
@@ -54,15 +60,15 @@ export function PlanWork({ sheet, model, bar, tape, movable, figures, layers }: 
   return (
     <g>
       {layers.swept && <Swept sheet={sheet} model={model} />}
-      <Plates sheet={sheet} figure={model.now} />
-      <Shapes sheet={sheet} figure={model.now} />
+      <Plates sheet={sheet} plates={model.now.plates} />
+      <Shapes sheet={sheet} shapes={model.now.shapes} dragLink={model.now.dragLink} shaft={model.now.shaft} />
       {model.now.bars
         .filter((b) => b.id !== bar?.id)
         .map((b) => (
-          <BarLine key={b.id} sheet={sheet} bar={b} className="bar link" />
+          <BarLine key={b.id} sheet={sheet} points={b.path} od={b.od} className="bar link" />
         ))}
       {now && up && <Ghost sheet={sheet} from={now.chassis} to={up.axle} />}
-      {now && <BarLine sheet={sheet} bar={now} />}
+      {now && <BarLine sheet={sheet} points={now.path} od={now.od} />}
       {bar &&
         figures === 'mounts' &&
         (['chassis', 'axle'] as const).map((end) => (
@@ -71,9 +77,9 @@ export function PlanWork({ sheet, model, bar, tape, movable, figures, layers }: 
       <RollParts sheet={sheet} parts={model.now.roll} />
       <Things sheet={sheet} things={model.things} tape={tape} movable={movable === 'room'} />
       <Built sheet={sheet} built={model.built} />
-      <Mounts sheet={sheet} figure={model.now} tape={tape} movable={movable} />
+      <Mounts sheet={sheet} mounts={model.now.mounts} tape={tape} movable={movable} />
       {movable === 'sway' && <BarHandles sheet={sheet} tape={tape} />}
-      <Forces sheet={sheet} figure={model.now} tape={tape} />
+      <Forces sheet={sheet} bars={model.now.bars} tape={tape} />
     </g>
   );
 }

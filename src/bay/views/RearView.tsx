@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Spread } from '@/core/choose/spread';
 import type { Tape } from '@/core/units/tape';
 import { useJobPart } from '@/store/jobStore';
@@ -33,7 +34,13 @@ export function RearBody({ sheet, model }: { sheet: Sheet; model: BayModel }) {
     <>
       <Floor sheet={sheet} from={[0, half(model), 0]} to={[0, -half(model), 0]} />
       <Centreline sheet={sheet} top={topOf(model)} />
-      <Tyres sheet={sheet} model={model} figure={model.now} className="zinc" />
+      <Tyres
+        sheet={sheet}
+        wheels={model.now.wheels}
+        radius={model.tireRadius}
+        width={model.tireWidth}
+        className="zinc"
+      />
       <Rails sheet={sheet} model={model} />
       <Axle sheet={sheet} model={model} figure={model.now} />
     </>
@@ -48,18 +55,27 @@ export function RearWork({ sheet, model, bar, tape, movable, figures, layers }: 
     <g>
       {[bump, droop].map(
         (figure, i) =>
-          figure && <Tyres key={i} sheet={sheet} model={model} figure={figure} className="ghost" />,
+          figure && (
+            <Tyres
+              key={i}
+              sheet={sheet}
+              wheels={figure.wheels}
+              radius={model.tireRadius}
+              width={model.tireWidth}
+              className="ghost"
+            />
+          ),
       )}
-      <Plates sheet={sheet} figure={model.now} of={now?.id} />
+      <Plates sheet={sheet} plates={model.now.plates} of={now?.id} />
       {layers.swept && <Swept sheet={sheet} model={model} />}
       {now &&
         [bump, droop, leftUp].map(
           (figure, i) =>
             figure && <Ghost key={i} sheet={sheet} from={now.chassis} to={lateral(figure)!.axle} />,
         )}
-      <Shapes sheet={sheet} figure={model.now} />
+      <Shapes sheet={sheet} shapes={model.now.shapes} dragLink={model.now.dragLink} shaft={model.now.shaft} />
       {(now ? [now] : model.now.bars).map((b) => (
-        <BarLine key={b.id} sheet={sheet} bar={b} />
+        <BarLine key={b.id} sheet={sheet} points={b.path} od={b.od} />
       ))}
       <RollParts sheet={sheet} parts={model.now.roll} />
       <Things sheet={sheet} things={model.things} tape={tape} movable={movable === 'room'} />
@@ -70,10 +86,10 @@ export function RearWork({ sheet, model, bar, tape, movable, figures, layers }: 
       )}
       <Holes sheet={sheet} holes={model.holes} />
       <Built sheet={sheet} built={model.built} />
-      <Mounts sheet={sheet} figure={model.now} tape={tape} movable={movable} />
-      <RollCentre sheet={sheet} model={model} tape={tape} above={figures === 'car'} />
+      <Mounts sheet={sheet} mounts={model.now.mounts} tape={tape} movable={movable} />
+      <RollCentre sheet={sheet} at={model.rollCentre} tape={tape} above={figures === 'car'} />
       {movable === 'sway' && <BarHandles sheet={sheet} tape={tape} />}
-      <Forces sheet={sheet} figure={model.now} tape={tape} />
+      <Forces sheet={sheet} bars={model.now.bars} tape={tape} />
     </g>
   );
 }
@@ -190,21 +206,13 @@ function useRollCentreSpread(): Spread | null {
   );
 }
 
+type RollCentreProps = { sheet: Sheet; at: BayModel['rollCentre']; tape: Tape; above: boolean };
+
 /** @param above its words stand over it, out of the way of heights that are measured under it */
-function RollCentre({
-  sheet,
-  model,
-  tape,
-  above,
-}: {
-  sheet: Sheet;
-  model: BayModel;
-  tape: Tape;
-  above: boolean;
-}) {
+const RollCentre = memo(function RollCentre({ sheet, at, tape, above }: RollCentreProps) {
   const spread = useRollCentreSpread();
-  if (!model.rollCentre) return null;
-  const { height, least, most, guessed } = model.rollCentre;
+  if (!at) return null;
+  const { height, least, most, guessed } = at;
   const [x, y] = sheet.at([0, 0, height]);
   const [low, high] = [sheet.at([0, 0, least])[1], sheet.at([0, 0, most])[1]];
   return (
@@ -232,4 +240,4 @@ function RollCentre({
       />
     </g>
   );
-}
+});

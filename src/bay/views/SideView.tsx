@@ -32,7 +32,13 @@ export function SideBody({ sheet, model }: { sheet: Sheet; model: BayModel }) {
   return (
     <>
       <Floor sheet={sheet} from={[ahead, 0, 0]} to={[-behind, 0, 0]} />
-      <Tyres sheet={sheet} model={model} figure={model.now} className="zinc" />
+      <Tyres
+        sheet={sheet}
+        wheels={model.now.wheels}
+        radius={model.tireRadius}
+        width={model.tireWidth}
+        className="zinc"
+      />
       {[0, model.rails[0]!.height].map((h) => {
         const height = model.rails[0]!.underside + h;
         const [a, b] = [sheet.at([ahead, 0, height]), sheet.at([-behind, 0, height])];
@@ -48,23 +54,45 @@ export function SideWork({ sheet, model, tape, movable, layers }: WorkProps) {
   return (
     <g>
       {[model.ghosts.bump, model.ghosts.droop].map(
-        (f, i) => f && <Tyres key={i} sheet={sheet} model={model} figure={f} className="ghost" />,
+        (f, i) =>
+          f && (
+            <Tyres
+              key={i}
+              sheet={sheet}
+              wheels={f.wheels}
+              radius={model.tireRadius}
+              width={model.tireWidth}
+              className="ghost"
+            />
+          ),
       )}
       {layers.swept && <Swept sheet={sheet} model={model} />}
-      {layers.lines && <LinesOfPull sheet={sheet} model={model} />}
-      {layers.lines && <RollAxis sheet={sheet} model={model} />}
-      <Plates sheet={sheet} figure={model.now} />
-      <Shapes sheet={sheet} figure={model.now} />
+      {layers.lines && (
+        <LinesOfPull
+          sheet={sheet}
+          centre={model.instantCentre}
+          travel={model.instantCentrePath}
+          bars={model.now.bars}
+        />
+      )}
+      {layers.lines && <RollAxis sheet={sheet} rollCentre={model.rollCentre} slope={model.rollAxisSlope} />}
+      <Plates sheet={sheet} plates={model.now.plates} />
+      <Shapes sheet={sheet} shapes={model.now.shapes} dragLink={model.now.dragLink} shaft={model.now.shaft} />
       {model.now.bars.map((b) => (
-        <BarLine key={b.id} sheet={sheet} bar={b} className="bar link" />
+        <BarLine key={b.id} sheet={sheet} points={b.path} od={b.od} className="bar link" />
       ))}
       <RollParts sheet={sheet} parts={model.now.roll} />
       <Things sheet={sheet} things={model.things} tape={tape} movable={movable === 'room'} />
       <Holes sheet={sheet} holes={model.holes} />
       <Built sheet={sheet} built={model.built} />
-      <Mounts sheet={sheet} figure={model.now} tape={tape} movable={movable === 'bar' ? 'none' : movable} />
+      <Mounts
+        sheet={sheet}
+        mounts={model.now.mounts}
+        tape={tape}
+        movable={movable === 'bar' ? 'none' : movable}
+      />
       {movable === 'sway' && <BarHandles sheet={sheet} tape={tape} />}
-      <Forces sheet={sheet} figure={model.now} tape={tape} />
+      <Forces sheet={sheet} bars={model.now.bars} tape={tape} />
     </g>
   );
 }

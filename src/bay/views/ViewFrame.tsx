@@ -85,7 +85,7 @@ export function Clip({ id, box, children }: { id: string; box: Box; children: Re
   );
 }
 
-export function Title({ box, name, note }: { box: Box; name: string; note: string }) {
+export const Title = memo(function Title({ box, name, note }: { box: Box; name: string; note: string }) {
   return (
     <g className="view-title">
       <rect {...box} />
@@ -97,4 +97,4 @@ export function Title({ box, name, note }: { box: Box; name: string; note: strin
       </text>
     </g>
   );
-}
+});

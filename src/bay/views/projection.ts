@@ -54,10 +54,6 @@ export type Sheet = {
   key: string;
 };
 
-/** Whether two lists of points are the same places. */
-export const samePlaces = (a: readonly Point[], b: readonly Point[]): boolean =>
-  a.length === b.length && a.every((p, i) => p.every((v, k) => v === b[i]![k]));
-
 /** Fits an extent (mm, projected) into a box without distortion, centred, then zooms about the middle of the box. */
 export function fit(view: ViewName, box: Box, extent: Extent, zoom: Zoom): Sheet {
   const width = extent.right - extent.left;
@@ -75,6 +71,15 @@ export function fit(view: ViewName, box: Box, extent: Extent, zoom: Zoom): Sheet
       return [across(u), down(v)];
     },
     toMm: (px) => px / k,
-    key: [view, k, across(0), down(0), box.width, box.height].join(),
+    key: [view, k, across(0), down(0), ...Object.values(box)].join(),
+  };
+}
+
+/** A memory of the last sheet of each view, which is given again while nothing would land on other pixels. */
+export function sheetKeeper(): (now: Sheet) => Sheet {
+  const last: Partial<Record<ViewName, Sheet>> = {};
+  return (now) => {
+    const before = last[now.view];
+    return before?.key === now.key ? before : (last[now.view] = now);
   };
 }
