@@ -4,6 +4,7 @@ import { shallow } from 'zustand/shallow';
 import { lateralBarOf } from '@/core/rig/roles';
 import type { LocateResult } from '@/core/locate/types';
 import { useDragged, useJobStore } from '@/store/jobStore';
+import { isReadAsBuilt, jobRead, useReading } from '@/store/reading';
 import { useViewport, type ViewName } from '@/store/viewport';
 import { usePreferences } from '@/store/preferences';
 import { answerHoldsFor, useLocate } from '@/workers/locate';
@@ -114,9 +115,11 @@ export function Bay({ movable, figures, forces }: Props) {
 function useDrawn(): { job: Job; result: LocateResult | null } {
   const answered = useLocate();
   const stale = useHealth(isStale);
-  const newer = useJobStore(({ job }) => {
+  const asBuilt = useReading(isReadAsBuilt);
+  const newer = useJobStore(({ job: drawn }) => {
+    const job = jobRead(drawn!, asBuilt);
     if (job === answered.job) return null;
-    return stale || job!.id !== answered.job?.id || answerHoldsFor(job!) ? job : null;
+    return stale || job.id !== answered.job?.id || answerHoldsFor(job) ? job : null;
   });
   const job = newer ?? answered.job!;
   return { job, result: job.id === answered.resultId && !stale ? answered.result : null };

@@ -1,16 +1,18 @@
 'use client';
 import { Button } from 'antd';
-import { lazy, useEffect, useRef, useState } from 'react';
+import { lazy, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { StationId } from '@/core/bench/stationIds';
 import { Bay } from '@/bay/Bay';
 import type { Figures } from '@/bay/views/shownFigures';
 import type { Movable } from '@/bay/handles/Mounts';
 import type { Job } from '@/core/job/jobSchema';
 import { useInstruments } from '@/store/instruments';
-import { showDragged, useDragged, useJobPart, useJobStore } from '@/store/jobStore';
+import { jobOnBench, showDragged, useDragged, useJobPart, useJobStore } from '@/store/jobStore';
+import { isReadAsBuilt, useReading } from '@/store/reading';
 import { useRocker } from '@/store/rocker';
 import type { RollPart } from '@/core/roll/analyse';
 import { usePreferences, type LocatePart } from '@/store/preferences';
+import { BuiltReading } from '@/ui/shell/BuiltReading';
 import { Masthead } from '@/ui/shell/Masthead';
 import { Opened } from '@/ui/Opened';
 import { Opening } from '@/ui/Opening';
@@ -72,6 +74,7 @@ export function Bench() {
   const focus = usePreferences((s) => s.focus);
   const part = usePreferences((s) => s.roll);
   const gauges = useInstruments((s) => s.on);
+  const asBuilt = useReading(isReadAsBuilt);
   const [open, setOpen] = useState<'help' | 'find' | null>(null);
   const go = (id: typeof station) => goTo(jobId, id);
 
@@ -81,6 +84,7 @@ export function Bench() {
     help: () => setOpen('help'),
   });
 
+  useLayoutEffect(() => useReading.setState({ station }), [station]);
   useEffect(fetchTheRest, []);
   useEffect(askTheWorker, []);
   useEffect(askUncertaintyAtRest, []);
@@ -102,7 +106,7 @@ export function Bench() {
       <TapeStrip stations={stations} current={station} onGo={go} />
       <section className="bay-side no-print" aria-label="Drawing">
         <Bay
-          movable={movableAt(station, focus, part)}
+          movable={asBuilt ? 'none' : movableAt(station, focus, part)}
           figures={station === 'locate' && focus !== 'bar' ? 'none' : FIGURES[station]}
           forces={station === 'locate' && focus === 'forces'}
         />
@@ -111,6 +115,7 @@ export function Bench() {
       <main className={`bench-card at-${station}`} key={station} ref={card}>
         <FromBefore />
         <Standing station={station} />
+        <BuiltReading station={station} />
         <Opening>
           <Card />
           <Next station={station} onGo={go} />
@@ -136,7 +141,7 @@ export function Bench() {
 function askTheWorker(): () => void {
   const atRoll = () => parseRoute(window.location.hash).station === 'roll';
   const ask = () => {
-    const job = useDragged.getState().job ?? useJobStore.getState().job;
+    const job = useDragged.getState().job ?? jobOnBench();
     if (job) void askLocate({ job, rocker: useRocker.getState() });
   };
   ask();
@@ -156,6 +161,7 @@ function askTheWorker(): () => void {
       if (job && !(atRoll() && answerHoldsFor(job))) ask();
     }),
     useRocker.subscribe(ask),
+    useReading.subscribe((now, before) => isReadAsBuilt(now) !== isReadAsBuilt(before) && ask()),
     useLocate.subscribe(({ job }) => {
       if (job && !atRoll()) showDragged(job);
     }),
@@ -195,7 +201,7 @@ function onceStill(ms: number, act: (job: Job) => void): () => void {
   const wait = () => {
     clearTimeout(timer);
     timer = setTimeout(() => {
-      const { job } = useJobStore.getState();
+      const job = jobOnBench();
       if (job && !useDragged.getState().job) act(job);
     }, ms);
   };
@@ -203,6 +209,7 @@ function onceStill(ms: number, act: (job: Job) => void): () => void {
   const off = [
     useJobStore.subscribe((now, before) => now.job !== before.job && wait()),
     useDragged.subscribe(({ job }) => !job && wait()),
+    useReading.subscribe((now, before) => isReadAsBuilt(now) !== isReadAsBuilt(before) && wait()),
   ];
   return () => {
     off.forEach((stop) => stop());

@@ -8,6 +8,7 @@ import { jobFault } from '@/core/job/file';
 import { without } from '@/core/job/edits/omit';
 import { say } from './notices';
 import { madeToFit, sameStored } from './merging/merge';
+import { isReadAsBuilt, jobRead, refuseAsBuilt, useReading } from './reading';
 
 /** Whether the job is stored; why not, where it could not be. */
 type SaveState =
@@ -62,6 +63,10 @@ export function endAct(): void {
  * made, and said.
  */
 export function edit(change: (job: Job) => Job): void {
+  if (isReadAsBuilt()) {
+    refuseAsBuilt();
+    return;
+  }
   const dragged = useDragged.getState().job;
   if (dragged) {
     useDragged.setState({ job: change(dragged) });
@@ -105,9 +110,16 @@ export function enter(field: string, text: string | null, change: (job: Job) => 
   });
 }
 
-/** The job on the bench; only for what runs while one is there. */
+/** The job on the bench, as it is read; only for what runs while one is there. */
 export function useJob(): Job {
-  return useJobStore((s) => s.job)!;
+  const asBuilt = useReading(isReadAsBuilt);
+  return useJobStore((s) => jobRead(s.job!, asBuilt));
+}
+
+/** The same, asked once. */
+export function jobOnBench(): Job | null {
+  const { job } = useJobStore.getState();
+  return job && jobRead(job);
 }
 
 /**
@@ -115,7 +127,8 @@ export function useJob(): Job {
  * at every asking must be alike in each of its keys; one with a list made anew within it would be drawn for ever.
  */
 export function useJobPart<T>(part: (job: Job) => T): T {
-  return useJobStore(useShallow((s) => part(s.job!)));
+  const asBuilt = useReading(isReadAsBuilt);
+  return useJobStore(useShallow((s) => part(jobRead(s.job!, asBuilt))));
 }
 
 /** What can be undone and done again: the states before the job as it is, the earliest first, and those after it. */
@@ -149,12 +162,12 @@ export function bringIn({ job, drafts }: { job: Job; drafts: Drafts }, into: (st
 /**
  * Edits between the two count as one step of undo: a drag, not every place it passed.
  *
- * @returns what ends it; null while another is going on, as with a second finger
+ * @returns what ends it; null while another is going on, as with a second finger, or while the car is read as it was built
  */
 export function beginGesture(): (() => void) | null {
   const before = useJobStore.getState().job;
   endAct();
-  if (!before || useDragged.getState().job) return null;
+  if (!before || useDragged.getState().job || isReadAsBuilt()) return null;
   history().pause();
   useDragged.setState({ job: before });
   return () => {

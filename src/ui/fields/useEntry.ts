@@ -3,6 +3,7 @@ import { InputError } from '@/core/rig/read';
 import type { ToolName } from '@/core/survey/quantities/tools';
 import { dropTarget } from '@/store/instruments';
 import { setDraft, useJobStore } from '@/store/jobStore';
+import { useReading } from '@/store/reading';
 
 export type Read<T> = { ok: true; value: T; text: string } | { ok: false; message: string };
 
@@ -35,8 +36,10 @@ export function useEntry<T>({ field, shown, read, onEnter, onClear, onNothing }:
     setDraft(field, text);
     if (!result.ok) return;
     try {
+      const { refused } = useReading.getState();
       onEnter(result.value, result.text, by);
-      setDraft(field, null);
+      if (useReading.getState().refused === refused) setDraft(field, null);
+      else setRefusal('Kept as typed: go back to “As drawn” to change the car.');
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       setRefusal(`${error.expected}.`);

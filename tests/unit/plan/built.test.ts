@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { lookAt } from '@/core/advice/look';
-import { builtJob, builtOff, BUILT_AXES, withBuilt, withBuiltAsDesigned } from '@/core/built/asBuilt';
+import { builtOff } from '@/core/built/asBuilt';
+import { builtJob, BUILT_AXES, withBuilt, withBuiltAsDesigned } from '@/core/built/builtEyes';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
 import { LINK_ENDS } from '@/core/job/made/parts';

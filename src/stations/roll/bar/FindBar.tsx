@@ -4,7 +4,7 @@ import { memo, useState } from 'react';
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import type { Candidate, Found } from '@/core/swaybar/stockSearch';
 import { formatDecimal, formatLength, sayLength } from '@/core/units/length';
-import { useAtRest, useJobPart, useJobStore } from '@/store/jobStore';
+import { useAtRest, useJobPart, jobOnBench } from '@/store/jobStore';
 import { putBar } from '@/store/edits/rollEdits';
 import { LengthField } from '@/ui/fields/LengthField';
 import { NumberField } from '@/ui/fields/NumberField';
@@ -39,7 +39,7 @@ const Search = memo(function Search({ bar, rollRate, even }: Props) {
       ? rollRate + even
       : null;
   async function look() {
-    const { job } = useJobStore.getState();
+    const job = jobOnBench();
     if (aim === null || !job) return;
     setSearch('going');
     const outcome = await searchBars({ ...job, roll: { ...job.roll, bar } }, { rollRate: aim, ...arms });

@@ -8,7 +8,7 @@ import {
   withBuilt,
   withBuiltAsDesigned,
   type BuiltAxis,
-} from '@/core/built/asBuilt';
+} from '@/core/built/builtEyes';
 import { LINK_ENDS, type LinkEnd } from '@/core/job/made/parts';
 import type { LinkMember } from '@/core/rig/members/link';
 import { linksOf } from '@/core/rig/members/members';
