@@ -41,14 +41,15 @@ export function AsBuilt({ member }: { member: string }) {
   const job = useJob();
   const link = linksOf(job.rig).find(({ id }) => id === member);
   return link ? (
-    <section className="section no-print" data-part="as-built">
+    <section className="section" data-part="as-built">
       <h2>As built</h2>
-      <p className="hint">
+      <OnPaper link={link} />
+      <p className="hint no-print">
         Middle of each eye, measured again once it is welded. Beside it, as drawn. What was not measured is
         taken as drawn.
       </p>
       {LINK_ENDS.map((end) => (
-        <fieldset key={end} className="built-end">
+        <fieldset key={end} className="built-end no-print">
           <legend>{ENDS[end]}</legend>
           {BUILT_AXES.map((axis) => (
             <BuiltField key={axis} link={link} end={end} axis={axis} />
@@ -59,6 +60,48 @@ export function AsBuilt({ member }: { member: string }) {
     </section>
   ) : null;
 }
+
+/** On paper: where each eye is drawn, and where it came out, or a line to write that on. */
+function OnPaper({ link }: { link: LinkMember }) {
+  const job = useJob();
+  const rows = LINK_ENDS.flatMap((end) =>
+    BUILT_AXES.map((axis, k) => {
+      const raised = axis === 'up' ? raisedWhileSet(job, link, end) : 0;
+      const came = builtEye(job, link.id, end)[axis];
+      const say = (mm: number) => sayLength(Math.abs(mm + (raised ?? 0)), job.tape) + wayOf(axis, mm);
+      return {
+        of: `${ENDS[end]}, ${LABELS[axis]}${raised === null ? ', as at ride height' : ''}`,
+        drawn: say(link[end][k]!),
+        came: came === undefined ? '________' : say(came),
+      };
+    }),
+  );
+  return (
+    <table className="built-paper">
+      <thead>
+        <tr>
+          <th scope="col">Middle of the eye</th>
+          <th scope="col">Drawn</th>
+          <th scope="col">Built</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ of, drawn, came }) => (
+          <tr key={of}>
+            <th scope="row">{of}</th>
+            <td>{drawn}</td>
+            <td>{came}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+const wayOf = (axis: BuiltAxis, mm: number): string => {
+  const ways = WAYS[axis];
+  return ways ? ` ${ways[mm < 0 ? 1 : 0]}` : '';
+};
 
 type FieldProps = { link: LinkMember; end: LinkEnd; axis: BuiltAxis };
 

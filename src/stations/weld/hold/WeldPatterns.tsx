@@ -3,8 +3,11 @@ import { bracketOf } from '@/core/job/made/bracketParts';
 import { LINK_ENDS } from '@/core/job/made/parts';
 import { linksOf } from '@/core/rig/members/members';
 import { weldPattern, type WeldPattern } from '@/core/weld/weldPattern';
+import { bungWelds, type BungWeld } from '@/core/weld/endWeld';
 import { sayLength } from '@/core/units/length';
+import type { Tape } from '@/core/units/tape';
 import { useJob } from '@/store/jobStore';
+import { BungPicture } from './BungPicture';
 
 const END_WORDS = { chassis: 'Frame bracket', axle: 'Axle bracket' } as const;
 const WIDE = 360;
@@ -20,8 +23,9 @@ export function WeldPatterns({ member }: { member: string }) {
   const welded = LINK_ENDS.map((end) => ({ end, bracket: bracketOf(job, link, end) })).filter(
     ({ bracket }) => !bracket.bolted,
   );
+  const bungs = bungWelds(job, member);
   return (
-    <section className="section no-print" data-part="weld-patterns">
+    <section className="section" data-part="weld-patterns">
       {welded.map(({ end, bracket }) => {
         const pattern = weldPattern(bracket);
         return (
@@ -37,6 +41,14 @@ export function WeldPatterns({ member }: { member: string }) {
           </figure>
         );
       })}
+      {bungs.map((weld) => (
+        <figure key={weld.ends.join()} className="weld-pattern">
+          <figcaption>
+            <b>{bungsOf(weld)}:</b> {sayBung(weld, job.tape)}
+          </figcaption>
+          <BungPicture weld={weld} tape={job.tape} />
+        </figure>
+      ))}
       {welded.length > 0 && (
         <p className="hint">
           A bracket on a rail’s own edge, or on thin wall: backing plate, or plug welds through half-inch
@@ -46,6 +58,17 @@ export function WeldPatterns({ member }: { member: string }) {
     </section>
   );
 }
+
+const BUNG_ENDS = { frame: 'Bung at the frame end', axle: 'Bung at the axle end' } as const;
+const bungsOf = ({ ends }: BungWeld): string => (ends.length > 1 ? 'Both bungs' : BUNG_ENDS[ends[0]!]);
+
+const sayBung = ({ seam, plugs }: BungWeld, tape: Tape): string => {
+  const round = `seam all round, ${sayLength(seam, tape)}, in four quarters, each across from the one before`;
+  const through = plugs
+    ? `${plugs.count} plugs through the tube, across from each other, in ${sayLength(plugs.hole, tape)} holes ${sayLength(plugs.fromFace, tape)} from its face`
+    : 'too short in the tube for plugs';
+  return `${round}; ${through}. The rod end stays screwed in while it is welded and cools, and takes the heat off the thread; wound out and in again after it, else the thread is chased with a tap.`;
+};
 
 function Picture({ pattern: { runs, depth, plates } }: { pattern: WeldPattern }) {
   const x = (mm: number) => EDGE + (mm / depth) * (WIDE - 2 * EDGE);
