@@ -19,6 +19,7 @@ export function BuiltReading({ station }: { station: StationId }) {
   return (
     <div className={`built-reading ${asBuilt ? 'as-built' : ''}`} data-reading={asBuilt ? 'built' : 'drawn'}>
       <Segmented
+        block
         className="no-print"
         aria-label="What is read"
         options={WAYS}

@@ -26,7 +26,7 @@ export function BungPicture({ weld: { od, bung, plugs }, tape }: { weld: BungWel
       {plugs && (
         <>
           <circle className="plug" cx={face + plugs.fromFace * k} cy={middle} r={(plugs.hole / 2) * k} />
-          <text x={face + plugs.fromFace * k} y={TOP + high + 18} textAnchor="middle">
+          <text x={face} y={TOP + high + 18}>
             {sayLength(plugs.hole, tape)} hole, {sayLength(plugs.fromFace, tape)} from the face
           </text>
         </>
