@@ -31,7 +31,7 @@ const END = z.enum([
  * What may move: a mount along one direction (0 ahead, 1 left, 2 up), from where to where, mm, in steps; a mount with holes moves from hole
  * to hole. `alike`: its mirror image moves with it.
  */
-const freeSchema = z.strictObject({
+const freeMountSchema = z.strictObject({
   member: z.string().check(z.maxLength(60)),
   end: END,
   axis: z.union([z.literal(0), z.literal(1), z.literal(2)]),
@@ -40,7 +40,14 @@ const freeSchema = z.strictObject({
   step: z.optional(number.check(z.positive())),
   alike: z.optional(z.boolean()),
 });
-export type Free = z.infer<typeof freeSchema>;
+export type FreeMount = z.infer<typeof freeMountSchema>;
+
+/** The sway bar's end links move from hole to hole of its arms. */
+const freeHoleSchema = z.strictObject({ swayBar: z.literal('hole') });
+
+export type Free = FreeMount | z.infer<typeof freeHoleSchema>;
+
+export const isMount = (free: Free): free is FreeMount => 'member' in free;
 
 export const MOST_TARGETS = 12;
 export const MOST_FREE = 12;
@@ -53,7 +60,7 @@ const briefSchema = z.strictObject({
   format: z.literal('pellik.brief'),
   version: z.literal(1),
   targets: z.array(targetSchema).check(z.minLength(1), z.maxLength(MOST_TARGETS)),
-  free: z.array(freeSchema).check(z.minLength(1), z.maxLength(MOST_FREE)),
+  free: z.array(z.union([freeMountSchema, freeHoleSchema])).check(z.minLength(1), z.maxLength(MOST_FREE)),
   clear: z.optional(within(0, MOST_CLEAR)),
   seed: z.optional(z.int().check(z.minimum(0), z.maximum(2 ** 31))),
 });

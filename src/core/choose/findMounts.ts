@@ -1,27 +1,28 @@
 import { holesKey } from '@/core/job/made/bracketHoles';
 import type { Job } from '@/core/job/jobSchema';
 import { withMounts } from '@/core/job/edits/mounts';
+import { withRoll, withRollRig } from '@/core/job/edits/roll';
 import { InputError } from '@/core/rig/read';
 import { coordinateNow, withMount, type MountChange } from '@/core/rig/mounts';
 import { partnerOf } from '@/core/rig/roles';
 import { assemble } from '@/core/kinematics/mechanism';
 import { posesEverywhere, tightPlaces } from '@/core/locate/tightPlaces';
 import { locateInput, type Gap } from '@/core/locate/types';
-import type { Rig } from '@/core/rig/schema';
 import { division } from '@/core/units/tape';
-import type { Brief, Free, Target } from './brief';
+import { isMount, type Brief, type FreeMount, type Target } from './brief';
 import { chance, type Chance } from './chance';
 import { isHeld } from './figures';
 import { isOfCorner, cornerFigures, wantedFigures, type WantedFigures } from './wanted';
 import { isBetter, MET, missOf, paretoBest, wayOf, weighed, type InTheWay, type Weighed } from './ranking';
 
 /**
- * A place that was found: the mounts that move, the figures it comes to, and by how much each target is missed, none where it is met; where
+ * A place that was found: the mounts that move, and the hole of the sway bar where that may; the figures it comes to, and by how much each target is missed, none where it is met; where
  * it is tightest over the travel, and what then meets, or comes nearer than the room that is to be left: of what moves, and of what does not
  * now.
  */
 export type Answer = {
   changes: MountChange[];
+  hole: number | null;
   figures: WantedFigures;
   misses: number[];
   tightest: Gap | null;
@@ -45,11 +46,13 @@ export type FoundMounts = {
   tried: number;
 };
 
-/** What one thing that may move can be set to, mm, of one mount and, alike, of its mirror image. */
+/** What one thing that may move can be set to: a mount, mm, and, alike, its mirror image; or a hole of the sway bar, counted from the tip. */
 type Choice = {
   values: number[];
-  put: (rig: Rig, value: number) => Rig;
+  now: number;
+  put: (job: Job, value: number) => Job;
   changes: (value: number) => MountChange[];
+  isHole: boolean;
 };
 
 /** As many choices are all looked at; of more, some are, from several starts. */
@@ -79,7 +82,9 @@ export function findMounts(
   each: (share: number) => boolean | void = () => {},
 ): FoundMounts {
   if (!isHeld(job.rig)) throw new InputError('members', 'a motion of the axle that nothing holds');
-  const choices = brief.free.map((free, i) => choiceOf(job, free, i));
+  const choices = brief.free.map((free, i) =>
+    isMount(free) ? mountChoice(job, free, i) : holeChoice(job, i),
+  );
   const inCorner = brief.targets.findIndex(({ figure }) => isOfCorner(figure));
   if (inCorner >= 0 && cornerFigures(job).lean === null)
     throw new InputError(
@@ -94,7 +99,26 @@ export function findMounts(
   return { ...search.told(), exhaustive: exhaustive && !search.givenUp };
 }
 
-function choiceOf(job: Job, { member, end, axis, from, to, step, alike }: Free, i: number): Choice {
+/** The job with a place that was found. */
+export function withAnswer(job: Job, { changes, hole }: Pick<Answer, 'changes' | 'hole'>): Job {
+  const { bar } = job.roll;
+  const moved = withMounts(job, changes);
+  return hole === null || !bar ? moved : withRoll(moved, { bar: { ...bar, hole } });
+}
+
+function holeChoice({ roll: { bar } }: Job, i: number): Choice {
+  if (!bar?.hooked || bar.holes < 2)
+    throw new InputError(`free[${i}]`, 'a sway bar that is hooked up and has holes to choose between');
+  const put = (job: Job, hole: number): Job => {
+    const drilled = { ...bar, hole };
+    const rig = withRollRig(job.rig, { springs: null, shock: null, bar: drilled });
+    return { ...job, rig, roll: { ...job.roll, bar: drilled } };
+  };
+  const values = Array.from({ length: bar.holes }, (_, hole) => hole);
+  return { values, now: bar.hole, put, changes: () => [], isHole: true };
+}
+
+function mountChoice(job: Job, { member, end, axis, from, to, step, alike }: FreeMount, i: number): Choice {
   const at = { member, end, axis } as const;
   const now = coordinateNow(job.rig, at);
   if (now === undefined || !Number.isFinite(now))
@@ -116,7 +140,8 @@ function choiceOf(job: Job, { member, end, axis, from, to, step, alike }: Free, 
       ? [{ member: partner, end, axis, mm: other + (axis === 1 ? -1 : 1) * (mm - now) }]
       : []),
   ];
-  return { values, changes, put: (rig, mm) => changes(mm).reduce(withMount, rig) };
+  const put = (of: Job, mm: number): Job => ({ ...of, rig: changes(mm).reduce(withMount, of.rig) });
+  return { values, now, changes, put, isHole: false };
 }
 
 /** Steps of the tape from one place to another; both ends are told, or there is no end to them. */
@@ -191,9 +216,7 @@ class Search {
     }
   }
 
-  private nearestNow({ values, changes }: Choice): number {
-    const [change] = changes(values[0]!);
-    const now = coordinateNow(this.job.rig, change!)!;
+  private nearestNow({ values, now }: Choice): number {
     return values.reduce((best, v, k) => (Math.abs(v - now) < Math.abs(values[best]! - now) ? k : best), 0);
   }
 
@@ -222,8 +245,8 @@ class Search {
     const key = at.join(' ');
     const known = this.seen.get(key);
     if (known !== undefined) return known;
-    const rig = this.choices.reduce((r, { put, values }, k) => put(r, values[at[k]!]!), this.job.rig);
-    const figures = wantedFigures(this.job, rig, this.inCorner);
+    const car = this.choices.reduce((j, { put, values }, k) => put(j, values[at[k]!]!), this.job);
+    const figures = wantedFigures(car, this.inCorner);
     const tried = figures && { at, figures, ...weighed(this.targets, figures) };
     this.seen.set(key, tried);
     return tried;
@@ -260,12 +283,15 @@ class Search {
 
   private work({ at }: Tried): Answer | null {
     const changes = this.choices.flatMap(({ changes: of, values }, k) => of(values[at[k]!]!));
-    const job = withMounts(this.job, changes);
-    const figures = wantedFigures(job, job.rig, true);
+    const k = this.choices.findIndex(({ isHole }) => isHole);
+    const hole = k < 0 ? null : this.choices[k]!.values[at[k]!]!;
+    const job = withAnswer(this.job, { changes, hole });
+    const figures = wantedFigures(job, true);
     if (!figures) return null;
     const near = this.nearIn(job);
     return {
       changes,
+      hole,
       figures,
       misses: this.targets.map((target) => missOf(target, figures)),
       tightest: near.tightest,

@@ -2,7 +2,6 @@ import type { Job } from '@/core/job/jobSchema';
 import { drivenTravel } from '@/core/job/jobValues';
 import { motionOf } from '@/core/kinematics/smallMotions';
 import { orNone } from '@/core/rig/read';
-import type { Rig } from '@/core/rig/schema';
 import { rollInput } from '@/core/roll/input';
 import { setUpOf } from '@/core/roll/setUp';
 import { FIGURES, figuresOf, type Figures } from './figures';
@@ -24,17 +23,17 @@ const AT_RIDE = { left: 0, right: 0 };
 const UNTOLD: CornerFigures = { lean: null, frontShare: null };
 
 /** A car in its corner; null each without its springs, its weights or the other end, and where it goes over. */
-export function cornerFigures(job: Job, rig: Rig = job.rig): CornerFigures {
-  const car = orNone(() => setUpOf(rollInput({ ...job, rig }, AT_RIDE), motionOf(rig)))?.car;
+export function cornerFigures(job: Job): CornerFigures {
+  const car = orNone(() => setUpOf(rollInput(job, AT_RIDE), motionOf(job.rig)))?.car;
   return car?.corner ? { lean: car.corner.rollDeg, frontShare: car.corner.frontShare } : UNTOLD;
 }
 
 /**
- * The figures of a job with a rig of its own; null where its members cannot be put together, or do not reach the ends of its travel.
+ * The figures of a job; null where its members cannot be put together, or do not reach the ends of its travel.
  *
  * @param corner whether what it does in the corner is asked too, which takes several times as long
  */
-export function wantedFigures(job: Job, rig: Rig, corner: boolean): WantedFigures | null {
-  const figures = figuresOf(rig, drivenTravel(job));
-  return figures && { ...figures, ...(corner ? cornerFigures(job, rig) : UNTOLD) };
+export function wantedFigures(job: Job, corner: boolean): WantedFigures | null {
+  const figures = figuresOf(job.rig, drivenTravel(job));
+  return figures && { ...figures, ...(corner ? cornerFigures(job) : UNTOLD) };
 }

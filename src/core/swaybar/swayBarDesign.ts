@@ -77,6 +77,10 @@ export type BarDesign = EndLink & {
 /** Arm from the middle to the hole in use, mm. */
 export const armInUse = ({ arm, hole, pitch }: BarDesign): number => arm - hole * pitch;
 
+/** `hole 1 of 3 from the tip`. */
+export const sayHole = ({ hole, holes }: Pick<BarDesign, 'hole' | 'holes'>): string =>
+  `hole ${hole + 1} of ${holes} from the tip`;
+
 /** The end link of a side. */
 export const linkOn = ({ link, foot, right }: BarDesign, side: Side): EndLink =>
   side === 'right' && right ? right : { link, foot };

@@ -172,6 +172,24 @@ test('an eighth that came out low: what it changes is told; taken as it is, ever
   await hands.holds('panhard/chassis/2', '14 7/8');
 });
 
+test('a share of the front is looked for in the holes of the sway bar, set so, and undone', async () => {
+  await hands.go('copperline', 'locate');
+  await hands.part('Find');
+  await hands.choose('Something wanted', 'Front’s share of it');
+  await hands.type('find/frontShare/near', '40');
+  await free('Sway bar: hole');
+  await hands.reads('[data-free="swayBar/hole"]', 'In its 3 holes.');
+  await hands.press('Look for places');
+  await hands.reads('[data-place="Place 1"]', 'Sway bar hole 3 of 3 from the tip');
+  await setIt('Place 1');
+  await hands.reads('[data-place="Place 1"]', 'It stands so');
+  await hands.go('copperline', 'roll');
+  await hands.part('Sway bar');
+  await hands.reads('main', 'hole 3 of 3');
+  await hands.undo();
+  await hands.reads('main', 'hole 1 of 3');
+});
+
 test('another way is drawn and tried on, chosen with its reason, and printed; undone, the car is as it was', async () => {
   await hands.go('marigold', 'locate');
   await hands.part('Ways');

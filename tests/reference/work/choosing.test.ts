@@ -1,10 +1,9 @@
 import fc from 'fast-check';
 import { solveRig } from '@/core/bench/solveRig';
-import type { Brief, Target } from '@/core/choose/brief';
-import { readBrief } from '@/core/choose/brief';
+import { readBrief, type Brief, type FreeMount, type Target } from '@/core/choose/brief';
 import { figuresOf, type Figures } from '@/core/choose/figures';
 import { cornerFigures, type WantedFigures } from '@/core/choose/wanted';
-import { findMounts } from '@/core/choose/findMounts';
+import { findMounts, withAnswer } from '@/core/choose/findMounts';
 import { missOf, paretoBest } from '@/core/choose/ranking';
 import { spreadOf, USUAL_CLOSENESS } from '@/core/choose/spread';
 import { withBodies } from '@/core/job/bodies/bodies';
@@ -17,6 +16,7 @@ import { assemble } from '@/core/kinematics/mechanism';
 import { isLink } from '@/core/rig/members/members';
 import { drivenTravel } from '@/core/job/jobValues';
 import { withMounts } from '@/core/job/edits/mounts';
+import { withRoll } from '@/core/job/edits/roll';
 import type { Job } from '@/core/job/jobSchema';
 import { isReached } from '@/core/kinematics/pose';
 import { mountsOf, withMount, type MountChange } from '@/core/rig/mounts';
@@ -158,35 +158,43 @@ const briefs = fc
     width: fc.constantFrom(5, 20, 60),
     near: fc.option(fc.integer({ min: 0, max: 150 })),
   })
-  .map(({ car, picks, rollCentre, width, near }): { job: Job; brief: Brief } => {
-    const job: Job = { ...car, holes: {} };
-    const free = picks.map(({ member, mount, steps }): Brief['free'][number] => {
-      const { id } = job.rig.members[member % job.rig.members.length]!;
-      const mounts = mountsOf(job.rig, id);
-      const { key, point } = mounts[mount % mounts.length]!;
-      return {
-        member: id,
-        end: key as 'chassis',
-        axis: 2,
-        from: point[2] - 20,
-        to: point[2] + 40,
-        step: 60 / steps,
-      };
-    });
-    const unique = free.filter(
-      (one, i) => free.findIndex((o) => o.member === one.member && o.end === one.end) === i,
-    );
-    const targets: Target[] = [
-      { figure: 'rollCentre', least: rollCentre, most: rollCentre + width },
-      ...(near === null
-        ? []
-        : [
-            { figure: 'rollSteer' as const, near: near / 1000 },
-            { figure: 'sideways' as const, near: 2 },
-          ]),
-    ];
-    return { job, brief: { format: 'pellik.brief', version: 1, targets, free: unique, seed: 1 } };
-  });
+  .map(
+    ({
+      car,
+      picks,
+      rollCentre,
+      width,
+      near,
+    }): { job: Job; brief: Omit<Brief, 'free'> & { free: FreeMount[] } } => {
+      const job: Job = { ...car, holes: {} };
+      const free = picks.map(({ member, mount, steps }): FreeMount => {
+        const { id } = job.rig.members[member % job.rig.members.length]!;
+        const mounts = mountsOf(job.rig, id);
+        const { key, point } = mounts[mount % mounts.length]!;
+        return {
+          member: id,
+          end: key as 'chassis',
+          axis: 2,
+          from: point[2] - 20,
+          to: point[2] + 40,
+          step: 60 / steps,
+        };
+      });
+      const unique = free.filter(
+        (one, i) => free.findIndex((o) => o.member === one.member && o.end === one.end) === i,
+      );
+      const targets: Target[] = [
+        { figure: 'rollCentre', least: rollCentre, most: rollCentre + width },
+        ...(near === null
+          ? []
+          : [
+              { figure: 'rollSteer' as const, near: near / 1000 },
+              { figure: 'sideways' as const, near: 2 },
+            ]),
+      ];
+      return { job, brief: { format: 'pellik.brief', version: 1, targets, free: unique, seed: 1 } };
+    },
+  );
 
 describe('a search of mounts', () => {
   test('on small grids it finds just what looking at every choice by the command finds', () => {
@@ -324,6 +332,55 @@ describe('a search of mounts', () => {
       runs(20),
     );
     expect(met).toBeGreaterThan(5);
+  });
+
+  test('of a sway bar’s holes and a mount, the place nearest to a share is that of all choices, and Roll works it out so once it is set', () => {
+    const corner = (of: Job) => analyseRoll(rollInput(of, { left: 0, right: 0 }), 'balance').corner;
+    const barred = demoJobs().filter(({ roll }) => roll.bar?.hooked && roll.bar.holes > 1);
+    const cars = barred.filter(
+      (job) => corner(job) !== null && job.rig.members.some(({ id }) => id === 'panhard'),
+    );
+    let looked = 0;
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...cars),
+        fc.integer({ min: -30, max: 30 }),
+        fc.integer({ min: 0, max: 40 }),
+        (job, by, from) => {
+          const { bar } = job.roll;
+          const height = job.rig.members.flatMap((m) =>
+            m.type === 'link' && m.id === 'panhard' ? m.axle[2] : [],
+          )[0]!;
+          const near = corner(job)!.frontShare + by / 1000;
+          const at = { member: 'panhard', end: 'axle', axis: 2 } as const;
+          const heights = [0, 10, 20].map((up) => height - from + up);
+          const brief: Brief = {
+            ...{ format: 'pellik.brief', version: 1, targets: [{ figure: 'frontShare', near }] },
+            free: [{ ...at, from: height - from, to: height - from + 20, step: 10 }, { swayBar: 'hole' }],
+          };
+          const { answers, blocked, tried, exhaustive } = findMounts({ ...job, holes: {} }, brief);
+          expect([tried, exhaustive]).toEqual([3 * bar!.holes, true]);
+          for (const answer of answers) {
+            const set = withAnswer({ ...job, holes: {} }, answer);
+            expect(set.roll.bar).toEqual({ ...bar, hole: answer.hole });
+            expect(answer.figures.frontShare).toBeCloseTo(corner(set)!.frontShare, 8);
+          }
+          // What hits something is passed over for what does not.
+          if (blocked || !answers[0]) return;
+          looked++;
+          const off = heights.flatMap((mm) =>
+            Array.from({ length: bar!.holes }, (_, hole) => {
+              const car = withRoll(withMounts(job, [{ ...at, mm }]), { bar: { ...bar!, hole } });
+              return Math.abs(corner(car)!.frontShare - near);
+            }),
+          );
+          const first = Math.abs(answers[0]!.figures.frontShare! - near);
+          expect(Math.min(...off)).toBeCloseTo(first, 9);
+        },
+      ),
+      runs(12),
+    );
+    expect(looked).toBeGreaterThan(0);
   });
 
   test('of a car without springs no lean is looked for', () => {
@@ -483,6 +540,7 @@ describe('a search of mounts', () => {
     const found = (free: object) => findMounts(job, readBrief(brief({ free: [free] })));
     expect(() => found({ member: 'nobody', end: 'chassis', axis: 2, from: 1, to: 2 })).toThrow(/free\[0\]/);
     expect(() => found({ member: 'panhard', end: 'chassis', axis: 2 })).toThrow(/from and to/);
+    expect(() => found({ swayBar: 'hole' })).toThrow(/free\[0\].*sway bar/);
     expect(() => found({ member: 'panhard', end: 'chassis', axis: 2, from: 9, to: 2 })).toThrow(
       /from and to/,
     );

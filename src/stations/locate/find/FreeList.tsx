@@ -1,6 +1,6 @@
 'use client';
 import { Button, Select } from 'antd';
-import { MOST_FREE, type Free } from '@/core/choose/brief';
+import { isMount, MOST_FREE, type Free, type FreeMount } from '@/core/choose/brief';
 import { holesKey } from '@/core/job/made/bracketHoles';
 import { coordinateNow, mountsOf, type MountChange } from '@/core/rig/mounts';
 import { partnerOf } from '@/core/rig/roles';
@@ -20,19 +20,18 @@ type Props = { free: Free[]; onChange: (free: Free[]) => void };
 /** What may move, and how far; a mount with holes moves in its holes. */
 export function FreeList({ free, onChange }: Props) {
   const job = useJob();
-  const put = (i: number, change: Partial<Free>) =>
-    onChange(free.map((one, k) => (k === i ? { ...one, ...change } : one)));
+  const put = (i: number, change: FreeMount) => onChange(free.with(i, change));
   const options = movesOf(job).filter(({ value }) => free.every((one) => keyOf(one) !== value));
   return (
     <section className="section">
       <h2>What may move</h2>
       {free.map((one, i) => {
-        const row = one.axis === 2 ? job.holes[holesKey(one.member, one.end)] : undefined;
+        const holes = holesOf(job, one);
         return (
           <fieldset key={keyOf(one)} className="find-row" data-free={keyOf(one)}>
-            <legend>{nameOf(job, one)}</legend>
-            {row ? (
-              <p className="hint">In its {row.count} holes.</p>
+            <legend>{isMount(one) ? nameOf(job, one) : SWAY_BAR_HOLE}</legend>
+            {holes !== null || !isMount(one) ? (
+              <p className="hint">In its {holes} holes.</p>
             ) : (
               (['from', 'to'] as const).map((bound) => (
                 <QuantityField
@@ -44,7 +43,7 @@ export function FreeList({ free, onChange }: Props) {
                   least={-MOST_MM}
                   most={MOST_MM}
                   value={one[bound] ?? null}
-                  onEnter={(mm) => put(i, { [bound]: mm })}
+                  onEnter={(mm) => put(i, { ...one, [bound]: mm })}
                 />
               ))
             )}
@@ -67,12 +66,23 @@ export function FreeList({ free, onChange }: Props) {
   );
 }
 
-const keyOf = ({ member, end, axis }: Free): string => `${member}/${end}/${axis}`;
+const SWAY_BAR_HOLE = 'Sway bar: hole';
+
+const keyOf = (free: Free): string =>
+  isMount(free) ? `${free.member}/${free.end}/${free.axis}` : `swayBar/${free.swayBar}`;
+
+/** How many holes there are to choose between; null of what moves by the tape. */
+function holesOf({ holes, roll }: Job, free: Free): number | null {
+  if (!isMount(free)) return roll.bar?.holes ?? 0;
+  const row = free.axis === 2 ? holes[holesKey(free.member, free.end)] : undefined;
+  return row?.count ?? null;
+}
 
 /** A move that has not been said more of: as far as there is room, and its mirror image with it. */
 function freed(job: Job, key: string): Free {
-  const [member, end, axis] = key.split('/') as [string, Free['end'], string];
-  const at = { member, end, axis: Number(axis) as Free['axis'] };
+  if (key === 'swayBar/hole') return { swayBar: 'hole' };
+  const [member, end, axis] = key.split('/') as [string, FreeMount['end'], string];
+  const at = { member, end, axis: Number(axis) as FreeMount['axis'] };
   const now = coordinateNow(job.rig, at) ?? 0;
   return { ...at, from: now - ROOM, to: now + ROOM, alike: hasPartner(job, member) };
 }
@@ -80,17 +90,19 @@ function freed(job: Job, key: string): Free {
 const hasPartner = ({ rig }: Job, member: string): boolean =>
   rig.members.some(({ id }) => id === partnerOf(member));
 
-/** Every direction of every mount, pairs once, heights first. */
+/** Every direction of every mount, pairs once, heights first; and the sway bar's holes. */
 function movesOf(job: Job): { value: string; label: string }[] {
   const members = job.rig.members.filter(({ id }) => !(id.endsWith('-right') && hasPartner(job, id)));
-  return ([2, 0, 1] as const).flatMap((axis) =>
+  const { bar } = job.roll;
+  const moves = ([2, 0, 1] as const).flatMap((axis) =>
     members.flatMap(({ id }) =>
       mountsOf(job.rig, id).map(({ key }) => {
-        const one = { member: id, end: key as Free['end'], axis };
+        const one = { member: id, end: key as FreeMount['end'], axis };
         return { value: keyOf(one), label: nameOf(job, one) };
       }),
     ),
   );
+  return bar?.hooked && bar.holes > 1 ? [...moves, { value: 'swayBar/hole', label: SWAY_BAR_HOLE }] : moves;
 }
 
 export function nameOf(

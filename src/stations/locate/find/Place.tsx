@@ -2,12 +2,12 @@
 import { Button } from 'antd';
 import type { Target } from '@/core/choose/brief';
 import { WANTED } from '@/core/choose/wanted';
-import type { Answer } from '@/core/choose/findMounts';
+import { withAnswer, type Answer } from '@/core/choose/findMounts';
 import { guessesBehind } from '@/core/bench/figures';
-import { withMounts } from '@/core/job/edits/mounts';
 import type { Gap } from '@/core/locate/types';
 import { coordinateNow } from '@/core/rig/mounts';
 import { memberName } from '@/core/rig/names';
+import { sayHole } from '@/core/swaybar/swayBarDesign';
 import { sayLength } from '@/core/units/length';
 import { edit, useJob } from '@/store/jobStore';
 import { figureWord, sayFigure, TOLD_BY } from '@/ui/choose/figureWords';
@@ -30,7 +30,10 @@ export function Place({ name, answer, targets }: { name: string; answer: Answer;
         `${sayLength(Math.abs(by), tape)} ${WAYS[change.axis][by > 0 ? 0 : 1]}`,
       ]),
   );
-  const here = moves.every(({ by }) => Math.abs(by) < 0.05);
+  const { bar } = job.roll;
+  const isHung = answer.hole === null || answer.hole === bar?.hole;
+  if (!isHung && bar) said.set('Sway bar', sayHole({ ...bar, hole: answer.hole! }));
+  const here = isHung && moves.every(({ by }) => Math.abs(by) < 0.05);
   const asked = new Set(targets.map(({ figure }) => figure));
   const guessed = new Set(
     WANTED.filter((figure) => TOLD_BY[figure] && guessesBehind(job, TOLD_BY[figure]).length > 0),
@@ -70,7 +73,7 @@ export function Place({ name, answer, targets }: { name: string; answer: Answer;
       </table>
       <Near gaps={answer.hits.filter(({ distance }) => distance <= 0)} says="Hits" />
       <Near gaps={answer.hits.filter(({ distance }) => distance > 0)} says="Too near" />
-      <Button disabled={here} onClick={() => edit((j) => withMounts(j, answer.changes))}>
+      <Button disabled={here} onClick={() => edit((j) => withAnswer(j, answer))}>
         {here ? 'It stands so' : 'Set it so'}
       </Button>
     </article>

@@ -1,5 +1,5 @@
 import type { RollResult, Tuning } from '@/core/roll/analyse';
-import { armInUse, type BarDesign } from '@/core/swaybar/swayBarDesign';
+import { armInUse, sayHole, type BarDesign } from '@/core/swaybar/swayBarDesign';
 import { rateOf, type SpringDesign } from '@/core/springs/springDesign';
 import { formatDecimal, sayLength } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
@@ -109,7 +109,7 @@ function saySpring(springs: SpringDesign, tape: Tape): string {
 
 function sayBar(bar: BarDesign, tape: Tape): string {
   const size = `${formatDecimal(bar.od, tape)} ${tape === 'mm' ? 'mm' : 'in'} ${bar.wall === null ? 'solid' : 'tube'}`;
-  const hole = bar.holes > 1 ? `, hole ${bar.hole + 1} of ${bar.holes} from the tip` : '';
+  const hole = bar.holes > 1 ? `, ${sayHole(bar)}` : '';
   return `${size}, arm ${sayLength(armInUse(bar), tape)}${hole}${bar.hooked ? '' : ', links off'}`;
 }
 
