@@ -185,9 +185,9 @@ test('a share of the front is looked for in the holes of the sway bar, set so, a
   await hands.reads('[data-place="Place 1"]', 'It stands so');
   await hands.go('copperline', 'roll');
   await hands.part('Sway bar');
-  await hands.reads('main', 'hole 3 of 3');
+  await hands.reads('[data-readout=hole]', 'hole 3 of 3');
   await hands.undo();
-  await hands.reads('main', 'hole 1 of 3');
+  await hands.reads('[data-readout=hole]', 'last hole of 3');
 });
 
 test('another way is drawn and tried on, chosen with its reason, and printed; undone, the car is as it was', async () => {
