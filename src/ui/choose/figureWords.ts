@@ -20,7 +20,7 @@ export const FIGURE_WORDS: Record<
   bumpSteer: { name: 'Bumps steer', unit: 'angle' },
   plunge: { name: 'Slip joint goes', unit: 'length' },
   lean: { name: 'Lean in the corner', unit: 'angle' },
-  frontShare: { name: 'Front’s share of it', unit: 'share' },
+  frontShare: { name: 'Front’s share of what goes over', unit: 'share' },
 };
 
 /** The figure of a station that one is told by, where it may hang on a guess. */

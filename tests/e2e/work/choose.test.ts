@@ -175,7 +175,7 @@ test('an eighth that came out low: what it changes is told; taken as it is, ever
 test('a share of the front is looked for in the holes of the sway bar, set so, and undone', async () => {
   await hands.go('copperline', 'locate');
   await hands.part('Find');
-  await hands.choose('Something wanted', 'Front’s share of it');
+  await hands.choose('Something wanted', 'Front’s share of what goes over');
   await hands.type('find/frontShare/near', '40');
   await free('Sway bar: hole');
   await hands.reads('[data-free="swayBar/hole"]', 'In its 3 holes.');

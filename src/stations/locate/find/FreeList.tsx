@@ -6,13 +6,13 @@ import { coordinateNow, mountsOf, type MountChange } from '@/core/rig/mounts';
 import { partnerOf } from '@/core/rig/roles';
 import { capital, groupName, memberName } from '@/core/rig/names';
 import type { Job } from '@/core/job/jobSchema';
-import { MM_PER_INCH } from '@/core/units/tape';
+import { MM_PER_INCH, snap, type Tape } from '@/core/units/tape';
 import { useJob } from '@/store/jobStore';
 import { QuantityField } from '@/ui/fields/QuantityField';
 
 const DIRECTIONS = ['fore and aft', 'sideways', 'height'] as const;
-/** A mount that is let go may go so far either way until it is said otherwise, mm. */
-const ROOM = 2 * MM_PER_INCH;
+/** A mount that is let go may go about so far either way, by lines of the tape, until it is said otherwise, mm. */
+const roomOf = (tape: Tape): number => (tape === 'mm' ? 50 : 2 * MM_PER_INCH);
 const MOST_MM = 5000;
 
 type Props = { free: Free[]; onChange: (free: Free[]) => void };
@@ -84,7 +84,13 @@ function freed(job: Job, key: string): Free {
   const [member, end, axis] = key.split('/') as [string, FreeMount['end'], string];
   const at = { member, end, axis: Number(axis) as FreeMount['axis'] };
   const now = coordinateNow(job.rig, at) ?? 0;
-  return { ...at, from: now - ROOM, to: now + ROOM, alike: hasPartner(job, member) };
+  const room = roomOf(job.tape);
+  return {
+    ...at,
+    from: snap(now - room, job.tape),
+    to: snap(now + room, job.tape),
+    alike: hasPartner(job, member),
+  };
 }
 
 const hasPartner = ({ rig }: Job, member: string): boolean =>
