@@ -5,12 +5,15 @@ import { mainAxis } from '@/core/geometry/vector';
 import { withMounts } from '@/core/job/edits/mounts';
 import { holesKey, nearestHole } from '@/core/job/made/bracketHoles';
 import type { Job } from '@/core/job/jobSchema';
-import { bracketAxes } from '@/core/job/made/bracketParts';
-import type { LinkEnd } from '@/core/job/made/parts';
+import { bracketAxes, bracketOf } from '@/core/job/made/bracketParts';
+import { barOf, specOf, threadedEnds, type BarEndName, type LinkEnd } from '@/core/job/made/parts';
+import type { Adjuster } from '@/core/job/slices/work/ride';
+import { makeBar, windTube } from '@/core/fabricate/adjustableBar';
 import type { LinkMember } from '@/core/rig/members/link';
 import { linksOf } from '@/core/rig/members/members';
 import { describeBar } from '@/core/rig/lateralBar';
 import { adjusterOf, turnsFor } from '@/core/ride/turns/adjusters';
+import { turnsOf } from '@/core/ride/turns/turns';
 import { sayTurns } from '@/core/units/turns';
 import { sayLength } from '@/core/units/length';
 import { BUILT_AXES, changesOf, type BuiltAxis } from './builtEyes';
@@ -62,24 +65,37 @@ export function builtOff(job: Job, link: LinkMember): BuiltOff | null {
 function turnsToFit(job: Job, link: LinkMember, now: LinkMember): string[] {
   const by = describeBar(now).eyeToEye - describeBar(link).eyeToEye;
   if (Math.abs(by) < THERE) return [];
-  const turns = turnsFor(adjusterOf(job, { id: link.id, by: 'length' }), by);
+  const adjuster = adjusterOf(job, { id: link.id, by: 'length' });
+  const turns = turnsFor(adjuster, by);
   const way = by > 0 ? 'longer' : 'shorter';
   const far = sayLength(Math.abs(by), job.tape);
-  return turns === null
+  return turns === null || !hasThread(job, link, adjuster, turns)
     ? [
         `The bar is then ${far} too ${by > 0 ? 'short' : 'long'}, and cannot be set: made anew to what is there.`,
       ]
     : [`Bar ${far} ${way}: ${sayTurns(Math.abs(turns))} of it, and the axle stands where it is drawn.`];
 }
 
-/** An eye that is off along its bolt is shifted by washers; one that is too high or low goes to another hole, where that is nearer. */
+/** Whether a bar has the thread to be wound so far, by its tube or by one of its ends, and holds then. */
+function hasThread(job: Job, { id }: LinkMember, { style }: Adjuster, turns: number): boolean {
+  const spec = specOf(job, id);
+  const wound = windTube(spec, turns + turnsOf(job, id));
+  const { ends } = makeBar(0, wound);
+  const holds = (end: BarEndName): boolean => ends[end].holds && wound.ends[end].showing >= 0;
+  const threaded = threadedEnds(barOf(job, id));
+  return style === 'tube' ? threaded.every(holds) : threaded.some(holds);
+}
+
+/** An eye that is off along its bolt is shifted by washers, as far as it has any; one that is too high or low goes to another hole, where that is nearer. */
 function takenUp(job: Job, link: LinkMember, { end, axis, mm }: BuiltOff['off'][number]): string[] {
   const where = end === 'chassis' ? 'frame' : 'axle';
   const far = sayLength(Math.abs(mm), job.tape);
   if (mainAxis(bracketAxes(job, link, end).bolt)[BUILT_AXES.indexOf(axis)] !== 0)
-    return [
-      `At the ${where} end it is ${far} off along its own bolt: washers from one side of the eye to the other.`,
-    ];
+    return Math.abs(mm) > bracketOf(job, link, end).spacer
+      ? []
+      : [
+          `At the ${where} end it is ${far} off along its own bolt: washers from one side of the eye to the other.`,
+        ];
   const row = axis === 'up' ? job.holes[holesKey(link.id, end)] : undefined;
   if (!row) return [];
   // The whole row came out as far off as its eye.

@@ -8,6 +8,8 @@ import { LINK_ENDS } from '@/core/job/made/parts';
 import { linksOf } from '@/core/rig/members/members';
 import { orNone } from '@/core/rig/read';
 import { weldPattern } from '@/core/weld/weldPattern';
+import { bracketAxes, bracketOf } from '@/core/job/made/bracketParts';
+import { demoJobs } from '@/store/demo';
 import { plausibleCar } from '../../support/plausible';
 
 const off = fc.record({
@@ -76,6 +78,37 @@ test('what it changes is the difference of two cars, each solved; taken as the d
     }),
     { numRuns: 15, endOnFailure: true },
   );
+});
+
+test('a bar is wound only as far as both its threads hold, and shifted along its bolt only as far as it has washers', () => {
+  const marigold = demoJobs().find(({ id }) => id === 'demo-marigold')!;
+  const link = linksOf(marigold.rig).find(({ id }) => id === 'panhard')!;
+  const ends = { toShoulder: 40, showing: 6, shank: 60, bung: 60 };
+  const bars = { panhard: { thread: '3/4-16' as const, ends: { frame: ends, axle: ends } } };
+  const job: Job = { ...marigold, parts: { ...marigold.parts, bars } };
+  // Across the car, that the bar runs along: both ends go out alike until an inch and a half is left in the bung.
+  const least = Math.max(1.5 * 0.75 * 25.4, job.cut.engagementRule);
+  fc.assert(
+    fc.property(fc.integer({ min: -40, max: 60 }), (by) => {
+      fc.pre(Math.abs(by) > 1);
+      const longer = link.chassis[1] > link.axle[1] ? by : -by;
+      const told = builtOff(withBuilt(job, 'panhard', 'chassis', 'left', link.chassis[1] + longer), link)!;
+      const showing = 6 + by / 2;
+      const holds = showing >= 0 && 60 - showing >= least;
+      // A whole step of turn beside the limit may fall either way.
+      fc.pre(Math.abs(showing) > 1 && Math.abs(60 - showing - least) > 1);
+      expect(told.cures.some((cure) => / turns? of it/.test(cure))).toBe(holds);
+      expect(told.cures.some((cure) => /made anew/.test(cure))).toBe(!holds);
+    }),
+    { numRuns: 12, endOnFailure: true },
+  );
+  const tight = bracketOf(job, link, 'axle').spacer;
+  for (const off of [tight - 1, tight + 1].filter((mm) => mm > 1)) {
+    const axis = BUILT_AXES[bracketAxes(job, link, 'axle').bolt.findIndex((v) => Math.abs(v) > 0.7)]!;
+    const at = link.axle[BUILT_AXES.indexOf(axis)]! + off;
+    const { cures } = builtOff(withBuilt(job, 'panhard', 'axle', axis, at), link)!;
+    expect(cures.some((cure) => /washers/.test(cure))).toBe(off < tight);
+  }
 });
 
 test('the runs of a weld: as much as was said is welded, none over another, the heat spread from the first', () => {
