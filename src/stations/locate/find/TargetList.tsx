@@ -61,7 +61,7 @@ export function TargetList({ targets, onChange }: Props) {
 function InTheCorner() {
   const g = useJobPart((j) => j.cornerG);
   const isKnown = useJobPart((j) => cornerFigures(j).lean !== null);
-  const guessed = useJobPart((j) => namesOfGuesses(j, 'frontShare').join(', '));
+  const guessed = useJobPart((j) => namesOfGuesses(j, 'frontShare').join('; '));
   if (!isKnown)
     return (
       <p className="hint">
