@@ -54,16 +54,23 @@ const spokenOfWith = (rig: Rig): ((a: string, b: string) => string) => {
 /**
  * The tightest place of each pair of bodies that comes nearer than `within`, mm, in some poses, steered to either side where that can be;
  * and of the bar across and of all else the closest pair, however far that is. The tightest first.
+ *
+ * @param asked which pairs are looked at; without it all
  */
-export function tightPlaces(input: LocateInput, poses: SweptPose[], within: number): ClosestApproach[] {
+export function tightPlaces(
+  input: LocateInput,
+  poses: SweptPose[],
+  within: number,
+  asked: (a: string, b: string) => boolean = () => true,
+): ClosestApproach[] {
   const { rig, lock } = input;
   const group = spokenOfWith(rig);
   const flops = flopsOf(input);
-  const tight = (looking: Pick<Looking, 'lockDeg' | 'only'>) =>
-    tightApproaches(rig, poses, { ...looking, flops }, { within, group });
+  const tight = ({ lockDeg, only = asked }: Pick<Looking, 'lockDeg' | 'only'>) =>
+    tightApproaches(rig, poses, { lockDeg, only, flops }, { within, group });
   // Once they are steered, it is the tyres that come near to something; all else is as it was.
   const tires: string[] = Object.values(BODY_IDS.tire);
-  const only = (a: string, b: string) => tires.includes(a) || tires.includes(b);
+  const only = (a: string, b: string) => (tires.includes(a) || tires.includes(b)) && asked(a, b);
   const locks = lock === null ? [] : [lock, -lock];
   const gaps = [...tight({}), ...locks.flatMap((lockDeg) => tight({ lockDeg, only }))].sort(
     (a, b) => a.distance - b.distance,

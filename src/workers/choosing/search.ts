@@ -2,6 +2,7 @@ import { create } from 'zustand';
 import type { ComesOut } from '@/core/clearance/comesOut';
 import type { PlateSheets } from '@/core/cut/sheets';
 import type { BuiltOff } from '@/core/built/asBuilt';
+import type { Offer } from '@/core/choose/candidates/offers';
 import type { BookPhoto } from '@/core/book/book';
 import type { Attached } from '@/core/fabricate/document';
 import type { FaultCheck } from '@/core/drive/faultFinder';
@@ -84,6 +85,15 @@ export const askFaults = (job: Job, symptom: Symptom): Promise<Outcome<FaultChec
     askSearch((api) => api.faults(job, symptom)),
     'the list could not be made just now; try it again',
   );
+
+/** Other ways that a car could be built, and of which job they are. */
+export async function askOffers(job: Job): Promise<Outcome<{ of: Job; offers: Offer[] }>> {
+  const answer = await orSaid(
+    askSearch((api) => api.offers(job)),
+    'other ways could not be drawn just now; try it again',
+  );
+  return answer.ok ? { ok: true, result: { of: job, offers: answer.result } } : answer;
+}
 
 /** Whether it matters how a link was built; null where nothing of it was measured. */
 export const askBuilt = (job: Job, link: LinkMember): Promise<Outcome<BuiltOff | null>> =>

@@ -4,6 +4,7 @@ import { jobCut } from '@/core/cut/jobCut';
 import { plateSheets } from '@/core/cut/sheets';
 import { buildBook, type BookPhoto } from '@/core/book/book';
 import { builtOff } from '@/core/built/asBuilt';
+import { offersFor } from '@/core/choose/candidates/offers';
 import { faultChecks } from '@/core/drive/faultFinder';
 import { setUpNow } from '@/core/drive/setUps';
 import { suggestionsFor } from '@/core/drive/suggestions';
@@ -42,6 +43,8 @@ const api = {
   suggestions: (job: Job, phase: Phase, feel: Feel) => outcomeOf(() => suggestionsFor(job, phase, feel)),
   /** What to look at for a symptom. */
   faults: (job: Job, symptom: Symptom) => outcomeOf(() => faultChecks(job, symptom)),
+  /** Other ways that a car could be built. */
+  offers: (job: Job) => outcomeOf(() => offersFor(job)),
   /** Whether it matters how a link was built. */
   built: (job: Job, link: LinkMember) => outcomeOf(() => builtOff(job, link)),
   /** The build book, which photographs make long. */

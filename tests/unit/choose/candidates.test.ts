@@ -20,6 +20,15 @@ import { withLayout } from '@/core/job/edits/members/layout';
 import { withoutMembers } from '@/core/job/edits/members/kits';
 import { withMounts } from '@/core/job/edits/mounts';
 import { withBody } from '@/core/job/edits/bodies';
+import type { Point } from '@/core/geometry/vector';
+import { withBodies } from '@/core/job/bodies/bodies';
+import type { Job } from '@/core/job/jobSchema';
+import { bendsOf } from '@/core/job/made/parts';
+import { assemble } from '@/core/kinematics/mechanism';
+import { posesEverywhere, tightPlaces } from '@/core/locate/tightPlaces';
+import { isTight, locateInput } from '@/core/locate/types';
+import { LIMITS } from '@/core/materials/limits';
+import type { Obstacle } from '@/core/rig/schema';
 import { ownObstacles } from '@/core/job/jobValues';
 import { newJob } from '@/core/job/newJob';
 import { isPlaced, withPlaced } from '@/core/job/placed';
@@ -248,6 +257,41 @@ describe('what a candidate comes to', () => {
       }),
       sized,
     );
+  });
+
+  test('a straight bar that something is in the way of is offered bent clear of it: its eyes and the axle’s way stay, nothing is too near; bent, it is offered straight', () => {
+    let bent = 0;
+    fc.assert(
+      fc.property(plausibleCar, fc.integer({ min: -20, max: 20 }), (car, off) => {
+        const bar = lateralBarOf(car.rig);
+        fc.pre(bar !== null && !bar.path?.chassis?.length);
+        const [x, y, z] = bar!.chassis.map((v, k) => (v + bar!.axle[k]!) / 2) as Point;
+        const centre: Point = [x, y, z + off];
+        const pipe: Obstacle = { id: 'pipe', on: 'chassis', shape: 'sphere', centre, radius: 15 };
+        const job = withBodies({
+          ...car,
+          rig: { ...car.rig, obstacles: [...(car.rig.obstacles ?? []), pipe] },
+        });
+        const offer = offersFor(job).find(({ id }) => id === 'bent');
+        const input = (of: Job) => locateInput(of, { left: 0, right: 0 });
+        const near = (of: Job) =>
+          tightPlaces(input(of), posesEverywhere(input(of), assemble(of.rig)), LIMITS.clearance.least).filter(
+            (gap) => isTight(gap) && (gap.a === bar!.id || gap.b === bar!.id),
+          );
+        expect(near(job).length).toBeGreaterThan(0);
+        if (!offer) return;
+        bent++;
+        const built = withDesign(job, offer.design);
+        expect(near(built)).toEqual([]);
+        const now = lateralBarOf(built.rig)!;
+        expect([now.chassis, now.axle]).toEqual([bar!.chassis, bar!.axle]);
+        expect(bendsOf(built, now)!.bends.every(({ straight }) => straight >= 0)).toBe(true);
+        const back = offersFor(built).find(({ id }) => id === 'straight')!;
+        expect(lateralBarOf(withDesign(built, back.design).rig)).toEqual(bar);
+      }),
+      { numRuns: 12, endOnFailure: true },
+    );
+    expect(bent).toBeGreaterThan(0);
   });
 
   test('what is given up is where no other is worse and another is better', () => {

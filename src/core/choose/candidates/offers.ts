@@ -2,7 +2,7 @@ import { withBodies } from '@/core/job/bodies/bodies';
 import { candidatesOf, designOf, isOnBench } from '@/core/job/edits/candidates';
 import { withLayout } from '@/core/job/edits/members/layout';
 import { withoutMembers } from '@/core/job/edits/members/kits';
-import { withMounts } from '@/core/job/edits/mounts';
+import { withBends, withMounts } from '@/core/job/edits/mounts';
 import { withRoll } from '@/core/job/edits/roll';
 import { holesKey } from '@/core/job/made/bracketHoles';
 import type { Job } from '@/core/job/jobSchema';
@@ -16,6 +16,8 @@ import { lateralBarOf, leavesOf, pairOf, withLink } from '@/core/rig/roles';
 import { orNone } from '@/core/rig/read';
 import { usualBar } from '@/core/swaybar/swayBarDesign';
 import type { Point } from '@/core/geometry/vector';
+import { sayLength } from '@/core/units/length';
+import { bentClear } from './bentClear';
 
 /** Another way that a car could be built, by a name for it, and what is then drawn. */
 export type Offer = { id: string; name: string; design: Design };
@@ -27,21 +29,26 @@ const LEVEL = 1;
 
 /**
  * Other ways that the car on the bench could be built, each drawn from it by one change: another layout; the bar across levelled, the other
- * way round, before or behind the axle, or left out where leaves hold the axle too; another hole; a sway bar or none. Those that
+ * way round, before or behind the axle, bent clear of what it comes too near to, straight where it is bent, or left out where leaves hold
+ * the axle too; another hole; a sway bar or none. Those that
  * cannot be drawn, or that are kept already, are left out.
  */
 export function offersFor(job: Job): Offer[] {
   const kept = candidatesOf(job);
-  return [...otherLayouts(job), ...barAcross(job), ...otherHoles(job), ...swayBar(job)].flatMap(
-    ({ id, name, change }) => {
-      const changed = orNone(() => change(job));
-      if (!changed) return [];
-      const design = designOf(changed);
-      return isOnBench(job, { design }) || kept.some((one) => isOnBench(changed, one))
-        ? []
-        : [{ id, name, design }];
-    },
-  );
+  return [
+    ...otherLayouts(job),
+    ...barAcross(job),
+    ...bentOrStraight(job),
+    ...otherHoles(job),
+    ...swayBar(job),
+  ].flatMap(({ id, name, change }) => {
+    const changed = orNone(() => change(job));
+    if (!changed) return [];
+    const design = designOf(changed);
+    return isOnBench(job, { design }) || kept.some((one) => isOnBench(changed, one))
+      ? []
+      : [{ id, name, design }];
+  });
 }
 
 /** Layouts for this end of the car; its own parts, as far as the layout has them, stay as they are made. */
@@ -100,6 +107,24 @@ function barAcross(job: Job): Drawn[] {
           },
         ]
       : []),
+  ];
+}
+
+/** A straight bar that comes too near to something bent clear of it; a bent one straight. */
+function bentOrStraight(job: Job): Drawn[] {
+  const bar = lateralBarOf(job.rig);
+  if (!bar) return [];
+  const name = capital(memberName(bar.id, job.rig.end));
+  if (bar.path?.chassis?.length)
+    return [{ id: 'straight', name: `${name} straight`, change: (of) => withBends(of, bar.id, []) }];
+  const bent = orNone(() => bentClear(job, bar));
+  if (!bent) return [];
+  return [
+    {
+      id: 'bent',
+      name: `${name} bent ${sayLength(bent.by, job.tape)} ${bent.way}, clear of what it meets`,
+      change: () => bent.job,
+    },
   ];
 }
 

@@ -1,7 +1,7 @@
 'use client';
 import { Button, Progress, Select } from 'antd';
 import { useEffect, useMemo, useState } from 'react';
-import { offersFor, type Offer } from '@/core/choose/candidates/offers';
+import type { Offer } from '@/core/choose/candidates/offers';
 import { givenUp } from '@/core/choose/candidates/givesUp';
 import { candidatesOf, designOf, isOnBench, withCandidate, withFound } from '@/core/job/edits/candidates';
 import type { Job } from '@/core/job/jobSchema';
@@ -9,6 +9,8 @@ import { MOST_CANDIDATES } from '@/core/job/slices/choose';
 import { edit, useJob } from '@/store/jobStore';
 import { CardHead } from '@/ui/cards/Card';
 import { Full } from '@/ui/cards/Full';
+import { askOffers } from '@/workers/choosing/search';
+import { useAnswer } from '@/workers/useAnswer';
 import { askCompared, stopComparing, useCompared } from '@/workers/choosing/compared';
 import { CandidateCard } from './CandidateCard';
 import { SideBySide } from './SideBySide';
@@ -102,11 +104,15 @@ function Another() {
 }
 
 function Offers({ job }: { job: Job }) {
-  const offers = useMemo(() => offersFor(job), [job]);
+  const said = useAnswer('offers', job, () => askOffers(job));
+  if (typeof said === 'string') return <p className="field-problem">{said}</p>;
+  // What was drawn from the car as it was before is none of its ways any more.
+  const offers = said?.of === job ? said.offers : [];
   return (
     <Select<string | null>
       aria-label="Another way"
       virtual={false}
+      loading={said?.of !== job}
       placeholder="Draw another way…"
       value={null}
       options={offers.map(({ id: value, name: label }) => ({ value, label }))}
