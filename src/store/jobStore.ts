@@ -61,24 +61,27 @@ export function endAct(): void {
 /**
  * Changes the job. A change that gives back the same job is no change; one that could not be read back from its file is not
  * made, and said.
+ *
+ * @returns false where there is nothing to change: no job, or one that is read as it was built, which is said
  */
-export function edit(change: (job: Job) => Job): void {
+export function edit(change: (job: Job) => Job): boolean {
   if (isReadAsBuilt()) {
     refuseAsBuilt();
-    return;
+    return false;
   }
   const dragged = useDragged.getState().job;
   if (dragged) {
     useDragged.setState({ job: change(dragged) });
-    return;
+    return true;
   }
   const { job } = useJobStore.getState();
-  if (!job) return;
+  if (!job) return false;
   const changed = fitting(change(job), job);
   const goesOn = actNow !== null && actNow === actBefore;
   if (changed !== job) actBefore = actNow;
   if (goesOn) inPlace({ job: changed });
   else useJobStore.setState({ job: changed });
+  return true;
 }
 
 /** Sets what is on the bench without a step of undo. */

@@ -97,8 +97,7 @@ export function CandidateCard({ candidate, compared, names, gives }: Props) {
 /** Makes a change, or says why the car cannot be so. */
 function tryOn(change: Parameters<typeof edit>[0]): boolean {
   try {
-    edit(change);
-    return true;
+    return edit(change);
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     say({ kind: 'error', title: 'The car cannot be so.', description: error.message });

@@ -9,8 +9,8 @@ import { LengthField } from '@/ui/fields/LengthField';
 import { NumberField } from '@/ui/fields/NumberField';
 
 type Bar = NonNullable<Build['bar']>;
-const put = (change: Partial<Build>): void => edit((job) => withOtherBuild(job, change));
-const putBar = (change: Partial<Bar>): void =>
+const put = (change: Partial<Build>) => edit((job) => withOtherBuild(job, change));
+const putBar = (change: Partial<Bar>) =>
   edit((job) => withOtherBuild(job, { bar: told(job.roll.otherBuild?.bar, change) }));
 
 const CARRIED: { value: Build['carried']; label: string }[] = [
