@@ -4,7 +4,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { MM_PER_INCH } from '@/core/units/tape';
 
 /** Plugs through the tube's wall onto the bung under it, mm: how large their holes are, and how far their middle is from the tube's face. */
-export type Plugs = { hole: number; fromFace: number; count: number };
+type Plugs = { hole: number; fromFace: number; count: number };
 
 /** The weld of a threaded bung in a tube, mm: the tube, how deep the bung sits in it, the seam round its face, and its plugs. */
 export type BungWeld = { ends: BarEndName[]; od: number; bung: number; seam: number; plugs: Plugs | null };
