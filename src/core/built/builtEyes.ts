@@ -5,8 +5,6 @@ import { LINK_ENDS, type LinkEnd } from '@/core/job/made/parts';
 import { mountId } from '@/core/job/placed';
 import type { BuiltEye } from '@/core/job/slices/work/weld';
 import { oncePer } from '@/core/numerics/oncePer';
-import { raisedNow } from '@/core/place/heights';
-import { sideOf } from '@/core/geometry/side';
 import type { LinkMember } from '@/core/rig/members/link';
 import { linksOf } from '@/core/rig/members/members';
 import type { MountChange } from '@/core/rig/mounts';
@@ -17,15 +15,6 @@ export type BuiltAxis = (typeof BUILT_AXES)[number];
 /** Where an eye was measured to be, mm as at ride height; as designed where it was not measured. */
 export const builtEye = ({ weld }: Pick<Job, 'weld'>, link: string, end: LinkEnd): BuiltEye =>
   weld.built?.[mountId(link, end)] ?? {};
-
-/**
- * How much farther off the floor an eye is while its bracket is set than at ride height, mm; null where the frame stands on its stands
- * and nobody has said how high.
- */
-export function raisedWhileSet(job: Job, link: LinkMember, end: LinkEnd): number | null {
-  if (job.place.holding !== 'rests') return 0;
-  return raisedNow(job, end === 'axle' ? 'axle' : 'chassis', sideOf(link[end][1]));
-}
 
 /** The job with an eye measured along one of its directions, mm as at ride height; null takes it back. */
 export function withBuilt(job: Job, link: string, end: LinkEnd, axis: BuiltAxis, mm: number | null): Job {

@@ -1,14 +1,8 @@
 'use client';
 import { Button } from 'antd';
 import { sayEffects } from '@/core/advice/words';
-import {
-  BUILT_AXES,
-  builtEye,
-  raisedWhileSet,
-  withBuilt,
-  withBuiltAsDesigned,
-  type BuiltAxis,
-} from '@/core/built/builtEyes';
+import { BUILT_AXES, builtEye, withBuilt, withBuiltAsDesigned, type BuiltAxis } from '@/core/built/builtEyes';
+import { raisedWhileSet } from '@/core/built/raisedWhileSet';
 import { LINK_ENDS, type LinkEnd } from '@/core/job/made/parts';
 import type { LinkMember } from '@/core/rig/members/link';
 import { linksOf } from '@/core/rig/members/members';
