@@ -4,7 +4,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { axleToChassis } from '@/core/kinematics/attitude';
 import { assemble } from '@/core/kinematics/mechanism';
 import { isReached, type Pose } from '@/core/kinematics/pose';
-import { distance, type Point } from '@/core/geometry/vector';
+import { distance } from '@/core/geometry/vector';
 import { orNone } from '@/core/rig/read';
 import { analyseRoll, type RollResult } from '@/core/roll/analyse';
 import { rollInput } from '@/core/roll/input';
