@@ -1,6 +1,6 @@
 import { curveCatmullRom, line, polygonHull } from 'd3';
 import { memo } from 'react';
-import type { BayModel, Figure } from '@/bay/model/bayModel';
+import type { BayModel, Figure, GhostFigure } from '@/bay/model/bayModel';
 import { path, type Flat, type Sheet } from '@/bay/views/projection';
 import type { Point } from '@/core/geometry/vector';
 import { toDegrees } from '@/core/geometry/angle';
@@ -22,7 +22,22 @@ function Tube({ a, b, width, className }: { a: Flat; b: Flat; width: number; cla
   return <path className={className} d={`${path(corners)}Z`} />;
 }
 
-type TyresProps = {
+type TyresProps = { sheet: Sheet; model: BayModel; figure: GhostFigure; className: string };
+
+/** Both tyres, as the view sees them, upright on the axle's ends. */
+export function Tyres({ sheet, model, figure: { wheels }, className }: TyresProps) {
+  const { tireRadius: radius, tireWidth: width } = model;
+  return <TyrePair {...{ sheet, wheels, radius, width, className }} />;
+}
+
+/** Where the tyres are at the ends of the travel. */
+export function GhostTyres({ sheet, model }: { sheet: Sheet; model: BayModel }) {
+  return [model.ghosts.bump, model.ghosts.droop].map(
+    (figure, i) => figure && <Tyres key={i} className="ghost" {...{ sheet, model, figure }} />,
+  );
+}
+
+type TyrePairProps = {
   sheet: Sheet;
   wheels: Figure['wheels'];
   radius: number;
@@ -30,8 +45,7 @@ type TyresProps = {
   className: string;
 };
 
-/** Both tyres, as the view sees them, upright on the axle's ends. */
-export const Tyres = memo(function Tyres({ sheet, wheels, radius, width, className }: TyresProps) {
+const TyrePair = memo(function TyrePair({ sheet, wheels, radius, width, className }: TyrePairProps) {
   const { k } = sheet;
   // A ghost that stays on its pixel while a mount is dragged does not have to be painted again.
   const digits = className === 'ghost' ? 0 : 2;
@@ -122,10 +136,15 @@ export function Floor({ sheet, from, to }: { sheet: Sheet; from: Point; to: Poin
   );
 }
 
-type ShapesProps = { sheet: Sheet } & Pick<Figure, 'shapes' | 'dragLink' | 'shaft'>;
-
 /** Arms, leaves and cranks, as lines from joint to joint; a leaf bows through its seat. */
-export const Shapes = memo(function Shapes({ sheet, shapes, dragLink, shaft }: ShapesProps) {
+export function Shapes({ sheet, figure }: { sheet: Sheet; figure: Figure }) {
+  const { shapes, dragLink, shaft } = figure;
+  return <ShapeLines {...{ sheet, shapes, dragLink, shaft }} />;
+}
+
+type ShapeLinesProps = { sheet: Sheet } & Pick<Figure, 'shapes' | 'dragLink' | 'shaft'>;
+
+const ShapeLines = memo(function ShapeLines({ sheet, shapes, dragLink, shaft }: ShapeLinesProps) {
   const bow = line().curve(curveCatmullRom);
   return (
     <g>

@@ -41,13 +41,7 @@ export function PlanBody({ sheet, model }: { sheet: Sheet; model: BayModel }) {
           y2={sheet.at([-behind, 0, 0])[1]}
         />
       </g>
-      <Tyres
-        sheet={sheet}
-        wheels={model.now.wheels}
-        radius={model.tireRadius}
-        width={model.tireWidth}
-        className="zinc"
-      />
+      <Tyres sheet={sheet} model={model} figure={model.now} className="zinc" />
       <Axle sheet={sheet} model={model} figure={model.now} />
     </>
   );
@@ -61,7 +55,7 @@ export function PlanWork({ sheet, model, bar, tape, movable, figures, layers }: 
     <g>
       {layers.swept && <Swept sheet={sheet} model={model} />}
       <Plates sheet={sheet} plates={model.now.plates} />
-      <Shapes sheet={sheet} shapes={model.now.shapes} dragLink={model.now.dragLink} shaft={model.now.shaft} />
+      <Shapes sheet={sheet} figure={model.now} />
       {model.now.bars
         .filter((b) => b.id !== bar?.id)
         .map((b) => (

@@ -14,7 +14,7 @@ import { RollParts } from '@/bay/parts/RollParts';
 import { Things } from '@/bay/parts/Obstacles';
 import { lateral, type BayModel } from '@/bay/model/bayModel';
 import { Built, Holes, Mounts } from '@/bay/handles/Mounts';
-import { Axle, BarLine, Floor, Ghost, Plates, Shapes, Tyres } from '@/bay/parts/carParts';
+import { Axle, BarLine, Floor, Ghost, GhostTyres, Plates, Shapes, Tyres } from '@/bay/parts/carParts';
 import { fit, type Box, type Flat, type Sheet } from './projection';
 import type { WorkProps } from './viewProps';
 import type { LinkMember } from '@/core/rig/members/link';
@@ -34,13 +34,7 @@ export function RearBody({ sheet, model }: { sheet: Sheet; model: BayModel }) {
     <>
       <Floor sheet={sheet} from={[0, half(model), 0]} to={[0, -half(model), 0]} />
       <Centreline sheet={sheet} top={topOf(model)} />
-      <Tyres
-        sheet={sheet}
-        wheels={model.now.wheels}
-        radius={model.tireRadius}
-        width={model.tireWidth}
-        className="zinc"
-      />
+      <Tyres sheet={sheet} model={model} figure={model.now} className="zinc" />
       <Rails sheet={sheet} model={model} />
       <Axle sheet={sheet} model={model} figure={model.now} />
     </>
@@ -53,19 +47,7 @@ export function RearWork({ sheet, model, bar, tape, movable, figures, layers }: 
   const { bump, droop, leftUp } = model.ghosts;
   return (
     <g>
-      {[bump, droop].map(
-        (figure, i) =>
-          figure && (
-            <Tyres
-              key={i}
-              sheet={sheet}
-              wheels={figure.wheels}
-              radius={model.tireRadius}
-              width={model.tireWidth}
-              className="ghost"
-            />
-          ),
-      )}
+      <GhostTyres sheet={sheet} model={model} />
       <Plates sheet={sheet} plates={model.now.plates} of={now?.id} />
       {layers.swept && <Swept sheet={sheet} model={model} />}
       {now &&
@@ -73,7 +55,7 @@ export function RearWork({ sheet, model, bar, tape, movable, figures, layers }: 
           (figure, i) =>
             figure && <Ghost key={i} sheet={sheet} from={now.chassis} to={lateral(figure)!.axle} />,
         )}
-      <Shapes sheet={sheet} shapes={model.now.shapes} dragLink={model.now.dragLink} shaft={model.now.shaft} />
+      <Shapes sheet={sheet} figure={model.now} />
       {(now ? [now] : model.now.bars).map((b) => (
         <BarLine key={b.id} sheet={sheet} points={b.path} od={b.od} />
       ))}

@@ -5,7 +5,7 @@ import { LinesOfPull, RollAxis, Swept } from '@/bay/parts/KinematicLines';
 import type { BayModel } from '@/bay/model/bayModel';
 import { placesAlong } from '@/bay/model/bayModel';
 import { Built, Holes, Mounts } from '@/bay/handles/Mounts';
-import { Axle, BarLine, Floor, Plates, Shapes, Tyres } from '@/bay/parts/carParts';
+import { Axle, BarLine, Floor, GhostTyres, Plates, Shapes, Tyres } from '@/bay/parts/carParts';
 import { RollParts } from '@/bay/parts/RollParts';
 import { Things } from '@/bay/parts/Obstacles';
 import { fit, type Box, type Sheet } from './projection';
@@ -32,13 +32,7 @@ export function SideBody({ sheet, model }: { sheet: Sheet; model: BayModel }) {
   return (
     <>
       <Floor sheet={sheet} from={[ahead, 0, 0]} to={[-behind, 0, 0]} />
-      <Tyres
-        sheet={sheet}
-        wheels={model.now.wheels}
-        radius={model.tireRadius}
-        width={model.tireWidth}
-        className="zinc"
-      />
+      <Tyres sheet={sheet} model={model} figure={model.now} className="zinc" />
       {[0, model.rails[0]!.height].map((h) => {
         const height = model.rails[0]!.underside + h;
         const [a, b] = [sheet.at([ahead, 0, height]), sheet.at([-behind, 0, height])];
@@ -53,19 +47,7 @@ export function SideBody({ sheet, model }: { sheet: Sheet; model: BayModel }) {
 export function SideWork({ sheet, model, tape, movable, layers }: WorkProps) {
   return (
     <g>
-      {[model.ghosts.bump, model.ghosts.droop].map(
-        (f, i) =>
-          f && (
-            <Tyres
-              key={i}
-              sheet={sheet}
-              wheels={f.wheels}
-              radius={model.tireRadius}
-              width={model.tireWidth}
-              className="ghost"
-            />
-          ),
-      )}
+      <GhostTyres sheet={sheet} model={model} />
       {layers.swept && <Swept sheet={sheet} model={model} />}
       {layers.lines && (
         <LinesOfPull
@@ -77,7 +59,7 @@ export function SideWork({ sheet, model, tape, movable, layers }: WorkProps) {
       )}
       {layers.lines && <RollAxis sheet={sheet} rollCentre={model.rollCentre} slope={model.rollAxisSlope} />}
       <Plates sheet={sheet} plates={model.now.plates} />
-      <Shapes sheet={sheet} shapes={model.now.shapes} dragLink={model.now.dragLink} shaft={model.now.shaft} />
+      <Shapes sheet={sheet} figure={model.now} />
       {model.now.bars.map((b) => (
         <BarLine key={b.id} sheet={sheet} points={b.path} od={b.od} className="bar link" />
       ))}

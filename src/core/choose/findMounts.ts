@@ -16,9 +16,9 @@ import { isOfCorner, cornerFigures, wantedFigures, type WantedFigures } from './
 import { isBetter, MET, missOf, paretoBest, wayOf, weighed, type InTheWay, type Weighed } from './ranking';
 
 /**
- * A place that was found: the mounts that move, and the hole of the sway bar where that may; the figures it comes to, and by how much each target is missed, none where it is met; where
- * it is tightest over the travel, and what then meets, or comes nearer than the room that is to be left: of what moves, and of what does not
- * now.
+ * A place that was found: the mounts that move, and the hole of the sway bar where that may; the figures it comes to, and by how much each
+ * target is missed, none where it is met; where it is tightest over the travel, and what then meets, or comes nearer than the room that is to
+ * be left: of what moves, and of what does not now.
  */
 export type Answer = {
   changes: MountChange[];

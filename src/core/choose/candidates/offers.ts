@@ -30,8 +30,7 @@ const LEVEL = 1;
 /**
  * Other ways that the car on the bench could be built, each drawn from it by one change: another layout; the bar across levelled, the other
  * way round, before or behind the axle, bent clear of what it comes too near to, straight where it is bent, or left out where leaves hold
- * the axle too; another hole; a sway bar or none. Those that
- * cannot be drawn, or that are kept already, are left out.
+ * the axle too; another hole; a sway bar or none. Those that cannot be drawn, or that are kept already, are left out.
  */
 export function offersFor(job: Job): Offer[] {
   const kept = candidatesOf(job);
