@@ -16,8 +16,11 @@ const measure = `
   const box = handle.getBoundingClientRect();
   const at = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   handle.setPointerCapture = () => {};
-  const Made = kind === 'mouse' ? MouseEvent : PointerEvent;
-  const send = (type, x, y) => handle.dispatchEvent(new Made(kind + type, { bubbles: true, pointerId: 1, button: 0, buttons: type === 'up' ? 0 : 1, clientX: x, clientY: y }));
+  // A browser tells of a mouse twice over: of the pointer first.
+  const kinds = kind === 'mouse' ? [['pointer', PointerEvent], ['mouse', MouseEvent]] : [['pointer', PointerEvent]];
+  const send = (type, x, y) => {
+    for (const [kind, Made] of kinds) handle.dispatchEvent(new Made(kind + type, { bubbles: true, pointerId: 1, button: 0, buttons: type === 'up' ? 0 : 1, clientX: x, clientY: y }));
+  };
   const changed = () => new Promise((tell) => {
     const watch = new MutationObserver(() => { watch.disconnect(); tell(true); });
     watch.observe(document.querySelector(follower), { attributes: true, characterData: true, subtree: true, childList: true });

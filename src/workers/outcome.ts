@@ -7,11 +7,16 @@ export function outcomeOf<T>(work: () => T): Outcome<T> {
   try {
     return { ok: true, result: work() };
   } catch (error) {
-    if (error instanceof InputError) return { ok: false, message: error.expected };
-    console.error(error);
-    return {
-      ok: false,
-      message: `Pellik itself broke on it (${(error as Error).message}). Undo the last change; nothing typed is lost`,
-    };
+    return refusalOf(error);
   }
+}
+
+/** What is said in place of an answer. */
+export function refusalOf(error: unknown): Outcome<never> {
+  if (error instanceof InputError) return { ok: false, message: error.expected };
+  console.error(error);
+  return {
+    ok: false,
+    message: `Pellik itself broke on it (${(error as Error).message}). Undo the last change; nothing typed is lost`,
+  };
 }

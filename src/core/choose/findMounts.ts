@@ -8,6 +8,7 @@ import { partnerOf } from '@/core/rig/roles';
 import { assemble } from '@/core/kinematics/mechanism';
 import { posesEverywhere, tightPlaces } from '@/core/locate/tightPlaces';
 import { locateInput, type Gap } from '@/core/locate/types';
+import { atOnce, type Steps } from '@/core/numerics/steps';
 import { division } from '@/core/units/tape';
 import { isMount, type Brief, type FreeMount, type Target } from './brief';
 import { chance, type Chance } from './chance';
@@ -59,6 +60,8 @@ type Choice = {
 const EXHAUSTIVE = 4_000;
 const STARTS = 24;
 const ROUNDS = 6;
+/** So many places are tried before it is told how far it is. */
+const TRIED_IN_A_STEP = 20;
 /** So many answers are told, and how different they are: shares of what may move. */
 const ANSWERS = 5;
 const DIFFERENT = 0.12;
@@ -73,14 +76,12 @@ const EDGE = 40;
  * Looks for places of mounts that can be built, by holes and by lines of the tape, that meet what is asked. Exact where all choices can be
  * looked at; else a search along one direction after another from many starts, the same for one seed on every machine.
  *
- * @param each told now and then how far it is, 0 to 1; true gives up, and what was found by then is told
  * @throws InputError where a mount of the brief is not there, has nowhere to go, or a motion of the axle is held by nothing
  */
-export function findMounts(
-  job: Job,
-  brief: Brief,
-  each: (share: number) => boolean | void = () => {},
-): FoundMounts {
+export const findMounts = (job: Job, brief: Brief): FoundMounts => atOnce(findingMounts(job, brief));
+
+/** The same search, step by step. */
+export function* findingMounts(job: Job, brief: Brief): Steps<FoundMounts> {
   if (!isHeld(job.rig)) throw new InputError('members', 'a motion of the axle that nothing holds');
   const choices = brief.free.map((free, i) =>
     isMount(free) ? mountChoice(job, free, i) : holeChoice(job, i),
@@ -91,12 +92,12 @@ export function findMounts(
       `targets[${inCorner}]`,
       'springs, weights and the other end of the car, told at Roll and Record, and a corner that it stays on its wheels in: without them nobody knows how far it leans',
     );
-  const search = new Search(job, brief, choices, each);
+  const search = new Search(job, brief, choices);
   const all = choices.reduce((product, { values }) => product * values.length, 1);
   const exhaustive = all <= EXHAUSTIVE;
-  if (exhaustive) search.everything(all);
-  else search.fromManyStarts(chance(brief.seed ?? 1));
-  return { ...search.told(), exhaustive: exhaustive && !search.givenUp };
+  if (exhaustive) yield* search.everything(all);
+  else yield* search.fromManyStarts(chance(brief.seed ?? 1));
+  return { ...(yield* search.told()), exhaustive };
 }
 
 /** The job with a place that was found. */
@@ -157,7 +158,6 @@ function stepped(least: number, most: number, step: number, i: number): number[]
 type Tried = Weighed & { at: number[]; figures: WantedFigures };
 
 class Search {
-  givenUp = false;
   private readonly seen = new Map<string, Tried | null>();
   private readonly worked = new Map<Tried, Answer | null>();
   private readonly targets: Target[];
@@ -169,7 +169,6 @@ class Search {
     private readonly job: Job,
     { targets, clear = 0 }: Brief,
     private readonly choices: Choice[],
-    private readonly each: (share: number) => boolean | void,
   ) {
     this.targets = targets;
     this.inCorner = targets.some(({ figure }) => isOfCorner(figure));
@@ -192,11 +191,11 @@ class Search {
   }
 
   /** Every choice there is. */
-  everything(all: number): void {
+  *everything(all: number): Steps<void> {
     const at = this.choices.map(() => 0);
-    for (let n = 0; n < all && !this.givenUp; n++) {
+    for (let n = 0; n < all; n++) {
       this.try([...at]);
-      this.report(n, all);
+      if (n % TRIED_IN_A_STEP === 0) yield n / all;
       for (let k = 0; k < at.length; k++) {
         at[k]!++;
         if (at[k]! < this.choices[k]!.values.length) break;
@@ -206,13 +205,12 @@ class Search {
   }
 
   /** From where the car is now and from places by chance: along one direction after another, by great steps and then by small ones. */
-  fromManyStarts({ uniform }: Chance): void {
-    for (let n = 0; n < STARTS && !this.givenUp; n++) {
-      this.report(n, STARTS);
+  *fromManyStarts({ uniform }: Chance): Steps<void> {
+    for (let n = 0; n < STARTS; n++) {
       const start = this.choices.map((choice) =>
         n === 0 ? this.nearestNow(choice) : Math.floor(uniform() * choice.values.length),
       );
-      this.descend(start);
+      yield* this.descend(start, n / STARTS);
     }
   }
 
@@ -220,12 +218,13 @@ class Search {
     return values.reduce((best, v, k) => (Math.abs(v - now) < Math.abs(values[best]! - now) ? k : best), 0);
   }
 
-  private descend(start: number[]): void {
+  private *descend(start: number[], share: number): Steps<void> {
     let at = start;
     let best = this.try(at);
-    for (let round = 0; round < ROUNDS && !this.givenUp; round++) {
+    for (let round = 0; round < ROUNDS; round++) {
       const before = best;
-      for (const [k, { values }] of this.choices.entries())
+      for (const [k, { values }] of this.choices.entries()) {
+        yield share;
         for (let step = Math.max(1, values.length >> 2); step >= 1; step = step >> 1)
           for (const way of [1, -1])
             for (;;) {
@@ -237,6 +236,7 @@ class Search {
               best = tried;
               at = next;
             }
+      }
       if (best === before) return;
     }
   }
@@ -252,11 +252,7 @@ class Search {
     return tried;
   }
 
-  private report(n: number, of: number): void {
-    if ((of <= 1000 || n % 100 === 0) && this.each(n / of) === true) this.givenUp = true;
-  }
-
-  told(): Omit<FoundMounts, 'exhaustive'> {
+  *told(): Steps<Omit<FoundMounts, 'exhaustive'>> {
     const all = [...this.seen.values()]
       .filter((one) => one !== null)
       .sort((a, b) => (isBetter(a, b) ? -1 : 1));
@@ -264,8 +260,8 @@ class Search {
     const best = paretoBest(met, this.targets);
     return {
       // Those that nothing beats come first; what else meets it all, and is clearly another, is a choice too.
-      ...this.different([...best, ...met]),
-      edge: this.edgeOf(best),
+      ...(yield* this.different([...best, ...met])),
+      edge: yield* this.edgeOf(best),
       nearest: met.length === 0 && all[0] ? this.answerOf(all[0]) : null,
       inTheWay: met.length > 0 ? [] : this.targets.map((_, target) => wayOf(all, target)),
       tried: this.seen.size,
@@ -302,7 +298,7 @@ class Search {
   }
 
   /** Those that none beats, in the order of the first figure that is wanted; of many, as many as are told, evenly. */
-  private edgeOf(best: Tried[]): Answer[] {
+  private *edgeOf(best: Tried[]): Steps<Answer[]> {
     const wanted = this.targets.filter(({ near }) => near !== undefined);
     const [first] = wanted;
     if (!first || wanted.length < 2) return [];
@@ -312,17 +308,20 @@ class Search {
       { length: Math.min(EDGE, inOrder.length) },
       (_, i) => inOrder[Math.floor(i * every)]!,
     );
-    return some.flatMap((one) => {
+    const edge: Answer[] = [];
+    for (const one of some) {
+      yield 1;
       const answer = this.answerOf(one);
-      return answer && answer.hits.length === 0 && answer.misses.every((miss) => miss <= MET) ? [answer] : [];
-    });
+      if (answer && answer.hits.length === 0 && answer.misses.every((miss) => miss <= MET)) edge.push(answer);
+    }
+    return edge;
   }
 
   /**
    * The best, and each next that is clearly another; each once more in the car itself, with what it meets there. Those that hit something
    * are told only where all of them do.
    */
-  private different(met: Tried[]): Pick<FoundMounts, 'answers' | 'blocked'> {
+  private *different(met: Tried[]): Steps<Pick<FoundMounts, 'answers' | 'blocked'>> {
     const far = (a: Tried, b: Tried): number =>
       Math.max(
         ...a.at.map((v, k) => Math.abs(v - b.at[k]!) / Math.max(1, this.choices[k]!.values.length - 1)),
@@ -334,6 +333,7 @@ class Search {
       if (clear.length === ANSWERS || looked === LOOKED_AT) break;
       if (clear.some((other) => far(one, other.one) < DIFFERENT)) continue;
       looked++;
+      yield 1;
       const answer = this.answerOf(one);
       if (!answer?.misses.every((miss) => miss <= MET)) continue;
       (answer.hits.length > 0 ? hitting : clear).push({ one, answer });

@@ -4,6 +4,7 @@ import { barOf, threadedEnds } from '@/core/job/made/parts';
 import { distance, type Point } from '@/core/geometry/vector';
 import { carInputs } from '@/core/locate/resultUncertainty';
 import { InputError } from '@/core/rig/read';
+import { atOnce, type Steps } from '@/core/numerics/steps';
 import { isLink, linksOf } from '@/core/rig/members/members';
 import { memberName } from '@/core/rig/names';
 import { mountsOf, withMount } from '@/core/rig/mounts';
@@ -58,20 +59,24 @@ type Build = { mounts: Float64Array; lengths: Map<string, number>; car: ((rig: R
 const DIRECTIONS = ['fore and aft', 'sideways', 'height'] as const;
 const SMALLEST = 1e-9;
 
+/** How often a car is built by chance, and from which seed. */
+export type Chances = { builds: number; seed: number };
+
+/** So many builds are made before it is told how far it is. */
+const BUILDS_IN_A_STEP = 100;
+
 /**
  * Figures of a car as it may come out, over many builds made by chance, and which dimension each hangs on most (JCGM 101: propagation of
  * distributions; beside it the first order of JCGM 100). The same seed gives the same on every machine. Bars with a thread are set to what
  * is between their eyes; others are as long as they were cut.
  *
- * @param each told after every hundredth build, so that it can be shown and given up; true gives up
  * @throws InputError where the car as it is cannot be put together
  */
-export function spreadOf(
-  job: Job,
-  closeness: Closeness,
-  { builds, seed }: { builds: number; seed: number },
-  each: (done: number) => boolean | void = () => {},
-): Spreads {
+export const spreadOf = (job: Job, closeness: Closeness, chances: Chances): Spreads =>
+  atOnce(spreading(job, closeness, chances));
+
+/** The same, step by step. */
+export function* spreading(job: Job, closeness: Closeness, { builds, seed }: Chances): Steps<Spreads> {
   const { rig } = job;
   const reach = drivenTravel(job);
   if (!isHeld(rig)) throw new InputError('members', 'a motion of the axle that nothing holds');
@@ -85,9 +90,8 @@ export function spreadOf(
   const rows = new Map(FIGURES.map((name) => [name, [] as number[]]));
   const { normal } = chance(seed);
   let failed = 0;
-  let made = 0;
-  for (; made < builds; made++) {
-    if (made % 100 === 0 && each(made) === true) break;
+  for (let made = 0; made < builds; made++) {
+    if (made % BUILDS_IN_A_STEP === 0) yield made / builds;
     const build = emptyBuild(parts.count);
     for (const { deviation, put } of offs) put(build, deviation * normal());
     const figures = solve(build);
@@ -103,7 +107,7 @@ export function spreadOf(
       known.map((name) => [name, told(designed[name]!, rows.get(name)!, first.get(name)!.deviation)]),
     ),
     ranked: Object.fromEntries(known.map((name) => [name, first.get(name)!.shares])),
-    builds: made,
+    builds,
     failed,
   };
 }

@@ -131,16 +131,6 @@ describe('how close is close enough', () => {
     for (const { name, share } of ranked.rollCentre!)
       if (slopes.has(name)) expect(share).toBeCloseTo(slopes.get(name)! ** 2 / all, 3);
   });
-
-  test('it is given up when it is told to, and what was built by then is told', () => {
-    const { builds } = spreadOf(
-      demoJobs()[0]!,
-      USUAL_CLOSENESS,
-      { builds: 5000, seed: 1 },
-      (done) => done >= 300,
-    );
-    expect(builds).toBe(300);
-  });
 });
 
 /** Small briefs on demo cars: one to three things free, few steps of each, bounds and wishes that can or cannot be had. */

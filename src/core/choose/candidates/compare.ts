@@ -14,6 +14,7 @@ import { heightsAnswer, type HeightValues } from '@/core/locate/heights';
 import { reachedPoints } from '@/core/locate/travel/travelCurve';
 import type { Gap } from '@/core/locate/types';
 import { JOINTS, jointsOf, NOISES, type Noise } from '@/core/materials/joints';
+import { atOnce, type Steps } from '@/core/numerics/steps';
 import { margin, weakestFirst } from '@/core/prove/prove';
 import { proveRestsOn } from '@/core/prove/restsOn';
 import type { CheckName } from '@/core/prove/types';
@@ -71,20 +72,21 @@ const GUESSABLE: Figure[] = [
   'pinion',
 ];
 
-/**
- * Every candidate of a job, worked out on the same car, in their order.
- *
- * @param each told how far it is, 0 to 1
- */
-export function compareCandidates(job: Job, each: (share: number) => void = () => {}): Compared[] {
+/** Every candidate of a job, worked out on the same car, in their order. */
+export const compareCandidates = (job: Job): Compared[] => atOnce(comparingCandidates(job));
+
+/** The same, step by step. */
+export function* comparingCandidates(job: Job): Steps<Compared[]> {
   const candidates = job.choose?.candidates ?? [];
   const found = candidates.find((one) => one.found)?.design ?? designOf(job);
-  return candidates.map(({ id, name, found: isFound, design }, i) => {
+  const all: Compared[] = [];
+  for (const { id, name, found: isFound, design } of candidates) {
+    yield all.length / candidates.length;
     const numbers = orRefusal(() => numbersOf(withDesign(job, design), found));
-    each((i + 1) / candidates.length);
     const named = { id, name, ...(isFound && { found: isFound }) };
-    return numbers instanceof InputError ? { ...named, refusal: numbers.expected } : { ...named, numbers };
-  });
+    all.push(numbers instanceof InputError ? { ...named, refusal: numbers.expected } : { ...named, numbers });
+  }
+  return all;
 }
 
 /**
