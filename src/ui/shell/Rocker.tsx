@@ -21,7 +21,9 @@ export function Rocker() {
   const atRide = left === 0 && right === 0;
   const rail = (side: 'left' | 'right', value: number) => (
     <div className="rail">
-      <span className="rail-name">{side}</span>
+      <span className="rail-name">
+        {side} <b>{value === 0 ? 'ride' : mark(value)}</b>
+      </span>
       <Slider
         min={-droop}
         max={bump}
@@ -33,7 +35,7 @@ export function Rocker() {
           `${formatLength(v ?? 0, tape)} ${tape === 'mm' ? 'mm' : 'inches'}`
         }
         marks={{ [-droop]: mark(-droop), 0: 'ride', [bump]: mark(bump) }}
-        tooltip={{ formatter: (v) => mark(v ?? 0) }}
+        tooltip={{ open: false }}
         onChange={(v) => {
           setPlaying(null);
           setRocker(side === 'left' ? v : left, side === 'right' ? v : right);

@@ -41,7 +41,7 @@ export function Edge({ targets, edge }: { targets: Target[]; edge: Answer[] }) {
               max={most}
               step={(most - least) / STEPS || 1}
               value={here.figures[figure]!}
-              tooltip={{ formatter: (v) => v !== undefined && say(v) }}
+              tooltip={{ open: false }}
               onChange={(to) => setAt(nearest(values, to, at))}
             />
             <span className="hint edge-ends">
