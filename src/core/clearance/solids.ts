@@ -6,7 +6,7 @@ import { boxOf, cylinderOf, SEGMENT, segmentsOf, type Cylinder, type Segments } 
 import type { Point } from '@/core/geometry/vector';
 import { toAxle, toChassis, type AxleFrame } from '@/core/kinematics/attitude';
 import type { Body, Solid } from './bodies';
-import { allOf, pathToPath, type Pieces } from './lines';
+import { allOf, betweenPieces, type Pieces } from './lines';
 
 /** A solid as it is asked how far the pieces of a line are from it. */
 export type Asked = { box: boolean; shape: Float64Array; support: Support };
@@ -56,18 +56,14 @@ function wayOut(list: Segments, { from, to }: Pieces, solid: Support): number {
   return best;
 }
 
-/** The least distance of a path from what is in the way, in the axes of its carrier, surface, mm. */
-export function toBody(path: Point[], { shape }: Body): number {
-  if (shape.kind === 'tube')
-    return (
-      pathToPath(
-        path,
-        shape.line.map((p) => p.point),
-      ) -
-      shape.od / 2
-    );
-  const list = segmentsOf(path);
-  return toSolid(list, allOf(list), askedOf(shape), nearStart(), false);
+/** How far a path is at its nearest from the surface of what is in the way, in the axes of its carrier, mm. */
+export function gapTo({ shape }: Body): (path: Segments) => number {
+  if (shape.kind === 'tube') {
+    const line = segmentsOf(shape.line.map(({ point: p }) => p));
+    return (path) => betweenPieces(path, allOf(path), line, allOf(line)) - shape.od / 2;
+  }
+  const asked = askedOf(shape);
+  return (path) => toSolid(path, allOf(path), asked, nearStart(), false);
 }
 
 /** How far two solids are apart in a pose, mm; negative where they overlap: the least way out. */

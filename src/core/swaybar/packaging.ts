@@ -1,6 +1,7 @@
 import { bodiesOf, type Body } from '@/core/clearance/bodies';
 import { lineOf, pathToPath, trimmed } from '@/core/clearance/lines';
-import { toBody } from '@/core/clearance/solids';
+import { gapTo } from '@/core/clearance/solids';
+import { segmentsOf, type Segments } from '@/core/geometry/shapes';
 import type { Side } from '@/core/geometry/side';
 import type { Point } from '@/core/geometry/vector';
 import { axleToChassis, chassisToAxle } from '@/core/kinematics/attitude';
@@ -30,9 +31,10 @@ const BRACKET = 70;
 export function gapsOverTravel(around: Surroundings, arms: TurningBar, corners: CornerPose[]): Gap[] {
   const least = { bar: new Map<string, Gap>(), 'end link': new Map<string, Gap>() };
   const bodies = bodiesOf(around.rig);
-  const mounts = mountedIn(bodies, arms);
+  const still = bodies.flatMap((body) => (body.on === 'both' ? [] : [stillBody(body, body.on, arms)]));
+  const reaching = bodies.filter((body) => body.on === 'both');
   for (const corner of corners)
-    eachGap(around, bodies, arms, mounts, corner.pose, (part, body, distance) => {
+    eachGap(around, { still, reaching }, arms, corner.pose, (part, body, distance) => {
       const known = least[part].get(body);
       if (!known || distance < known.distance)
         least[part].set(body, { part, body, distance, corner: corner.corner });
@@ -73,44 +75,50 @@ type CheckedPart = { part: Gap['part']; path: Point[]; thick: number; middle?: b
 
 type Told = (part: Gap['part'], body: string, distance: number) => void;
 
+/**
+ * A body that stands still in the axes of its carrier: how far a path is from it there, and whether the bar runs through it, as through the
+ * rails that its tube is let into.
+ */
+type StillBody = { id: string; on: 'chassis' | 'axle'; gap: (path: Segments) => number; holdsBar: boolean };
+
+/** A body from one carrier to the other. */
+type ReachingBody = Extract<Body, { on: 'both' }>;
+
+function stillBody(body: Body, on: StillBody['on'], { bar: { mountedOn, bushings } }: TurningBar): StillBody {
+  const gap = gapTo(body);
+  const holdsBar = on === mountedOn && bushings.some((b) => gap(segmentsOf([b, b])) <= 0);
+  return { id: body.id, on, gap, holdsBar };
+}
+
 /** Tells all distances in one pose; none where the links cannot follow. */
 function eachGap(
   around: Surroundings,
-  bodies: Body[],
+  bodies: { still: StillBody[]; reaching: ReachingBody[] },
   arms: TurningBar,
-  mounts: Set<string>,
   pose: Pose,
   tell: Told,
 ): void {
   const { rig, stowed } = around;
   const onAxle = arms.bar.mountedOn === 'axle';
   const [toChassis, toAxle] = [axleToChassis(pose, rig.tireRadius), chassisToAxle(pose, rig.tireRadius)];
-  const reaching = bodies
-    .filter((b) => b.on === 'both')
-    .map((b) => ({ b, line: lineOf(b.shape, toChassis) }));
+  const reaching = bodies.reaching.map((b) => ({ b, line: lineOf(b.shape, toChassis) }));
   for (const { part, path, thick, middle } of partsIn(around, arms, pose)) {
     // In the axes of either body, so that each thing is looked at where it stands still.
     const seen = {
       chassis: onAxle ? path.map(toChassis) : path,
       axle: onAxle ? path : path.map(toAxle),
     };
-    for (const body of bodies) {
-      if (body.on === 'both' || (middle && mounts.has(body.id))) continue;
-      // A link is bolted to the other body at its foot: that end is meant to be near.
-      const bolted = part === 'end link' && !stowed && (body.on === 'axle') !== onAxle;
-      const free = bolted ? trimmed(seen[body.on], 'end', BRACKET) : seen[body.on];
-      tell(part, body.id, toBody(free, body) - thick);
-    }
+    // A link is bolted to the other body at its foot: that end is meant to be near.
+    const isBolted = (on: StillBody['on']) => part === 'end link' && !stowed && (on === 'axle') !== onAxle;
+    const freeOn = (on: StillBody['on']) =>
+      segmentsOf(isBolted(on) ? trimmed(seen[on], 'end', BRACKET) : seen[on]);
+    const free = { chassis: freeOn('chassis'), axle: freeOn('axle') };
+    for (const { id, on, gap, holdsBar } of bodies.still)
+      if (!middle || !holdsBar) tell(part, id, gap(free[on]) - thick);
     for (const { b, line } of reaching)
       tell(part, b.id, pathToPath(seen.chassis, line) - b.shape.od / 2 - thick);
   }
 }
-
-/** What the bar runs through: the rails that a tube is let into. */
-const mountedIn = (bodies: Body[], { bar: { mountedOn, bushings } }: TurningBar): Set<string> =>
-  new Set(
-    bodies.filter((o) => o.on === mountedOn && bushings.some((b) => toBody([b, b], o) <= 0)).map((o) => o.id),
-  );
 
 function partsIn({ rig, housing, stowed }: Surroundings, turning: TurningBar, pose: Pose): CheckedPart[] {
   const feet = stowed ?? feetIn(turning, pose, rig.tireRadius);

@@ -5,7 +5,7 @@ import { figuresOf, type Figures } from '@/core/choose/figures';
 import { cornerFigures, type WantedFigures } from '@/core/choose/wanted';
 import { findMounts, withAnswer } from '@/core/choose/findMounts';
 import { missOf, paretoBest } from '@/core/choose/ranking';
-import { spreadOf, USUAL_CLOSENESS } from '@/core/choose/spread';
+import { spreadOf } from '@/core/choose/spread';
 import { withBodies } from '@/core/job/bodies/bodies';
 import { clearances } from '@/core/clearance/clearance';
 import { closestApproaches } from '@/core/clearance/closestOverTravel';
