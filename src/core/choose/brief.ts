@@ -45,9 +45,17 @@ export type FreeMount = z.infer<typeof freeMountSchema>;
 /** The sway bar's end links move from hole to hole of its arms. */
 const freeHoleSchema = z.strictObject({ swayBar: z.literal('hole') });
 
-export type Free = FreeMount | z.infer<typeof freeHoleSchema>;
+/** A bar may be bent clear of what it comes too near to, between eyes that stay; `alike`: and its mirror image, as far as that needs it. */
+const freeBendSchema = z.strictObject({
+  bend: z.string().check(z.maxLength(60)),
+  alike: z.optional(z.boolean()),
+});
+export type FreeBend = z.infer<typeof freeBendSchema>;
+
+export type Free = FreeMount | FreeBend | z.infer<typeof freeHoleSchema>;
 
 export const isMount = (free: Free): free is FreeMount => 'member' in free;
+export const isBend = (free: Free): free is FreeBend => 'bend' in free;
 
 export const MOST_TARGETS = 12;
 export const MOST_FREE = 12;
@@ -60,7 +68,9 @@ const briefSchema = z.strictObject({
   format: z.literal('pellik.brief'),
   version: z.literal(1),
   targets: z.array(targetSchema).check(z.minLength(1), z.maxLength(MOST_TARGETS)),
-  free: z.array(z.union([freeMountSchema, freeHoleSchema])).check(z.minLength(1), z.maxLength(MOST_FREE)),
+  free: z
+    .array(z.union([freeMountSchema, freeHoleSchema, freeBendSchema]))
+    .check(z.minLength(1), z.maxLength(MOST_FREE)),
   clear: z.optional(within(0, MOST_CLEAR)),
   seed: z.optional(z.int().check(z.minimum(0), z.maximum(2 ** 31))),
 });

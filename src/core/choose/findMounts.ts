@@ -1,29 +1,33 @@
-import { holesKey } from '@/core/job/made/bracketHoles';
 import type { Job } from '@/core/job/jobSchema';
-import { withMounts } from '@/core/job/edits/mounts';
-import { withRoll, withRollRig } from '@/core/job/edits/roll';
+import { withBends, withMounts } from '@/core/job/edits/mounts';
+import { withRoll } from '@/core/job/edits/roll';
 import { InputError } from '@/core/rig/read';
-import { coordinateNow, withMount, type MountChange } from '@/core/rig/mounts';
-import { partnerOf } from '@/core/rig/roles';
+import { linksOf } from '@/core/rig/members/members';
+import type { MountChange } from '@/core/rig/mounts';
 import { assemble } from '@/core/kinematics/mechanism';
 import { posesEverywhere, tightPlaces } from '@/core/locate/tightPlaces';
 import { locateInput, type Gap } from '@/core/locate/types';
 import { atOnce, type Steps } from '@/core/numerics/steps';
-import { division } from '@/core/units/tape';
-import { isMount, type Brief, type FreeMount, type Target } from './brief';
+import { bentClear, type BentClear } from './bentClear';
+import type { Brief, Target } from './brief';
 import { chance, type Chance } from './chance';
 import { isHeld } from './figures';
+import { bendableOf, choicesOf, type Choice } from './freeChoices';
 import { isOfCorner, cornerFigures, wantedFigures, type WantedFigures } from './wanted';
 import { isBetter, MET, missOf, paretoBest, wayOf, weighed, type InTheWay, type Weighed } from './ranking';
 
+/** A bar that is bent: through which points, mm, how far its middle stands out, mm, and which way. */
+export type Bent = Pick<BentClear, 'bends' | 'by' | 'way'> & { member: string };
+
 /**
- * A place that was found: the mounts that move, and the hole of the sway bar where that may; the figures it comes to, and by how much each
- * target is missed, none where it is met; where it is tightest over the travel, and what then meets, or comes nearer than the room that is to
- * be left: of what moves, and of what does not now.
+ * A place that was found: the mounts that move, the hole of the sway bar where that may, and the bars that are bent where they may; the
+ * figures it comes to, and by how much each target is missed, none where it is met; where it is tightest over the travel, and what then
+ * meets, or comes nearer than the room that is to be left: of what moves, and of what does not now.
  */
 export type Answer = {
   changes: MountChange[];
   hole: number | null;
+  bent: Bent[];
   figures: WantedFigures;
   misses: number[];
   tightest: Gap | null;
@@ -45,15 +49,6 @@ export type FoundMounts = {
   /** whether every choice there is was looked at */
   exhaustive: boolean;
   tried: number;
-};
-
-/** What one thing that may move can be set to: a mount, mm, and, alike, its mirror image; or a hole of the sway bar, counted from the tip. */
-type Choice = {
-  values: number[];
-  now: number;
-  put: (job: Job, value: number) => Job;
-  changes: (value: number) => MountChange[];
-  isHole: boolean;
 };
 
 /** As many choices are all looked at; of more, some are, from several starts. */
@@ -83,16 +78,14 @@ export const findMounts = (job: Job, brief: Brief): FoundMounts => atOnce(findin
 /** The same search, step by step. */
 export function* findingMounts(job: Job, brief: Brief): Steps<FoundMounts> {
   if (!isHeld(job.rig)) throw new InputError('members', 'a motion of the axle that nothing holds');
-  const choices = brief.free.map((free, i) =>
-    isMount(free) ? mountChoice(job, free, i) : holeChoice(job, i),
-  );
+  const choices = choicesOf(job, brief);
   const inCorner = brief.targets.findIndex(({ figure }) => isOfCorner(figure));
   if (inCorner >= 0 && cornerFigures(job).lean === null)
     throw new InputError(
       `targets[${inCorner}]`,
       'springs, weights and the other end of the car, told at Roll and Record, and a corner that it stays on its wheels in: without them nobody knows how far it leans',
     );
-  const search = new Search(job, brief, choices);
+  const search = new Search(job, brief, choices, bendableOf(job, brief));
   const all = choices.reduce((product, { values }) => product * values.length, 1);
   const exhaustive = all <= EXHAUSTIVE;
   if (exhaustive) yield* search.everything(all);
@@ -101,58 +94,14 @@ export function* findingMounts(job: Job, brief: Brief): Steps<FoundMounts> {
 }
 
 /** The job with a place that was found. */
-export function withAnswer(job: Job, { changes, hole }: Pick<Answer, 'changes' | 'hole'>): Job {
+export function withAnswer(
+  job: Job,
+  { changes, hole, bent }: Pick<Answer, 'changes' | 'hole' | 'bent'>,
+): Job {
   const { bar } = job.roll;
   const moved = withMounts(job, changes);
-  return hole === null || !bar ? moved : withRoll(moved, { bar: { ...bar, hole } });
-}
-
-function holeChoice({ roll: { bar } }: Job, i: number): Choice {
-  if (!bar?.hooked || bar.holes < 2)
-    throw new InputError(`free[${i}]`, 'a sway bar that is hooked up and has holes to choose between');
-  const put = (job: Job, hole: number): Job => {
-    const drilled = { ...bar, hole };
-    const rig = withRollRig(job.rig, { springs: null, shock: null, bar: drilled });
-    return { ...job, rig, roll: { ...job.roll, bar: drilled } };
-  };
-  const values = Array.from({ length: bar.holes }, (_, hole) => hole);
-  return { values, now: bar.hole, put, changes: () => [], isHole: true };
-}
-
-function mountChoice(job: Job, { member, end, axis, from, to, step, alike }: FreeMount, i: number): Choice {
-  const at = { member, end, axis } as const;
-  const now = coordinateNow(job.rig, at);
-  if (now === undefined || !Number.isFinite(now))
-    throw new InputError(`free[${i}]`, `a mount that this car has; “${member}/${end}” is none`);
-  const row = axis === 2 ? job.holes[holesKey(member, end)] : undefined;
-  const partner = alike ? partnerOf(member) : null;
-  const other = partner ? coordinateNow(job.rig, { member: partner, end, axis }) : undefined;
-  const [least, most] = [from ?? -Infinity, to ?? Infinity];
-  const values = row
-    ? Array.from({ length: row.count }, (_, k) => row.lowest + k * row.pitch).filter(
-        (mm) => mm >= least - MET && mm <= most + MET,
-      )
-    : stepped(least, most, step ?? division(job.tape) * 2, i);
-  if (values.length === 0) throw new InputError(`free[${i}]`, 'somewhere to go between from and to');
-  const changes = (mm: number): MountChange[] => [
-    { ...at, mm },
-    // Its mirror image moves by as much, from where it stands: old cars are not alike left and right.
-    ...(partner && other !== undefined
-      ? [{ member: partner, end, axis, mm: other + (axis === 1 ? -1 : 1) * (mm - now) }]
-      : []),
-  ];
-  const put = (of: Job, mm: number): Job => ({ ...of, rig: changes(mm).reduce(withMount, of.rig) });
-  return { values, now, changes, put, isHole: false };
-}
-
-/** Steps of the tape from one place to another; both ends are told, or there is no end to them. */
-function stepped(least: number, most: number, step: number, i: number): number[] {
-  if (!Number.isFinite(least) || !Number.isFinite(most) || most < least)
-    throw new InputError(`free[${i}]`, 'from and to, where the mount has no holes');
-  const count = Math.floor((most - least) / step + 1e-6) + 1;
-  if (count > 2000)
-    throw new InputError(`free[${i}].step`, 'no more than 2000 steps from one end to the other');
-  return Array.from({ length: count }, (_, k) => least + k * step);
+  const hung = hole === null || !bar ? moved : withRoll(moved, { bar: { ...bar, hole } });
+  return bent.reduce((of, { member, bends }) => withBends(of, member, bends), hung);
 }
 
 type Tried = Weighed & { at: number[]; figures: WantedFigures };
@@ -169,6 +118,7 @@ class Search {
     private readonly job: Job,
     { targets, clear = 0 }: Brief,
     private readonly choices: Choice[],
+    private readonly bendable: string[],
   ) {
     this.targets = targets;
     this.inCorner = targets.some(({ figure }) => isOfCorner(figure));
@@ -281,20 +231,42 @@ class Search {
     const changes = this.choices.flatMap(({ changes: of, values }, k) => of(values[at[k]!]!));
     const k = this.choices.findIndex(({ isHole }) => isHole);
     const hole = k < 0 ? null : this.choices[k]!.values[at[k]!]!;
-    const job = withAnswer(this.job, { changes, hole });
+    const { job, bent } = this.bend(withAnswer(this.job, { changes, hole, bent: [] }));
     const figures = wantedFigures(job, true);
     if (!figures) return null;
     const near = this.nearIn(job);
     return {
       changes,
       hole,
+      bent,
       figures,
       misses: this.targets.map((target) => missOf(target, figures)),
       tightest: near.tightest,
       hits: near.gaps.filter(
-        (gap) => !this.isNearNow(gap) || changes.some(({ member }) => isOf(gap, member)),
+        (gap) =>
+          !this.isNearNow(gap) ||
+          changes.some(({ member }) => isOf(gap, member)) ||
+          this.bendable.some((id) => gap.a === id || gap.b === id),
       ),
     };
+  }
+
+  /** A car with those bars that may be bent out of the way of what they come too near to, one after another. */
+  private bend(job: Job): { job: Job; bent: Bent[] } {
+    let car = job;
+    const bent: Bent[] = [];
+    for (const member of this.bendable) {
+      const clear = bentClear(
+        car,
+        linksOf(car.rig).find(({ id }) => id === member)!,
+        this.clear,
+      );
+      if (!clear) continue;
+      const { bends, by, way } = clear;
+      car = clear.job;
+      bent.push({ member, bends, by, way });
+    }
+    return { job: car, bent };
   }
 
   /** Those that none beats, in the order of the first figure that is wanted; of many, as many as are told, evenly. */

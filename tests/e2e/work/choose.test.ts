@@ -190,6 +190,24 @@ test('a share of the front is looked for in the holes of the sway bar, set so, a
   await hands.reads('[data-readout=hole]', 'last hole of 3');
 });
 
+test('a bar that may be bent goes round what it comes too near to, is set so, and is straight again once undone', async () => {
+  await hands.go('nightjar', 'locate');
+  await hands.part('Find');
+  await hands.choose('Something wanted', 'Axle goes sideways');
+  await hands.type('find/sideways/near', '0');
+  await hands.type('find/clear', '1/2');
+  await free('Panhard bar: bent clear');
+  await hands.reads('[data-free="bend/panhard"]', 'Its eyes stay.');
+  await hands.press('Look for places');
+  await hands.reads('[data-place="Place 1"]', 'Panhard bar bent 1 in back, between its eyes');
+  await setIt('Place 1');
+  await hands.reads('[data-place="Place 1"]', 'It stands so');
+  await hands.go('nightjar', 'cut');
+  await hands.reads('.bench-card', 'To have it bent');
+  await hands.undo();
+  await hands.until(async () => !(await hands.text('.bench-card')).includes('To have it bent'));
+});
+
 test('another way is drawn and tried on, chosen with its reason, and printed; undone, the car is as it was', async () => {
   await hands.go('marigold', 'locate');
   await hands.part('Ways');

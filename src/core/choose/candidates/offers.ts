@@ -17,7 +17,7 @@ import { orNone } from '@/core/rig/read';
 import { usualBar } from '@/core/swaybar/swayBarDesign';
 import type { Point } from '@/core/geometry/vector';
 import { sayLength } from '@/core/units/length';
-import { bentClear } from './bentClear';
+import { bentClear } from '../bentClear';
 
 /** Another way that a car could be built, by a name for it, and what is then drawn. */
 export type Offer = { id: string; name: string; design: Design };

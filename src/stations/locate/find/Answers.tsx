@@ -23,7 +23,9 @@ export function Answers({ asked: { targets, clear }, found }: { asked: Asked; fo
       </h2>
       <p className="hint">
         {exhaustive
-          ? `All ${tried} choices were looked at.`
+          ? tried === 1
+            ? 'The mounts stay where they are.'
+            : `All ${tried} choices were looked at.`
           : `${tried} choices were looked at, from many starts: others may be there.`}{' '}
         Each was looked at for what it meets over the travel; what it carries was not: Prove says it once a
         place is set.

@@ -1,8 +1,9 @@
 'use client';
 import { Button, Select } from 'antd';
-import { isMount, MOST_FREE, type Free, type FreeMount } from '@/core/choose/brief';
+import { isBend, isMount, MOST_FREE, type Free, type FreeMount } from '@/core/choose/brief';
 import { holesKey } from '@/core/job/made/bracketHoles';
 import { coordinateNow, mountsOf, type MountChange } from '@/core/rig/mounts';
+import { isLink } from '@/core/rig/members/members';
 import { partnerOf } from '@/core/rig/roles';
 import { capital, groupName, memberName } from '@/core/rig/names';
 import type { Job } from '@/core/job/jobSchema';
@@ -26,12 +27,11 @@ export function FreeList({ free, onChange }: Props) {
     <section className="section">
       <h2>What may move</h2>
       {free.map((one, i) => {
-        const holes = holesOf(job, one);
         return (
           <fieldset key={keyOf(one)} className="find-row" data-free={keyOf(one)}>
-            <legend>{isMount(one) ? nameOf(job, one) : SWAY_BAR_HOLE}</legend>
-            {holes !== null || !isMount(one) ? (
-              <p className="hint">In its {holes} holes.</p>
+            <legend>{labelOf(job, one)}</legend>
+            {!isMount(one) || holesOf(job, one) !== null ? (
+              <p className="hint">{heldTo(job, one)}</p>
             ) : (
               (['from', 'to'] as const).map((bound) => (
                 <QuantityField
@@ -66,21 +66,36 @@ export function FreeList({ free, onChange }: Props) {
   );
 }
 
-const SWAY_BAR_HOLE = 'Sway bar: hole';
+function keyOf(free: Free): string {
+  if (isBend(free)) return `bend/${free.bend}`;
+  return isMount(free) ? `${free.member}/${free.end}/${free.axis}` : `swayBar/${free.swayBar}`;
+}
 
-const keyOf = (free: Free): string =>
-  isMount(free) ? `${free.member}/${free.end}/${free.axis}` : `swayBar/${free.swayBar}`;
+function labelOf(job: Job, free: Free): string {
+  if (isBend(free)) return `${ownerName(job, free.bend)}: bent clear`;
+  return isMount(free) ? nameOf(job, free) : 'Sway bar: hole';
+}
 
-/** How many holes there are to choose between; null of what moves by the tape. */
-function holesOf({ holes, roll }: Job, free: Free): number | null {
-  if (!isMount(free)) return roll.bar?.holes ?? 0;
-  const row = free.axis === 2 ? holes[holesKey(free.member, free.end)] : undefined;
+/** What it is held to, of what does not move by the tape. */
+function heldTo(job: Job, free: Free): string {
+  return isBend(free)
+    ? 'Where it comes too near to something, its middle is bent out of the way, no farther than that takes. Its eyes stay.'
+    : `In its ${isMount(free) ? holesOf(job, free) : job.roll.bar?.holes} holes.`;
+}
+
+/** How many holes a mount has to choose between; null where it moves by the tape. */
+function holesOf({ holes }: Job, { member, end, axis }: FreeMount): number | null {
+  const row = axis === 2 ? holes[holesKey(member, end)] : undefined;
   return row?.count ?? null;
 }
 
 /** A move that has not been said more of: as far as there is room, and its mirror image with it. */
 function freed(job: Job, key: string): Free {
   if (key === 'swayBar/hole') return { swayBar: 'hole' };
+  if (key.startsWith('bend/')) {
+    const bend = key.slice('bend/'.length);
+    return { bend, alike: hasPartner(job, bend) };
+  }
   const [member, end, axis] = key.split('/') as [string, FreeMount['end'], string];
   const at = { member, end, axis: Number(axis) as FreeMount['axis'] };
   const now = coordinateNow(job.rig, at) ?? 0;
@@ -96,28 +111,32 @@ function freed(job: Job, key: string): Free {
 const hasPartner = ({ rig }: Job, member: string): boolean =>
   rig.members.some(({ id }) => id === partnerOf(member));
 
-/** Every direction of every mount, pairs once, heights first; and the sway bar's holes. */
+/** Every direction of every mount, pairs once, heights first; the sway bar's holes; and bars that may be bent. */
 function movesOf(job: Job): { value: string; label: string }[] {
   const members = job.rig.members.filter(({ id }) => !(id.endsWith('-right') && hasPartner(job, id)));
   const { bar } = job.roll;
-  const moves = ([2, 0, 1] as const).flatMap((axis) =>
+  const mounts = ([2, 0, 1] as const).flatMap((axis) =>
     members.flatMap(({ id }) =>
-      mountsOf(job.rig, id).map(({ key }) => {
-        const one = { member: id, end: key as FreeMount['end'], axis };
-        return { value: keyOf(one), label: nameOf(job, one) };
-      }),
+      mountsOf(job.rig, id).map(({ key }): Free => ({ member: id, end: key as FreeMount['end'], axis })),
     ),
   );
-  return bar?.hooked && bar.holes > 1 ? [...moves, { value: 'swayBar/hole', label: SWAY_BAR_HOLE }] : moves;
+  const holes: Free[] = bar?.hooked && bar.holes > 1 ? [{ swayBar: 'hole' }] : [];
+  const bends = members.filter(isLink).map(({ id }): Free => ({ bend: id }));
+  return [...mounts, ...holes, ...bends].map((one) => ({ value: keyOf(one), label: labelOf(job, one) }));
 }
 
 export function nameOf(
-  { rig }: Job,
+  job: Job,
   { member, end, axis }: Pick<MountChange, 'member' | 'end' | 'axis'>,
 ): string {
+  const mount = mountsOf(job.rig, member).find(({ key }) => key === end);
+  return `${ownerName(job, member)}, ${mount?.name.toLowerCase() ?? end}: ${DIRECTIONS[axis]}`;
+}
+
+/** What a member is called, together with its mirror image where it has one. */
+function ownerName({ rig }: Job, member: string): string {
   const partner = partnerOf(member);
   const pair =
     partner && rig.members.some(({ id }) => id === partner) ? groupName([member, partner], rig.end) : null;
-  const mount = mountsOf(rig, member).find(({ key }) => key === end);
-  return `${capital(pair ?? memberName(member, rig.end))}, ${mount?.name.toLowerCase() ?? end}: ${DIRECTIONS[axis]}`;
+  return capital(pair ?? memberName(member, rig.end));
 }

@@ -1,12 +1,14 @@
 'use client';
 import { Button } from 'antd';
+import { dequal } from 'dequal';
 import type { Target } from '@/core/choose/brief';
 import { WANTED } from '@/core/choose/wanted';
 import { withAnswer, type Answer } from '@/core/choose/findMounts';
 import { guessesBehind } from '@/core/bench/figures';
 import type { Gap } from '@/core/locate/types';
+import { linksOf } from '@/core/rig/members/members';
 import { coordinateNow } from '@/core/rig/mounts';
-import { memberName } from '@/core/rig/names';
+import { capital, memberName } from '@/core/rig/names';
 import { sayHole } from '@/core/swaybar/swayBarDesign';
 import { sayLength } from '@/core/units/length';
 import { edit, useJob } from '@/store/jobStore';
@@ -33,7 +35,12 @@ export function Place({ name, answer, targets }: { name: string; answer: Answer;
   const { bar } = job.roll;
   const isHung = answer.hole === null || answer.hole === bar?.hole;
   if (!isHung && bar) said.set('Sway bar', sayHole({ ...bar, hole: answer.hole! }));
-  const here = isHung && moves.every(({ by }) => Math.abs(by) < 0.05);
+  for (const { member, by, way } of answer.bent)
+    said.set(capital(memberName(member, rig.end)), `bent ${sayLength(by, tape)} ${way}, between its eyes`);
+  const isBent = answer.bent.every(({ member, bends }) =>
+    linksOf(rig).some(({ id, path }) => id === member && dequal(path?.chassis, bends)),
+  );
+  const here = isHung && isBent && moves.every(({ by }) => Math.abs(by) < 0.05);
   const asked = new Set(targets.map(({ figure }) => figure));
   const guessed = new Set(
     WANTED.filter((figure) => TOLD_BY[figure] && guessesBehind(job, TOLD_BY[figure]).length > 0),

@@ -26,23 +26,24 @@ const SOME = 4;
 
 const AT_RIDE = { left: 0, right: 0 };
 
-/** A bar bent out of the way: the job with it, how far its middle stands out, mm, and which way. */
-export type BentClear = { job: Job; by: number; way: string };
+/** A bar bent out of the way: the job with it, the points that it is bent through, mm, how far its middle stands out, mm, and which way. */
+export type BentClear = { job: Job; bends: Point[]; by: number; way: string };
 
 /**
- * A straight bar bent by the least that clears what it comes too near to over the travel, where that can be bent; null where it clears
+ * A bar bent by the least that clears what it comes too near to over the travel, where that can be bent; null where it clears
  * already, or where no bend of its middle clears all. Its eyes stay, and with them how the axle moves.
  *
+ * @param room to be left besides what is usual, mm
  * @throws InputError where the members cannot be put together
  */
-export function bentClear(job: Job, bar: LinkMember): BentClear | null {
+export function bentClear(job: Job, bar: LinkMember, room = 0): BentClear | null {
   const poses = posesEverywhere(locateInput(job, AT_RIDE), assemble(job.rig));
   const ofBar = (a: string, b: string) => a === bar.id || b === bar.id;
   const some = poses.filter((_, i) => i % SOME === 0);
   const isClear = (of: Job): boolean =>
     [some, poses].every((among) =>
-      tightPlaces(locateInput(of, AT_RIDE), among, LIMITS.clearance.least, ofBar).every(
-        (gap) => !isTight(gap),
+      tightPlaces(locateInput(of, AT_RIDE), among, Math.max(room, LIMITS.clearance.least), ofBar).every(
+        (gap) => !isTight(gap) && gap.distance >= room,
       ),
     );
   if (isClear(job)) return null;
@@ -53,7 +54,7 @@ export function bentClear(job: Job, bar: LinkMember): BentClear | null {
         between(bar.chassis, bar.axle, share).map((v, k) => v + by * toward[k]!),
       ) as Point[];
       const bent = withBends(job, bar.id, bends);
-      if (canBeBent(bent, bar.id) && isClear(bent)) return { job: bent, by, way };
+      if (canBeBent(bent, bar.id) && isClear(bent)) return { job: bent, bends, by, way };
     }
   return null;
 }
