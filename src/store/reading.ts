@@ -5,7 +5,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { say } from './notices';
 
 /** Stations whose results can be read for the car as it was built as well as for it as it is drawn. */
-const READ_AT: readonly StationId[] = ['locate', 'roll', 'prove'];
+const READ_AT: readonly StationId[] = ['locate', 'roll', 'prove', 'cut'];
 
 /** Which of the two the builder reads, at which station the bench is, and how often a change was refused for it. */
 export const useReading = create<{ asBuilt: boolean; station: StationId | null; refused: number }>()(() => ({

@@ -17,7 +17,7 @@ import { isOfCorner, cornerFigures, wantedFigures, type WantedFigures } from './
 import { isBetter, MET, missOf, paretoBest, wayOf, weighed, type InTheWay, type Weighed } from './ranking';
 
 /** A bar that is bent: through which points, mm, how far its middle stands out, mm, and which way. */
-export type Bent = Pick<BentClear, 'bends' | 'by' | 'way'> & { member: string };
+type Bent = Pick<BentClear, 'bends' | 'by' | 'way'> & { member: string };
 
 /**
  * A place that was found: the mounts that move, the hole of the sway bar where that may, and the bars that are bent where they may; the

@@ -5,6 +5,7 @@ import { THREAD_NAMES, type ThreadName } from '@/core/materials/threads';
 import { memberName } from '@/core/rig/names';
 import { sayTurns } from '@/core/units/turns';
 import { edit, useJob } from '@/store/jobStore';
+import { isReadAsBuilt, useReading } from '@/store/reading';
 import { CardHead, Caution } from '@/ui/cards/Card';
 import { Readout, Readouts } from '@/ui/cards/Readouts';
 import { Frac } from '@/ui/figures/Frac';
@@ -43,6 +44,7 @@ export function CutCard() {
 function CutBar({ member }: { member: LinkMember }) {
   const job = useJob();
   const { cut, tape } = job;
+  const asBuilt = useReading(isReadAsBuilt);
   const sawn = barCut(job, member);
   const { eyeToEye, blank, ends, bends } = sawn;
   const bar = madeUp(job, member);
@@ -60,7 +62,7 @@ function CutBar({ member }: { member: LinkMember }) {
         </CardHead>
         <WhichBar label="On the saw" value={member.id} />
         <Readouts>
-          <Readout name="Eye to eye, from Locate" of="cutEyes">
+          <Readout name={asBuilt ? 'Eye to eye, as built' : 'Eye to eye, from Locate'} of="cutEyes">
             <Frac mm={eyeToEye} tape={tape} unit />
           </Readout>
           <Readout name={cutName(sawn)} of="tube">
@@ -185,17 +187,25 @@ function CutBar({ member }: { member: LinkMember }) {
             Print the cut list
           </Button>
         </div>
-        <SpringPlates />
-        <Straps />
-        <Sleeves />
-        <WholeJob />
+        {asBuilt ? (
+          <p className="hint">
+            Plates, lists and full-size sheets are of the car as it is drawn: go back to as drawn for them.
+          </p>
+        ) : (
+          <>
+            <SpringPlates />
+            <Straps />
+            <Sleeves />
+            <WholeJob />
+          </>
+        )}
         <StationStripe
           station="cut"
           title="Cut list settled"
           note="Draw it before the saw starts: it breaks if the bar changes after."
         />
       </div>
-      <CutSheet job={job} member={member} sawn={sawn} bar={bar} />
+      <CutSheet job={job} member={member} sawn={sawn} bar={bar} asBuilt={asBuilt} />
     </>
   );
 }

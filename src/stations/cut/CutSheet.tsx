@@ -16,6 +16,7 @@ const CAUTION =
   'A bar that locates an axle is life-critical. Have its welds made or inspected by a qualified welder; the vehicle maker’s values and local inspection rules come before this sheet, which helps you judge and certifies nothing.';
 
 type Props = { job: Job; member: LinkMember; sawn: BarCut; bar: BarResult };
+type SheetProps = Props & { asBuilt: boolean };
 
 /** How the piece is cut, in a sentence or two. */
 function firstCut(sawn: BarCut, say: (mm: number) => string): string {
@@ -29,8 +30,8 @@ function firstCut(sawn: BarCut, say: (mm: number) => string): string {
   return `Cut long, trim to ${whole}${saddled ? ` tip to tip, ${say(finished)} throat to throat` : ', ends square'}. Bevel before welding.`;
 }
 
-/** The cut list on one sheet of plain paper. */
-export function CutSheet({ job, member, sawn, bar }: Props) {
+/** The cut list on one sheet of plain paper; as built, to what is between the eyes as they came out. */
+export function CutSheet({ job, member, sawn, bar, asBuilt }: SheetProps) {
   const { cut, tape } = job;
   const { thread, ends } = specOf(job, member.id);
   const say = (mm: number) => sayLength(mm, tape);
@@ -63,7 +64,7 @@ export function CutSheet({ job, member, sawn, bar }: Props) {
   return (
     <PaperSheet
       label="Cut list"
-      title={`Cut list: ${memberName(member.id, job.rig.end)}`}
+      title={`Cut list: ${memberName(member.id, job.rig.end)}${asBuilt ? ', to the brackets as built' : ''}`}
       drawing={<BarDrawing job={job} member={member} sawn={sawn} bar={bar} />}
       parts={rows}
       caution={CAUTION}

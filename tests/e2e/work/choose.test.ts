@@ -157,6 +157,14 @@ test('an eighth that came out low: what it changes is told; taken as it is, ever
   await hands.holds('panhard/chassis/2', '15');
   await hands.go('marigold', 'roll');
   await hands.reads('.built-reading', 'Read with one eye');
+  // The bar can be cut to what is between its brackets as they came out.
+  await hands.go('marigold', 'cut');
+  await hands.reads('.bench-card', 'Eye to eye, as built');
+  expect(await hands.count('[data-cut=plates]')).toBe(0);
+  await hands.part('As drawn');
+  await hands.reads('.bench-card', 'Eye to eye, from Locate');
+  await hands.find('[data-cut=plates]');
+  await hands.part('As built');
   await hands.go('marigold', 'locate');
   await hands.part('As drawn');
   await hands.reads('[data-readout=rollCentre]', '14 3/4 in');
