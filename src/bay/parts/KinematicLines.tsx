@@ -3,6 +3,7 @@ import { memo } from 'react';
 import type { Bar, BayModel, GhostFigure } from '@/bay/model/bayModel';
 import { path, type Flat, type Sheet } from '@/bay/views/projection';
 import type { Point } from '@/core/geometry/vector';
+import type { AxleEnd } from '@/core/rig/schema';
 
 type PullProps = {
   sheet: Sheet;
@@ -65,23 +66,23 @@ function Ray({
   );
 }
 
-type AxisProps = { sheet: Sheet; rollCentre: BayModel['rollCentre']; slope: number | null };
+type AxisProps = { sheet: Sheet; end: AxleEnd; rollCentre: BayModel['rollCentre']; slope: number | null };
 
 /** The axis that the car rolls about at this end, through the roll centre, seen from the side. */
-export const RollAxis = memo(function RollAxis({ sheet, rollCentre, slope }: AxisProps) {
+export const RollAxis = memo(function RollAxis({ sheet, end, rollCentre, slope }: AxisProps) {
   if (!rollCentre || slope === null) return null;
   const reach = 6000;
   const at = (x: number): Point => [x, 0, rollCentre.height + x * slope];
   const [a, b] = [sheet.at(at(reach)), sheet.at(at(-reach))];
   const [cx, cy] = sheet.at(at(0));
-  // Behind the car, under its own line, nothing else is written.
-  const edge = sheet.box.x + sheet.box.width;
+  // Where no links go, ahead of a front axle and behind a rear one, nothing else is written under its own line.
+  const edge = sheet.box.x + (end === 'front' ? 0 : sheet.box.width);
   const onAxis = a[1] + ((edge - a[0]) / (b[0] - a[0])) * (b[1] - a[1]);
   return (
     <g className="roll-centre">
       <line className="axis-line" x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />
       <circle cx={cx} cy={cy} r={5} />
-      <text x={edge} y={onAxis + 15} textAnchor="end">
+      <text x={edge} y={onAxis + 15} textAnchor={end === 'front' ? 'start' : 'end'}>
         roll axis
       </text>
     </g>

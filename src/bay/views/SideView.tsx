@@ -57,7 +57,14 @@ export function SideWork({ sheet, model, tape, movable, layers }: WorkProps) {
           bars={model.now.bars}
         />
       )}
-      {layers.lines && <RollAxis sheet={sheet} rollCentre={model.rollCentre} slope={model.rollAxisSlope} />}
+      {layers.lines && (
+        <RollAxis
+          sheet={sheet}
+          end={model.end}
+          rollCentre={model.rollCentre}
+          slope={model.rollAxisSlope}
+        />
+      )}
       <Plates sheet={sheet} plates={model.now.plates} />
       <Shapes sheet={sheet} figure={model.now} />
       {model.now.bars.map((b) => (

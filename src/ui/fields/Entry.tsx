@@ -71,7 +71,11 @@ export function Entry<T>({
   });
   const onChange = useStable((e: ChangeEvent<HTMLInputElement>) => entry.change(e.target.value));
   const onBlur = useStable(entry.blur);
-  const onPressEnter = useStable(entry.pressEnter);
+  const onPressEnter = useStable((e: KeyboardEvent<HTMLInputElement>) => {
+    entry.pressEnter();
+    // What is typed next takes the place of what stands there.
+    e.currentTarget.select();
+  });
   const onKeyDown = useStable((e: KeyboardEvent<HTMLInputElement>) => {
     // Once to put back what was there, once more to let go of the field and have the keys of the shop again.
     if (e.key === 'Escape' && !entry.putBack()) e.currentTarget.blur();

@@ -3,10 +3,9 @@ import { Button } from 'antd';
 import { withoutMembers } from '@/core/job/edits/members/kits';
 import { lateralBarOf } from '@/core/rig/roles';
 import { inputOf, isGuess } from '@/core/provenance/inputs';
-import { bestBar } from '@/core/locate/remedies/bestBar';
 import { formatLength, sayLength } from '@/core/units/length';
 import { finer, upToLine } from '@/core/units/tape';
-import { edit, enter, useJobPart } from '@/store/jobStore';
+import { edit, enter, useAtRest, useJobPart } from '@/store/jobStore';
 import { CardHead } from '@/ui/cards/Card';
 import { LengthField } from '@/ui/fields/LengthField';
 import { Bends } from '@/stations/locate/members/Bends';
@@ -15,6 +14,7 @@ import { EyeToEye } from '@/stations/locate/members/EyeToEye';
 import { Joints } from '@/stations/locate/members/Joints';
 import { Members } from '@/stations/locate/members/Members';
 import { MountsTable } from '@/stations/locate/members/MountsTable';
+import { useLocateResult } from '@/workers/locate';
 import { LateralResults } from './LateralResults';
 import { Schools } from './Schools';
 import { capital, memberName } from '@/core/rig/names';
@@ -71,7 +71,7 @@ const allow = (mm: number, typed: string): void =>
 function ShiftLimit() {
   const tape = useJobPart((j) => j.tape);
   const shiftLimit = useJobPart((j) => j.locate.shiftLimit);
-  const best = useJobPart(bestBar);
+  const best = useAtRest(useLocateResult()?.cures?.best ?? null);
   const asked = useJobPart((j) => !isGuess(inputOf(j, 'shiftLimit')));
   const say = (mm: number) => sayLength(mm, finer(tape));
   const half = best && upToLine(1.5 * best.level, tape);

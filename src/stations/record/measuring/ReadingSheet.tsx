@@ -62,7 +62,7 @@ function Cell({ step }: { step: Step }) {
         label={side ? `${quantity.label}, ${side}` : quantity.label}
         value={null}
         about={quantity.standIn}
-        placeholder={readings[key]?.length ? 'again' : 'reading'}
+        placeholder={readings[key]?.length ? 'again' : '–'}
         onEnter={(value, typed, by) => keepReading(step, value, typed, by)}
       />
       <ReadingList spot={step} />
