@@ -207,18 +207,10 @@ export const isTight = ({ distance }: ClosestApproach): boolean => distance < LI
 /** So many tight places are followed to where they begin. */
 export const FOLLOWED = 4;
 
-/**
- * The longest bar across the car that fits between its tyres, mm, and how far it moves the axle sideways over the travel it is driven
- * over, mm: level at ride height, and level in the middle of that travel.
- */
-export type BestBar = { length: number; level: number; middle: number };
-
 /** What would mend what was found, each tried with the solver. */
 export type LocateCures = {
   /** a bar across that is too short or too near; null without one */
   lateral: LateralRemedies | null;
-  /** what the best bar could do; null where none fits */
-  best: BestBar | null;
   /** where bumps steer too much: an end of the lateral bar put up or down; null where none would mend it */
   steering: SteeringRemedy | null;
   /** how far the travel goes before two bodies are too near, of the tightest places */

@@ -2,7 +2,13 @@ import { LIMITS } from '@/core/materials/limits';
 import { wantedRise } from '@/core/rig/lateralBar';
 import { lateralBarOf, withLink } from '@/core/rig/roles';
 import { sidewaysOverTravel } from '@/core/locate/schools';
-import { whileDriven, type BestBar, type LocateInput } from '@/core/locate/types';
+import { whileDriven, type LocateInput } from '@/core/locate/types';
+
+/**
+ * The longest bar across the car that fits between its tyres, mm, and how far it moves the axle sideways over the travel it is driven
+ * over, mm: level at ride height, and level in the middle of that travel.
+ */
+export type BestBar = { length: number; level: number; middle: number };
 
 /**
  * The longest bar that fits, solved where the bar of the car is, for an axle that turns as it goes carries its end farther than the wheels or

@@ -2,7 +2,6 @@ import { clearUntil } from '@/core/clearance/closestOverTravel';
 import { assemble } from '@/core/kinematics/mechanism';
 import { LIMITS } from '@/core/materials/limits';
 import { lateralBarOf } from '@/core/rig/roles';
-import { bestBar } from './bestBar';
 import { lateralRemedies } from './lateralRemedies';
 import { isSteered } from '@/core/locate/steering/steered';
 import { steeringRemedy } from '@/core/locate/steering/steeringRemedy';
@@ -30,7 +29,6 @@ export function curesOf(
   const looking = { margin: LIMITS.clearance.least, flops: flopsOf(input) };
   return {
     lateral: bar && lateralRemedies(driving, mechanism, bar, mostSideways(driven, ride.y), closest),
-    best: bestBar(input),
     steering: links.steering && isSteered(links.steering.wheels) ? steeringRemedy(driving) : null,
     until: gaps
       .slice(0, FOLLOWED)

@@ -5,7 +5,7 @@ import { lateralBarOf } from '@/core/rig/roles';
 import { inputOf, isGuess } from '@/core/provenance/inputs';
 import { formatLength, sayLength } from '@/core/units/length';
 import { finer, upToLine } from '@/core/units/tape';
-import { edit, enter, useAtRest, useJobPart } from '@/store/jobStore';
+import { edit, enter, useAtRest, useJob, useJobPart } from '@/store/jobStore';
 import { CardHead } from '@/ui/cards/Card';
 import { LengthField } from '@/ui/fields/LengthField';
 import { Bends } from '@/stations/locate/members/Bends';
@@ -14,7 +14,8 @@ import { EyeToEye } from '@/stations/locate/members/EyeToEye';
 import { Joints } from '@/stations/locate/members/Joints';
 import { Members } from '@/stations/locate/members/Members';
 import { MountsTable } from '@/stations/locate/members/MountsTable';
-import { useLocateResult } from '@/workers/locate';
+import { askBestBar } from '@/workers/choosing/search';
+import { useAnswer } from '@/workers/useAnswer';
 import { LateralResults } from './LateralResults';
 import { Schools } from './Schools';
 import { capital, memberName } from '@/core/rig/names';
@@ -69,12 +70,7 @@ const allow = (mm: number, typed: string): void =>
   enter('shiftLimit', typed, (j) => ({ ...j, locate: { ...j.locate, shiftLimit: mm } }));
 
 function ShiftLimit() {
-  const tape = useJobPart((j) => j.tape);
   const shiftLimit = useJobPart((j) => j.locate.shiftLimit);
-  const best = useAtRest(useLocateResult()?.cures?.best ?? null);
-  const asked = useJobPart((j) => !isGuess(inputOf(j, 'shiftLimit')));
-  const say = (mm: number) => sayLength(mm, finer(tape));
-  const half = best && upToLine(1.5 * best.level, tape);
   return (
     <section className="section">
       <h2>Sideways movement you allow</h2>
@@ -86,20 +82,31 @@ function ShiftLimit() {
         most={100}
         onEnter={allow}
       />
-      {best && (
-        <p className={asked ? 'hint' : 'proposal'} data-part="best-bar">
-          <span>
-            The longest bar that fits between these tyres, {say(best.length)}, moves the axle{' '}
-            {say(best.level)} if it is level at ride height, {say(best.middle)} if it is level in the middle
-            of the travel.
-          </span>
-          {!asked && (
-            <Button onClick={() => allow(half!, formatLength(half!, tape))}>
-              Allow {sayLength(half!, tape)}: half as much again
-            </Button>
-          )}
-        </p>
-      )}
+      <Best />
     </section>
+  );
+}
+
+/** What the longest bar could do on this car, and so what can be asked of one. */
+function Best() {
+  const job = useAtRest(useJob());
+  const best = useAnswer('best bar', job, () => askBestBar(job));
+  if (!best || typeof best === 'string') return null;
+  const { tape } = job;
+  const say = (mm: number) => sayLength(mm, finer(tape));
+  const half = upToLine(1.5 * best.level, tape);
+  const asked = !isGuess(inputOf(job, 'shiftLimit'));
+  return (
+    <p className={asked ? 'hint' : 'proposal'} data-part="best-bar">
+      <span>
+        The longest bar that fits between these tyres, {say(best.length)}, moves the axle {say(best.level)} if
+        it is level at ride height, {say(best.middle)} if it is level in the middle of the travel.
+      </span>
+      {!asked && (
+        <Button onClick={() => allow(half, formatLength(half, tape))}>
+          Allow {sayLength(half, tape)}: half as much again
+        </Button>
+      )}
+    </p>
   );
 }
