@@ -7,7 +7,7 @@ import { lateralBarOf } from '@/core/rig/roles';
 import type { Rig } from '@/core/rig/schema';
 
 /**
- * What is chosen between: roll centre at ride height and how far it moves over the travel, mm; anti-squat, per cent; roll steer, degrees
+ * What is chosen between: roll centre at ride height and how far it moves over the travel, mm; anti-squat of a rear axle, per cent; roll steer, degrees
  * for a degree; how far the axle goes sideways at most, mm; the rise of the bar across to its frame end and its length, mm; how far the
  * pinion (in front, the caster) turns over the travel, degrees; how far bumps steer at most, degrees; how far the slip joint goes, mm.
  */
@@ -57,7 +57,7 @@ export function figuresOf(rig: Rig, { bump, droop }: Reach, lift = 0): Figures |
   return {
     rollCentre: ride.rollCentreHeight,
     rollCentreMoves: range(poses.map((pose) => pose!.rollCentreHeight)),
-    antiSquat: ride.antiSquatPct ?? null,
+    antiSquat: rig.end === 'rear' ? (ride.antiSquatPct ?? null) : null,
     rollSteer: ride.rollSteer,
     sideways: Math.max(Math.abs(up.y - ride.y), Math.abs(down.y - ride.y)),
     barRise: drawn?.rise ?? null,

@@ -19,11 +19,12 @@ import { locateInput, type Gap } from './types';
 export type HeightValues = {
   /** from the ground */
   rollCentre: number | null;
+  /** of a rear axle */
   antiSquat: number | null;
   rollSteer: number | null;
   /** of the bar across the car, seen from behind: climbing to the frame positive */
   tilt: number | null;
-  /** how far the pinion has turned since ride height, nose down positive */
+  /** how far the pinion has turned since ride height, nose down positive; in front the same turn takes caster away */
   pinion: number;
   /** how far the axle stands to the left of where it stood */
   aside: number;
@@ -82,7 +83,7 @@ function valuesAt(rig: Rig, { ride, at }: Mechanism, lower: number): HeightValue
   const end = bar && axleToChassis(pose, rig.tireRadius)(bar.axle);
   return {
     rollCentre: pose.rollCentreHeight,
-    antiSquat: pose.antiSquatPct ?? null,
+    antiSquat: rig.end === 'rear' ? (pose.antiSquatPct ?? null) : null,
     rollSteer: pose.rollSteer,
     tilt:
       bar && end

@@ -91,7 +91,7 @@ function chosen(rig: Rig, rows: HoleRow[], holes: number[], lengths: Record<stri
   return {
     holes,
     isNow: changes.length === 0,
-    antiSquat: ride?.antiSquatPct ?? null,
+    antiSquat: rig.end === 'rear' ? (ride?.antiSquatPct ?? null) : null,
     rollSteer: ride?.rollSteer ?? null,
     stand: leftAlone(rig, there, changes, lengths),
     changes,

@@ -270,7 +270,7 @@ function bumpSteerVerdict(
     title: !steers
       ? unlike
         ? 'Drag link and track bar are not alike.'
-        : 'Bumps do not steer it.'
+        : littleSteer(Math.max(wheels!.both, wheels!.one))
       : wheels === null
         ? 'The drag link cannot follow the axle.'
         : `Bumps steer it ${formatDegrees(Math.max(wheels.both, wheels.one))}.`,
@@ -294,6 +294,10 @@ function bumpSteerVerdict(
   };
 }
 
+/** What is said of bumps that steer no more than they may, degrees. */
+const littleSteer = (most: number): string =>
+  most < TOLD ? 'Bumps do not steer it.' : `Bumps steer it little: ${formatDegrees(most)} at most.`;
+
 /** With the box on the axle the wheels steer as the axle does, and nothing else comes in. */
 function axleSteerVerdict({ axle, wheels }: SteeringFindings): Verdict {
   const most = Math.max(axle.both, axle.one);
@@ -302,7 +306,7 @@ function axleSteerVerdict({ axle, wheels }: SteeringFindings): Verdict {
     id: 'bump-steer',
     where: 'axle',
     state: steers ? 'stop' : 'ok',
-    title: steers ? `Bumps steer it ${formatDegrees(most)}.` : 'Bumps do not steer it.',
+    title: steers ? `Bumps steer it ${formatDegrees(most)}.` : littleSteer(most),
     reason: `The steering box is on the axle: the wheels turn only as the axle does, up to ${formatDegrees(most)} over the travel. The steering shaft must slide and bend as the axle moves.`,
     remedies: steers
       ? [

@@ -1,9 +1,11 @@
 'use client';
 import { Button, Select } from 'antd';
+import { useMemo } from 'react';
 import { MOST_TARGETS, type Target } from '@/core/choose/brief';
-import { cornerFigures, isOfCorner, WANTED, type WantedName } from '@/core/choose/wanted';
+import { cornerFigures, isOfCorner, WANTED, wantedFigures, type WantedName } from '@/core/choose/wanted';
 import { namesOfGuesses } from '@/core/bench/figures';
-import { useJobPart } from '@/store/jobStore';
+import { orNone } from '@/core/rig/read';
+import { useAtRest, useJob, useJobPart } from '@/store/jobStore';
 import { FIGURE_WORDS, figureWord } from '@/ui/choose/figureWords';
 import { NumberField } from '@/ui/fields/NumberField';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -19,8 +21,15 @@ type Props = { targets: Target[]; onChange: (targets: Target[]) => void };
 
 /** What is wanted: figures with their bounds, or what they should be near. */
 export function TargetList({ targets, onChange }: Props) {
-  const end = useJobPart((j) => j.rig.end);
-  const left = WANTED.filter((figure) => targets.every((target) => target.figure !== figure));
+  const job = useAtRest(useJob());
+  const { end } = job.rig;
+  const known = useMemo(() => orNone(() => wantedFigures(job, false)), [job]);
+  // What this car has no such figure of cannot be wanted of it.
+  const left = WANTED.filter(
+    (figure) =>
+      targets.every((target) => target.figure !== figure) &&
+      (isOfCorner(figure) || !known || known[figure] !== null),
+  );
   const put = (i: number, change: Partial<Target>) =>
     onChange(targets.map((target, k) => (k === i ? { ...target, ...change } : target)));
   return (
