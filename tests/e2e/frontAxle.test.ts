@@ -64,6 +64,19 @@ test('a front axle is measured, squared, centred, and its toe set; its stripe wa
   await hands.reads('[data-as-set=toe]', 'toe-in');
 });
 
+test('what the longest bar could do is worked out of this car, and what may be wanted is what it has', async () => {
+  await hands.go('tinker', 'locate');
+  await hands.part('Sideways');
+  await hands.reads('[data-part=best-bar]', /longest bar that fits between these tyres, .* moves the axle/);
+  await hands.part('Heights');
+  await hands.reads('[data-readout=states]', 'Caster grows by');
+  await hands.part('Find');
+  await hands.click(await hands.find('input[aria-label="Something wanted"]'));
+  await hands.reads('.ant-select-dropdown', 'Caster turns');
+  expect(await hands.text('.ant-select-dropdown')).not.toContain('Anti-squat');
+  await hands.clickOn('//h1');
+});
+
 test('a front axle gets a shaft and loses its drag link, and back, as it is said on the job', async () => {
   await hands.go('tinker', 'job');
   await pill('Front axle', 'driven');

@@ -76,7 +76,7 @@ test('where work is done on the car itself, it is the drawing that is read', () 
   const read = STATIONS.filter((station) =>
     isReadAsBuilt({ ...useReading.getState(), asBuilt: true, station }),
   );
-  expect(read).toEqual(['locate', 'roll', 'prove']);
+  expect(read).toEqual(['locate', 'roll', 'prove', 'cut']);
   // Where nothing was measured there is nothing else to read.
   expect(jobRead(drawn, true)).toBe(drawn);
 });

@@ -9,6 +9,10 @@ import { removalOrder } from '@/core/place/order';
 import { stationBasis, stationStripeKey } from '@/core/bench/stations';
 import { stationStripe } from '@/core/bench/stripes';
 import { drawStripe } from '@/ui/stripe/stripeEdits';
+import { figuresOf } from '@/core/choose/figures';
+import { drivenTravel } from '@/core/job/jobValues';
+import { axleToChassis } from '@/core/kinematics/attitude';
+import { heightsAnswer } from '@/core/locate/heights';
 import { isSteered } from '@/core/locate/steering/steered';
 import { bumpSteerParts } from '@/core/locate/steering/bumpSteerParts';
 import { assemble } from '@/core/kinematics/mechanism';
@@ -119,6 +123,44 @@ test('what the road wheels do is what the axle turns and what its knuckles turn 
       expect(axle.one).toBeCloseTo(Math.max(...turns.map((t) => t.axle)), 9);
     }),
     { numRuns: 30 },
+  );
+});
+
+test('of bumps that steer no more than they may it is said how much, and only of none at all that they do not', () => {
+  fc.assert(
+    fc.property(fronts, (job) => {
+      const { result, verdicts } = located(job);
+      const { wheels } = result.links.steering!;
+      const title = verdicts.lengthwise.find(({ id }) => id === 'bump-steer')!.title;
+      const most = wheels ? Math.max(wheels.both, wheels.one) : Infinity;
+      if (title === 'Bumps do not steer it.') expect(most).toBeLessThan(0.1);
+      if (title.startsWith('Bumps steer it little')) {
+        expect(isSteered(wheels)).toBe(false);
+        expect(title).toContain(`${most.toFixed(1)}° at most`);
+      }
+    }),
+    { numRuns: 40 },
+  );
+});
+
+test('of a front axle nothing is said of squatting, and its turn is told by its caster', () => {
+  fc.assert(
+    fc.property(fronts, fc.integer({ min: 5, max: 40 }), (job, settled) => {
+      const bare = { ...job, rig: { ...job.rig, wheelbase: 2600, cgHeight: 550 } };
+      expect(assemble(bare.rig).ride.antiSquatPct).toEqual(expect.any(Number));
+      expect(figuresOf(bare.rig, drivenTravel(bare))!.antiSquat).toBeNull();
+      const asked = { settled, load: { mass: 0, ahead: 0, height: 0 }, move: 0 };
+      const heights = heightsAnswer(bare, asked);
+      expect([heights.drawn.antiSquat, heights.settled.values!.antiSquat]).toEqual([null, null]);
+      // Nose down, the kingpin's top goes forward: the caster that is left is less by as much.
+      const pose = assemble(bare.rig).at({ left: settled, right: settled });
+      if (!isReached(pose)) throw new Error('not reached');
+      const kingpin = (up: number): Point => axleToChassis(pose, bare.rig.tireRadius)([0, 600, up]);
+      const [top, foot] = [kingpin(bare.rig.tireRadius + 100), kingpin(bare.rig.tireRadius - 100)];
+      const back = (Math.atan2(foot[0] - top[0], top[2] - foot[2]) * 180) / Math.PI;
+      expect(-heights.settled.values!.pinion).toBeCloseTo(back, 3);
+    }),
+    { numRuns: 20 },
   );
 });
 
