@@ -134,6 +134,9 @@ export function useJobPart<T>(part: (job: Job) => T): T {
   return useJobStore(useShallow((s) => part(jobRead(s.job!, asBuilt))));
 }
 
+/** A part of the job as it is drawn, however it is read: what was checked and marked is the drawing. Alike in each of its keys, where it is made anew. */
+export const useDrawnPart = <T>(part: (job: Job) => T): T => useJobStore(useShallow((s) => part(s.job!)));
+
 /** What can be undone and done again: the states before the job as it is, the earliest first, and those after it. */
 export type Acts = { past: Job[]; future: Job[] };
 

@@ -2,7 +2,7 @@
 import { lazy, Suspense, useMemo } from 'react';
 import { type StationId } from '@/core/bench/stationIds';
 import { ownStripe } from '@/core/bench/stations';
-import { useJobPart } from '@/store/jobStore';
+import { useDrawnPart, useJobPart } from '@/store/jobStore';
 import { StripeAcross } from '@/ui/stripe/StripeAcross';
 import { StandingMark } from './Standing';
 import './tape.css';
@@ -43,7 +43,7 @@ function Mark({ station }: { station: StationId }) {
 }
 
 function OwnMark({ station }: { station: StationId }) {
-  return <StripeAcross kind={useJobPart((job) => ownStripe(job, station).kind)} />;
+  return <StripeAcross kind={useDrawnPart((job) => ownStripe(job, station).kind)} />;
 }
 
 /** Whether a hold point still holds is worked out with the solver, which the first view does without. */

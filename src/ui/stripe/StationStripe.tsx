@@ -1,7 +1,7 @@
 'use client';
 import { type StationId } from '@/core/bench/stationIds';
 import { ownStripe, stationBasis, stationStripeKey } from '@/core/bench/stations';
-import { edit, useJob } from '@/store/jobStore';
+import { edit, useDrawnPart } from '@/store/jobStore';
 import { drawStripe, wipeStripe } from './stripeEdits';
 import { StripeButton } from './Stripe';
 
@@ -17,7 +17,8 @@ export function StationStripe({
   note: string;
   disabled?: boolean;
 }) {
-  const stripe = ownStripe(useJob(), station);
+  const drawn = useDrawnPart((job) => job);
+  const stripe = ownStripe(drawn, station);
   const key = stationStripeKey(station);
   return (
     <div className="stripe-row no-print">

@@ -1,8 +1,8 @@
 import { weldStripe } from '@/core/bench/holdPoint';
-import { useJobPart } from '@/store/jobStore';
+import { useDrawnPart } from '@/store/jobStore';
 import { StripeAcross } from './StripeAcross';
 
 /** The stripe across Weld. */
 export function WeldStripe() {
-  return <StripeAcross kind={useJobPart((job) => weldStripe(job).kind)} />;
+  return <StripeAcross kind={useDrawnPart((job) => weldStripe(job).kind)} />;
 }

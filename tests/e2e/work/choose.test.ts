@@ -148,9 +148,13 @@ test('an eighth that came out low: what it changes is told; taken as it is, ever
   await hands.go('marigold', 'locate');
   await hands.part('Sideways');
   await hands.reads('[data-readout=rollCentre]', '14 3/4 in');
+  await hands.click(await hands.find('.stripe-row .stripe-button'));
+  await hands.find('[data-station=locate] .stripe-mark.whole');
   await hands.part('As built');
   await hands.reads('.built-reading', 'Read with one eye where it was measured');
   await hands.reads('[data-readout=rollCentre]', '14 11/16 in');
+  // What was checked is the drawing, which nothing has changed.
+  await hands.find('[data-station=locate] .stripe-mark.whole');
   await hands.holds('panhard/chassis/2', '14 3/4');
   await hands.type('panhard/chassis/2', '15');
   await hands.reads('.ant-notification', 'Not changed: the car is read as it was built');
