@@ -81,6 +81,28 @@ describe('a bar across the car, on whichever hand and on whichever side of the a
     );
   });
 
+  test('of a car without a bar the best is told by the arc; none where it would not reach', () => {
+    const travels = fc.record({
+      bump: fc.integer({ min: 40, max: 110 }),
+      droop: fc.integer({ min: 40, max: 110 }),
+    });
+    fc.assert(
+      fc.property(travels, ({ bump, droop }) => {
+        const job = applyReadings({
+          ...fresh('triangulated-four-link'),
+          readings: readings({ bump, droop }),
+        });
+        const input = locateInput(job, { left: 0, right: 0 });
+        const { length, level, middle } = bestBar(input)!;
+        expect(length).toBeCloseTo(input.rig.track - input.tireWidth! - 2 * LIMITS.clearance.tyre, 9);
+        const most = Math.max(bump, droop);
+        expect(level).toBeCloseTo(length * (1 - Math.cos(Math.asin(most / length))), 9);
+        expect(middle).toBeLessThanOrEqual(level + 1e-9);
+        expect(bestBar({ ...input, rig: { ...input.rig, track: input.tireWidth! + 60 } })).toBeNull();
+      }),
+    );
+  });
+
   test('a tilt that suits the middle of the travel is said to, one that does not is not', () => {
     const job = applyReadings({ ...fresh(), readings: readings({ bump: 100, droop: 50 }) });
     const { axle } = workBar(job)!;
