@@ -45,6 +45,19 @@ export type FreeMount = z.infer<typeof freeMountSchema>;
 /** The sway bar's end links move from hole to hole of its arms. */
 const freeHoleSchema = z.strictObject({ swayBar: z.literal('hole') });
 
+/**
+ * The feet of its end links move across the car, outboard of their eyes (axis 1), or along it, ahead of them (axis 0), from where to where,
+ * mm, in steps; both alike.
+ */
+const freeFeetSchema = z.strictObject({
+  swayBar: z.literal('feet'),
+  axis: z.union([z.literal(0), z.literal(1)]),
+  from: number,
+  to: number,
+  step: z.optional(number.check(z.positive())),
+});
+export type FreeFeet = z.infer<typeof freeFeetSchema>;
+
 /** A bar may be bent clear of what it comes too near to, between eyes that stay; `alike`: and its mirror image, as far as that needs it. */
 const freeBendSchema = z.strictObject({
   bend: z.string().check(z.maxLength(60)),
@@ -52,9 +65,10 @@ const freeBendSchema = z.strictObject({
 });
 export type FreeBend = z.infer<typeof freeBendSchema>;
 
-export type Free = FreeMount | FreeBend | z.infer<typeof freeHoleSchema>;
+export type Free = FreeMount | FreeBend | FreeFeet | z.infer<typeof freeHoleSchema>;
 
 export const isMount = (free: Free): free is FreeMount => 'member' in free;
+export const isFeet = (free: Free): free is FreeFeet => 'swayBar' in free && free.swayBar === 'feet';
 export const isBend = (free: Free): free is FreeBend => 'bend' in free;
 
 export const MOST_TARGETS = 12;
@@ -69,7 +83,7 @@ const briefSchema = z.strictObject({
   version: z.literal(1),
   targets: z.array(targetSchema).check(z.minLength(1), z.maxLength(MOST_TARGETS)),
   free: z
-    .array(z.union([freeMountSchema, freeHoleSchema, freeBendSchema]))
+    .array(z.union([freeMountSchema, freeHoleSchema, freeFeetSchema, freeBendSchema]))
     .check(z.minLength(1), z.maxLength(MOST_FREE)),
   clear: z.optional(within(0, MOST_CLEAR)),
   seed: z.optional(z.int().check(z.minimum(0), z.maximum(2 ** 31))),

@@ -8,11 +8,12 @@ import { assemble } from '@/core/kinematics/mechanism';
 import { posesEverywhere, tightPlaces } from '@/core/locate/tightPlaces';
 import { locateInput, type Gap } from '@/core/locate/types';
 import { atOnce, type Steps } from '@/core/numerics/steps';
+import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import { bentClear, type BentClear } from './bentClear';
 import type { Brief, Target } from './brief';
 import { chance, type Chance } from './chance';
 import { isHeld } from './figures';
-import { bendableOf, choicesOf, type Choice } from './freeChoices';
+import { bendableOf, choicesOf, withBarChoice, type Choice } from './freeChoices';
 import { isOfCorner, cornerFigures, wantedFigures, type WantedFigures } from './wanted';
 import { isBetter, MET, missOf, paretoBest, wayOf, weighed, type InTheWay, type Weighed } from './ranking';
 
@@ -20,13 +21,14 @@ import { isBetter, MET, missOf, paretoBest, wayOf, weighed, type InTheWay, type 
 type Bent = Pick<BentClear, 'bends' | 'by' | 'way'> & { member: string };
 
 /**
- * A place that was found: the mounts that move, the hole of the sway bar where that may, and the bars that are bent where they may; the
+ * A place that was found: the mounts that move, the hole of the sway bar and where the feet of its links stand from their eyes, mm, where those may, and the bars that are bent where they may; the
  * figures it comes to, and by how much each target is missed, none where it is met; where it is tightest over the travel, and what then
  * meets, or comes nearer than the room that is to be left: of what moves, and of what does not now.
  */
 export type Answer = {
   changes: MountChange[];
   hole: number | null;
+  feet: BarDesign['foot'] | null;
   bent: Bent[];
   figures: WantedFigures;
   misses: number[];
@@ -96,11 +98,14 @@ export function* findingMounts(job: Job, brief: Brief): Steps<FoundMounts> {
 /** The job with a place that was found. */
 export function withAnswer(
   job: Job,
-  { changes, hole, bent }: Pick<Answer, 'changes' | 'hole' | 'bent'>,
+  { changes, hole, feet, bent }: Pick<Answer, 'changes' | 'hole' | 'feet' | 'bent'>,
 ): Job {
   const { bar } = job.roll;
   const moved = withMounts(job, changes);
-  const hung = hole === null || !bar ? moved : withRoll(moved, { bar: { ...bar, hole } });
+  const hung =
+    bar && (hole !== null || feet !== null)
+      ? withRoll(moved, { bar: withBarChoice(bar, { hole: hole ?? bar.hole, foot: feet ?? bar.foot }) })
+      : moved;
   return bent.reduce((of, { member, bends }) => withBends(of, member, bends), hung);
 }
 
@@ -229,15 +234,15 @@ class Search {
 
   private work({ at }: Tried): Answer | null {
     const changes = this.choices.flatMap(({ changes: of, values }, k) => of(values[at[k]!]!));
-    const k = this.choices.findIndex(({ isHole }) => isHole);
-    const hole = k < 0 ? null : this.choices[k]!.values[at[k]!]!;
-    const { job, bent } = this.bend(withAnswer(this.job, { changes, hole, bent: [] }));
+    const { hole, feet } = this.barAt(at);
+    const { job, bent } = this.bend(withAnswer(this.job, { changes, hole, feet, bent: [] }));
     const figures = wantedFigures(job, true);
     if (!figures) return null;
     const near = this.nearIn(job);
     return {
       changes,
       hole,
+      feet,
       bent,
       figures,
       misses: this.targets.map((target) => missOf(target, figures)),
@@ -249,6 +254,15 @@ class Search {
           this.bendable.some((id) => gap.a === id || gap.b === id),
       ),
     };
+  }
+
+  /** What of the sway bar is chosen at a place. */
+  private barAt(at: number[]): Pick<Answer, 'hole' | 'feet'> {
+    const chosen = this.choices.map(({ bar, values }, k) => bar(values[at[k]!]!));
+    const hole = chosen.find((one) => one.hole !== undefined)?.hole ?? null;
+    const feet = chosen.flatMap(({ foot }) => foot ?? []);
+    const { bar } = this.job.roll;
+    return { hole, feet: bar && feet.length > 0 ? Object.assign({ ...bar.foot }, ...feet) : null };
   }
 
   /** A car with those bars that may be bent out of the way of what they come too near to, one after another. */

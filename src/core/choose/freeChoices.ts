@@ -5,17 +5,21 @@ import { linksOf } from '@/core/rig/members/members';
 import { InputError } from '@/core/rig/read';
 import { coordinateNow, withMount, type MountChange } from '@/core/rig/mounts';
 import { partnerOf } from '@/core/rig/roles';
+import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import { division } from '@/core/units/tape';
-import { isBend, isMount, type Brief, type FreeBend, type FreeMount } from './brief';
+import { isBend, isFeet, isMount, type Brief, type FreeBend, type FreeFeet, type FreeMount } from './brief';
 import { MET } from './ranking';
 
-/** What one thing that may move can be set to: a mount, mm, and, alike, its mirror image; or a hole of the sway bar, counted from the tip. */
+/** What may be chosen of a sway bar: its hole, counted from the tip, and where the feet of its links stand from their eyes, mm. */
+export type BarChoice = { hole?: number; foot?: Partial<BarDesign['foot']> };
+
+/** What one thing that may move can be set to: a mount, mm, and, alike, its mirror image; or something of the sway bar. */
 export type Choice = {
   values: number[];
   now: number;
   put: (job: Job, value: number) => Job;
   changes: (value: number) => MountChange[];
-  isHole: boolean;
+  bar: (value: number) => BarChoice;
 };
 
 /**
@@ -26,7 +30,8 @@ export type Choice = {
 export const choicesOf = (job: Job, { free }: Brief): Choice[] =>
   free.flatMap((one, i) => {
     if (isBend(one)) return [];
-    return [isMount(one) ? mountChoice(job, one, i) : holeChoice(job, i)];
+    if (isMount(one)) return [mountChoice(job, one, i)];
+    return [isFeet(one) ? feetChoice(job, one, i) : holeChoice(job, i)];
   });
 
 /**
@@ -45,16 +50,49 @@ function barsOf({ rig }: Job, { bend, alike }: FreeBend, i: number): string[] {
   return partner && ids.includes(partner) ? [bend, partner] : [bend];
 }
 
+/** A sway bar with what was chosen of it; a right link of its own goes as far as the left one. */
+export function withBarChoice(bar: BarDesign, { hole = bar.hole, foot }: BarChoice): BarDesign {
+  const next = { ...bar.foot, ...foot };
+  const { right } = bar;
+  return {
+    ...bar,
+    hole,
+    foot: next,
+    ...(right && {
+      right: {
+        ...right,
+        foot: {
+          out: right.foot.out + next.out - bar.foot.out,
+          ahead: right.foot.ahead + next.ahead - bar.foot.ahead,
+        },
+      },
+    }),
+  };
+}
+
+/** A choice of something of the sway bar. */
+function barChoice(values: number[], now: number, bar: Choice['bar']): Choice {
+  const put = (job: Job, value: number): Job => {
+    const chosen = withBarChoice(job.roll.bar!, bar(value));
+    const rig = withRollRig(job.rig, { springs: null, shock: null, bar: chosen });
+    return { ...job, rig, roll: { ...job.roll, bar: chosen } };
+  };
+  return { values, now, put, changes: () => [], bar };
+}
+
 function holeChoice({ roll: { bar } }: Job, i: number): Choice {
   if (!bar?.hooked || bar.holes < 2)
     throw new InputError(`free[${i}]`, 'a sway bar that is hooked up and has holes to choose between');
-  const put = (job: Job, hole: number): Job => {
-    const drilled = { ...bar, hole };
-    const rig = withRollRig(job.rig, { springs: null, shock: null, bar: drilled });
-    return { ...job, rig, roll: { ...job.roll, bar: drilled } };
-  };
   const values = Array.from({ length: bar.holes }, (_, hole) => hole);
-  return { values, now: bar.hole, put, changes: () => [], isHole: true };
+  return barChoice(values, bar.hole, (hole) => ({ hole }));
+}
+
+function feetChoice({ roll: { bar }, tape }: Job, { axis, from, to, step }: FreeFeet, i: number): Choice {
+  if (!bar?.hooked) throw new InputError(`free[${i}]`, 'a sway bar that is hooked up');
+  const values = stepped(from, to, step ?? division(tape) * 2, i);
+  return axis === 1
+    ? barChoice(values, bar.foot.out, (out) => ({ foot: { out } }))
+    : barChoice(values, bar.foot.ahead, (ahead) => ({ foot: { ahead } }));
 }
 
 function mountChoice(job: Job, { member, end, axis, from, to, step, alike }: FreeMount, i: number): Choice {
@@ -80,13 +118,13 @@ function mountChoice(job: Job, { member, end, axis, from, to, step, alike }: Fre
       : []),
   ];
   const put = (of: Job, mm: number): Job => ({ ...of, rig: changes(mm).reduce(withMount, of.rig) });
-  return { values, now, changes, put, isHole: false };
+  return { values, now, changes, put, bar: () => ({}) };
 }
 
 /** Steps of the tape from one place to another; both ends are told, or there is no end to them. */
 function stepped(least: number, most: number, step: number, i: number): number[] {
   if (!Number.isFinite(least) || !Number.isFinite(most) || most < least)
-    throw new InputError(`free[${i}]`, 'from and to, where the mount has no holes');
+    throw new InputError(`free[${i}]`, 'from and to, where it has no holes');
   const count = Math.floor((most - least) / step + 1e-6) + 1;
   if (count > 2000)
     throw new InputError(`free[${i}].step`, 'no more than 2000 steps from one end to the other');

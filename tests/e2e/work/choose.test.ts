@@ -202,6 +202,21 @@ test('a share of the front is looked for in the holes of the sway bar, set so, a
   await hands.reads('[data-readout=hole]', 'last hole of 3');
 });
 
+test('the feet of a sway bar’s links are let go across the car, set where the share is nearest, and undone', async () => {
+  await hands.go('copperline', 'locate');
+  await hands.part('Find');
+  await hands.choose('Something wanted', 'Front’s share of what goes over');
+  await hands.type('find/frontShare/near', '40');
+  await free('Sway bar, feet of its links: outboard');
+  await hands.field('find/swayBar/feet/1/from');
+  await hands.press('Look for places');
+  await hands.reads('[data-place="Place 1"]', /Feet of the sway bar’s links.*(outboard|inboard)/s);
+  await setIt('Place 1');
+  await hands.reads('[data-place="Place 1"]', 'It stands so');
+  await hands.undo();
+  await hands.reads('[data-place="Place 1"]', 'Set it so');
+});
+
 test('a bar that may be bent goes round what it comes too near to, is set so, and is straight again once undone', async () => {
   await hands.go('nightjar', 'locate');
   await hands.part('Find');

@@ -1,6 +1,14 @@
 'use client';
 import { Button, Select } from 'antd';
-import { isBend, isMount, MOST_FREE, type Free, type FreeMount } from '@/core/choose/brief';
+import {
+  isBend,
+  isFeet,
+  isMount,
+  MOST_FREE,
+  type Free,
+  type FreeFeet,
+  type FreeMount,
+} from '@/core/choose/brief';
 import { holesKey } from '@/core/job/made/bracketHoles';
 import { coordinateNow, mountsOf, type MountChange } from '@/core/rig/mounts';
 import { isLink } from '@/core/rig/members/members';
@@ -21,7 +29,7 @@ type Props = { free: Free[]; onChange: (free: Free[]) => void };
 /** What may move, and how far; a mount with holes moves in its holes. */
 export function FreeList({ free, onChange }: Props) {
   const job = useJob();
-  const put = (i: number, change: FreeMount) => onChange(free.with(i, change));
+  const put = (i: number, change: FreeMount | FreeFeet) => onChange(free.with(i, change));
   const options = movesOf(job).filter(({ value }) => free.every((one) => keyOf(one) !== value));
   return (
     <section className="section">
@@ -30,7 +38,7 @@ export function FreeList({ free, onChange }: Props) {
         return (
           <fieldset key={keyOf(one)} className="find-row" data-free={keyOf(one)}>
             <legend>{labelOf(job, one)}</legend>
-            {!isMount(one) || holesOf(job, one) !== null ? (
+            {!isByTape(job, one) ? (
               <p className="hint">{heldTo(job, one)}</p>
             ) : (
               (['from', 'to'] as const).map((bound) => (
@@ -68,13 +76,21 @@ export function FreeList({ free, onChange }: Props) {
 
 function keyOf(free: Free): string {
   if (isBend(free)) return `bend/${free.bend}`;
+  if (isFeet(free)) return `swayBar/feet/${free.axis}`;
   return isMount(free) ? `${free.member}/${free.end}/${free.axis}` : `swayBar/${free.swayBar}`;
 }
 
 function labelOf(job: Job, free: Free): string {
   if (isBend(free)) return `${ownerName(job, free.bend)}: bent clear`;
+  if (isFeet(free)) return `Sway bar, feet of its links: ${FEET[free.axis]}`;
   return isMount(free) ? nameOf(job, free) : 'Sway bar: hole';
 }
+
+/** Whether something moves by the tape, from one place to another. */
+const isByTape = (job: Job, free: Free): free is FreeMount | FreeFeet =>
+  isFeet(free) || (isMount(free) && holesOf(job, free) === null);
+
+const FEET = ['ahead of their eyes', 'outboard of their eyes'] as const;
 
 /** What it is held to, of what does not move by the tape. */
 function heldTo(job: Job, free: Free): string {
@@ -92,26 +108,34 @@ function holesOf({ holes }: Job, { member, end, axis }: FreeMount): number | nul
 /** A move that has not been said more of: as far as there is room, and its mirror image with it. */
 function freed(job: Job, key: string): Free {
   if (key === 'swayBar/hole') return { swayBar: 'hole' };
+  if (key.startsWith('swayBar/feet/')) {
+    const axis = key.endsWith('0') ? 0 : 1;
+    const foot = job.roll.bar?.foot;
+    return { swayBar: 'feet', axis, ...about(job.tape, (axis === 0 ? foot?.ahead : foot?.out) ?? 0) };
+  }
   if (key.startsWith('bend/')) {
     const bend = key.slice('bend/'.length);
     return { bend, alike: hasPartner(job, bend) };
   }
   const [member, end, axis] = key.split('/') as [string, FreeMount['end'], string];
   const at = { member, end, axis: Number(axis) as FreeMount['axis'] };
-  const now = coordinateNow(job.rig, at) ?? 0;
-  const room = roomOf(job.tape);
   return {
     ...at,
-    from: snap(now - room, job.tape),
-    to: snap(now + room, job.tape),
+    ...about(job.tape, coordinateNow(job.rig, at) ?? 0),
     alike: hasPartner(job, member),
   };
+}
+
+/** As far either way as there is room, from a line of the tape to a line of it. */
+function about(tape: Tape, now: number): { from: number; to: number } {
+  const room = roomOf(tape);
+  return { from: snap(now - room, tape), to: snap(now + room, tape) };
 }
 
 const hasPartner = ({ rig }: Job, member: string): boolean =>
   rig.members.some(({ id }) => id === partnerOf(member));
 
-/** Every direction of every mount, pairs once, heights first; the sway bar's holes; and bars that may be bent. */
+/** Every direction of every mount, pairs once, heights first; the sway bar's holes and feet; and bars that may be bent. */
 function movesOf(job: Job): { value: string; label: string }[] {
   const members = job.rig.members.filter(({ id }) => !(id.endsWith('-right') && hasPartner(job, id)));
   const { bar } = job.roll;
@@ -121,8 +145,14 @@ function movesOf(job: Job): { value: string; label: string }[] {
     ),
   );
   const holes: Free[] = bar?.hooked && bar.holes > 1 ? [{ swayBar: 'hole' }] : [];
+  const feet = ([1, 0] as const).flatMap((axis): Free[] =>
+    bar?.hooked ? [{ swayBar: 'feet', axis, from: 0, to: 0 }] : [],
+  );
   const bends = members.filter(isLink).map(({ id }): Free => ({ bend: id }));
-  return [...mounts, ...holes, ...bends].map((one) => ({ value: keyOf(one), label: labelOf(job, one) }));
+  return [...mounts, ...holes, ...feet, ...bends].map((one) => ({
+    value: keyOf(one),
+    label: labelOf(job, one),
+  }));
 }
 
 export function nameOf(

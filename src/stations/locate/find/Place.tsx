@@ -9,7 +9,8 @@ import type { Gap } from '@/core/locate/types';
 import { linksOf } from '@/core/rig/members/members';
 import { coordinateNow } from '@/core/rig/mounts';
 import { capital, memberName } from '@/core/rig/names';
-import { sayHole } from '@/core/swaybar/swayBarDesign';
+import { sayHole, type EndLink } from '@/core/swaybar/swayBarDesign';
+import type { Tape } from '@/core/units/tape';
 import { sayLength } from '@/core/units/length';
 import { edit, useJob } from '@/store/jobStore';
 import { figureWord, sayFigure, TOLD_BY } from '@/ui/choose/figureWords';
@@ -37,10 +38,12 @@ export function Place({ name, answer, targets }: { name: string; answer: Answer;
   if (!isHung && bar) said.set('Sway bar', sayHole({ ...bar, hole: answer.hole! }));
   for (const { member, by, way } of answer.bent)
     said.set(capital(memberName(member, rig.end)), `bent ${sayLength(by, tape)} ${way}, between its eyes`);
+  const isFooted = answer.feet === null || dequal(answer.feet, bar?.foot);
+  if (!isFooted && bar) said.set('Feet of the sway bar’s links', sayFeet(bar.foot, answer.feet!, tape));
   const isBent = answer.bent.every(({ member, bends }) =>
     linksOf(rig).some(({ id, path }) => id === member && dequal(path?.chassis, bends)),
   );
-  const here = isHung && isBent && moves.every(({ by }) => Math.abs(by) < 0.05);
+  const here = isHung && isFooted && isBent && moves.every(({ by }) => Math.abs(by) < 0.05);
   const asked = new Set(targets.map(({ figure }) => figure));
   const guessed = new Set(
     WANTED.filter((figure) => TOLD_BY[figure] && guessesBehind(job, TOLD_BY[figure]).length > 0),
@@ -85,6 +88,19 @@ export function Place({ name, answer, targets }: { name: string; answer: Answer;
       </Button>
     </article>
   );
+}
+
+/** How far feet go, outboard or in, ahead or back. */
+function sayFeet(now: EndLink['foot'], to: EndLink['foot'], tape: Tape): string {
+  const [out, ahead] = [to.out - now.out, to.ahead - now.ahead];
+  return [
+    ...(Math.abs(out) >= 0.05
+      ? [`${sayLength(Math.abs(out), tape)} ${out > 0 ? 'outboard' : 'inboard'}`]
+      : []),
+    ...(Math.abs(ahead) >= 0.05
+      ? [`${sayLength(Math.abs(ahead), tape)} ${ahead > 0 ? 'ahead' : 'back'}`]
+      : []),
+  ].join(', ');
 }
 
 /** Pairs of bodies that meet, or come nearer than was asked for. */
