@@ -90,7 +90,7 @@ function ShiftLimit() {
 /** What the longest bar could do on this car, and so what can be asked of one. */
 function Best() {
   const job = useAtRest(useJob());
-  const best = useAnswer('best bar', job, () => askBestBar(job));
+  const best = useAnswer(`best bar of ${job.id}`, job, () => askBestBar(job));
   if (!best || typeof best === 'string') return null;
   const { tape } = job;
   const say = (mm: number) => sayLength(mm, finer(tape));
