@@ -58,12 +58,7 @@ export function SideWork({ sheet, model, tape, movable, layers }: WorkProps) {
         />
       )}
       {layers.lines && (
-        <RollAxis
-          sheet={sheet}
-          end={model.end}
-          rollCentre={model.rollCentre}
-          slope={model.rollAxisSlope}
-        />
+        <RollAxis sheet={sheet} end={model.end} rollCentre={model.rollCentre} slope={model.rollAxisSlope} />
       )}
       <Plates sheet={sheet} plates={model.now.plates} />
       <Shapes sheet={sheet} figure={model.now} />
