@@ -3,6 +3,7 @@ import { dequal } from 'dequal/lite';
 import { create } from 'zustand';
 import type { Job } from '@/core/job/jobSchema';
 import type { HeightsAnswer, HeightsAsked } from '@/core/locate/heights';
+import type { BestBar } from '@/core/locate/remedies/bestBar';
 import type { ResultUncertainty } from '@/core/locate/resultUncertainty';
 import type { TravelMap } from '@/core/locate/travel/travelMap';
 import { locateInput, type CurveValues, type LocateInput, type LocateResult } from '@/core/locate/types';
@@ -134,6 +135,18 @@ export const askHeights = newestOnly<{ job: Job; asked: HeightsAsked }>(async ({
   useHeights.setState(
     outcome.ok ? { answer: outcome.result, problem: null } : { answer: null, problem: outcome.message },
   );
+});
+
+/** What the longest bar across that fits could do, as last worked out, and of which job, by its id; null where none fits. */
+export const useBestBar = create<{ jobId: string | null; best: BestBar | null }>()(() => ({
+  jobId: null,
+  best: null,
+}));
+
+export const askBestBar = newestOnly<Job>(async (job) => {
+  const input = locateInput(job, { left: 0, right: 0 });
+  const outcome = await askPhysics((api) => api.bestBar(input));
+  useBestBar.setState({ jobId: job.id, best: outcome.ok ? outcome.result : null });
 });
 
 /** The map last worked out, and of what. */

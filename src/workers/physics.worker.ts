@@ -3,6 +3,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { findLocate } from '@/core/locate/analyse';
 import { heightsAnswer, type HeightsAsked } from '@/core/locate/heights';
 import { resultUncertainty } from '@/core/locate/resultUncertainty';
+import { bestBar } from '@/core/locate/remedies/bestBar';
 import { travelMap } from '@/core/locate/travel/travelMap';
 import type { CurveValues, LocateInput, LocateResult } from '@/core/locate/types';
 import { assemble } from '@/core/kinematics/mechanism';
@@ -36,6 +37,8 @@ const api = {
   prove: (job: Job) => outcomeOf(() => proveJob(job)),
   /** How far the results at ride height can be trusted. */
   uncertainty: (job: Job) => outcomeOf(() => resultUncertainty(job)),
+  /** What the longest bar across could do. */
+  bestBar: (input: LocateInput) => outcomeOf(() => bestBar(input)),
   /** The car at other heights: settled, loaded, with its frame moved. */
   heights: (job: Job, asked: HeightsAsked) => outcomeOf(() => heightsAnswer(job, asked)),
   /** A quantity over heave and roll. */

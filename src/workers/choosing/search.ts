@@ -10,7 +10,6 @@ import type { Suggested } from '@/core/drive/suggestions';
 import type { Job } from '@/core/job/jobSchema';
 import type { DrivenSetUp, Feel, Phase, Symptom } from '@/core/job/slices/work/drive';
 import type { HoleTable } from '@/core/locate/made/holeTable';
-import type { BestBar } from '@/core/locate/remedies/bestBar';
 import { ownObstacles } from '@/core/job/jobValues';
 import { isSameSurvey, surveyedCar } from '@/core/record/jobRecord';
 import { rollInput } from '@/core/roll/input';
@@ -57,13 +56,6 @@ export const askSheets = (job: Job): Promise<Outcome<PlateSheets[]>> =>
   orSaid(
     askSearch((api) => api.sheets(job)),
     'the plates could not be laid out just now; try it again',
-  );
-
-/** What the longest bar across that fits a car could do; null where none does. */
-export const askBestBar = (job: Job): Promise<Outcome<BestBar | null>> =>
-  orSaid(
-    askSearch((api) => api.bestBar(job)),
-    'the longest bar could not be worked out just now; try it again',
   );
 
 /** Every choice of holes of a car; null where it has none, or too many to list. */

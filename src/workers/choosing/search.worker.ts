@@ -14,8 +14,6 @@ import type { Feel, Phase, Symptom } from '@/core/job/slices/work/drive';
 import { COVER } from '@/core/job/bodies/bodyNames';
 import { motionOf } from '@/core/kinematics/smallMotions';
 import { holeTable } from '@/core/locate/made/holeTable';
-import { bestBar } from '@/core/locate/remedies/bestBar';
-import { locateInput } from '@/core/locate/types';
 import type { LinkMember } from '@/core/rig/members/link';
 import type { Rig } from '@/core/rig/schema';
 import type { RollInput } from '@/core/roll/input';
@@ -35,8 +33,6 @@ const api = {
   readings: (text: string, now: string) => outcomeOf(() => readingsFromCsv(text, now)),
   /** What still comes out past everything that is fitted. */
   comesOut: (rig: Rig, drawn: string[]) => outcomeOf(() => comesOut(rig, { drawn, cover: COVER })),
-  /** What the longest bar across could do. */
-  bestBar: (job: Job) => outcomeOf(() => bestBar(locateInput(job, { left: 0, right: 0 }))),
   /** Every choice of holes. */
   holes: (job: Job) => outcomeOf(() => holeTable(job)),
   /** The flat parts of a job laid on sheets of plate. */

@@ -1,5 +1,6 @@
 'use client';
 import { Button } from 'antd';
+import { useEffect } from 'react';
 import { withoutMembers } from '@/core/job/edits/members/kits';
 import { lateralBarOf } from '@/core/rig/roles';
 import { inputOf, isGuess } from '@/core/provenance/inputs';
@@ -14,8 +15,7 @@ import { EyeToEye } from '@/stations/locate/members/EyeToEye';
 import { Joints } from '@/stations/locate/members/Joints';
 import { Members } from '@/stations/locate/members/Members';
 import { MountsTable } from '@/stations/locate/members/MountsTable';
-import { askBestBar } from '@/workers/choosing/search';
-import { useAnswer } from '@/workers/useAnswer';
+import { askBestBar, useBestBar } from '@/workers/locate';
 import { LateralResults } from './LateralResults';
 import { Schools } from './Schools';
 import { capital, memberName } from '@/core/rig/names';
@@ -90,8 +90,9 @@ function ShiftLimit() {
 /** What the longest bar could do on this car, and so what can be asked of one. */
 function Best() {
   const job = useAtRest(useJob());
-  const best = useAnswer(`best bar of ${job.id}`, job, () => askBestBar(job));
-  if (!best || typeof best === 'string') return null;
+  const { jobId, best } = useBestBar();
+  useEffect(() => void askBestBar(job), [job]);
+  if (!best || jobId !== job.id) return null;
   const { tape } = job;
   const say = (mm: number) => sayLength(mm, finer(tape));
   const half = upToLine(1.5 * best.level, tape);
