@@ -13,6 +13,13 @@ const free = async (what: string) => {
   await list.sendKeys(what, Key.ENTER);
 };
 const answers = () => hands.count('[data-place]');
+/** A share of the front is wanted of a car that has a sway bar. */
+const wantShare = async () => {
+  await hands.go('copperline', 'locate');
+  await hands.part('Find');
+  await hands.choose('Something wanted', 'Front’s share of what goes over');
+  await hands.type('find/frontShare/near', '40');
+};
 const setIt = (place: string) =>
   hands.clickOn(`//article[@data-place="${place}"]//button[normalize-space()="Set it so"]`);
 
@@ -185,10 +192,7 @@ test('an eighth that came out low: what it changes is told; taken as it is, ever
 });
 
 test('a share of the front is looked for in the holes of the sway bar, set so, and undone', async () => {
-  await hands.go('copperline', 'locate');
-  await hands.part('Find');
-  await hands.choose('Something wanted', 'Front’s share of what goes over');
-  await hands.type('find/frontShare/near', '40');
+  await wantShare();
   await free('Sway bar: hole');
   await hands.reads('[data-free="swayBar/hole"]', 'In its 3 holes.');
   await hands.press('Look for places');
@@ -203,10 +207,7 @@ test('a share of the front is looked for in the holes of the sway bar, set so, a
 });
 
 test('the feet of a sway bar’s links are let go across the car, set where the share is nearest, and undone', async () => {
-  await hands.go('copperline', 'locate');
-  await hands.part('Find');
-  await hands.choose('Something wanted', 'Front’s share of what goes over');
-  await hands.type('find/frontShare/near', '40');
+  await wantShare();
   await free('Sway bar, feet of its links: outboard');
   await hands.field('find/swayBar/feet/1/from');
   await hands.press('Look for places');

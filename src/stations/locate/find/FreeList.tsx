@@ -30,44 +30,43 @@ type Props = { free: Free[]; onChange: (free: Free[]) => void };
 export function FreeList({ free, onChange }: Props) {
   const job = useJob();
   const put = (i: number, change: FreeMount | FreeFeet) => onChange(free.with(i, change));
-  const options = movesOf(job).filter(({ value }) => free.every((one) => keyOf(one) !== value));
+  const taken = new Set(free.map(keyOf));
+  const moves = movesOf(job).filter((one) => !taken.has(keyOf(one)));
   return (
     <section className="section">
       <h2>What may move</h2>
-      {free.map((one, i) => {
-        return (
-          <fieldset key={keyOf(one)} className="find-row" data-free={keyOf(one)}>
-            <legend>{labelOf(job, one)}</legend>
-            {!isByTape(job, one) ? (
-              <p className="hint">{heldTo(job, one)}</p>
-            ) : (
-              (['from', 'to'] as const).map((bound) => (
-                <QuantityField
-                  key={bound}
-                  field={`find/${keyOf(one)}/${bound}`}
-                  label={bound}
-                  showLabel
-                  unit="length"
-                  least={-MOST_MM}
-                  most={MOST_MM}
-                  value={one[bound] ?? null}
-                  onEnter={(mm) => put(i, { ...one, [bound]: mm })}
-                />
-              ))
-            )}
-            <Button onClick={() => onChange(free.filter((_, k) => k !== i))}>Take out</Button>
-          </fieldset>
-        );
-      })}
-      {options.length > 0 && free.length < MOST_FREE && (
+      {free.map((one, i) => (
+        <fieldset key={keyOf(one)} className="find-row" data-free={keyOf(one)}>
+          <legend>{labelOf(job, one)}</legend>
+          {!isByTape(job, one) ? (
+            <p className="hint">{heldTo(job, one)}</p>
+          ) : (
+            (['from', 'to'] as const).map((bound) => (
+              <QuantityField
+                key={bound}
+                field={`find/${keyOf(one)}/${bound}`}
+                label={bound}
+                showLabel
+                unit="length"
+                least={-MOST_MM}
+                most={MOST_MM}
+                value={one[bound] ?? null}
+                onEnter={(mm) => put(i, { ...one, [bound]: mm })}
+              />
+            ))
+          )}
+          <Button onClick={() => onChange(free.filter((_, k) => k !== i))}>Take out</Button>
+        </fieldset>
+      ))}
+      {moves.length > 0 && free.length < MOST_FREE && (
         <Select<string | null>
           aria-label="Something that may move"
           placeholder="Something that may move…"
           showSearch
           optionFilterProp="label"
           value={null}
-          options={options}
-          onChange={(key) => key && onChange([...free, freed(job, key)])}
+          options={moves.map((one) => ({ value: keyOf(one), label: labelOf(job, one) }))}
+          onChange={(key) => onChange([...free, ...moves.filter((one) => keyOf(one) === key)])}
         />
       )}
     </section>
@@ -105,27 +104,6 @@ function holesOf({ holes }: Job, { member, end, axis }: FreeMount): number | nul
   return row?.count ?? null;
 }
 
-/** A move that has not been said more of: as far as there is room, and its mirror image with it. */
-function freed(job: Job, key: string): Free {
-  if (key === 'swayBar/hole') return { swayBar: 'hole' };
-  if (key.startsWith('swayBar/feet/')) {
-    const axis = key.endsWith('0') ? 0 : 1;
-    const foot = job.roll.bar?.foot;
-    return { swayBar: 'feet', axis, ...about(job.tape, (axis === 0 ? foot?.ahead : foot?.out) ?? 0) };
-  }
-  if (key.startsWith('bend/')) {
-    const bend = key.slice('bend/'.length);
-    return { bend, alike: hasPartner(job, bend) };
-  }
-  const [member, end, axis] = key.split('/') as [string, FreeMount['end'], string];
-  const at = { member, end, axis: Number(axis) as FreeMount['axis'] };
-  return {
-    ...at,
-    ...about(job.tape, coordinateNow(job.rig, at) ?? 0),
-    alike: hasPartner(job, member),
-  };
-}
-
 /** As far either way as there is room, from a line of the tape to a line of it. */
 function about(tape: Tape, now: number): { from: number; to: number } {
   const room = roomOf(tape);
@@ -135,24 +113,32 @@ function about(tape: Tape, now: number): { from: number; to: number } {
 const hasPartner = ({ rig }: Job, member: string): boolean =>
   rig.members.some(({ id }) => id === partnerOf(member));
 
-/** Every direction of every mount, pairs once, heights first; the sway bar's holes and feet; and bars that may be bent. */
-function movesOf(job: Job): { value: string; label: string }[] {
-  const members = job.rig.members.filter(({ id }) => !(id.endsWith('-right') && hasPartner(job, id)));
-  const { bar } = job.roll;
+/**
+ * Every direction of every mount, pairs once, heights first; the sway bar's holes and feet; and bars that may be bent. Each as far as there is
+ * room, and its mirror image with it.
+ */
+function movesOf(job: Job): Free[] {
+  const { rig, tape } = job;
+  const members = rig.members.filter(({ id }) => !(id.endsWith('-right') && hasPartner(job, id)));
   const mounts = ([2, 0, 1] as const).flatMap((axis) =>
     members.flatMap(({ id }) =>
-      mountsOf(job.rig, id).map(({ key }): Free => ({ member: id, end: key as FreeMount['end'], axis })),
+      mountsOf(rig, id).map(({ key }): Free => {
+        const at = { member: id, end: key as FreeMount['end'], axis };
+        return { ...at, ...about(tape, coordinateNow(rig, at) ?? 0), alike: hasPartner(job, id) };
+      }),
     ),
   );
-  const holes: Free[] = bar?.hooked && bar.holes > 1 ? [{ swayBar: 'hole' }] : [];
-  const feet = ([1, 0] as const).flatMap((axis): Free[] =>
-    bar?.hooked ? [{ swayBar: 'feet', axis, from: 0, to: 0 }] : [],
-  );
-  const bends = members.filter(isLink).map(({ id }): Free => ({ bend: id }));
-  return [...mounts, ...holes, ...feet, ...bends].map((one) => ({
-    value: keyOf(one),
-    label: labelOf(job, one),
-  }));
+  const bends = members.filter(isLink).map(({ id }): Free => ({ bend: id, alike: hasPartner(job, id) }));
+  return [...mounts, ...swayBarMoves(job), ...bends];
+}
+
+function swayBarMoves({ roll: { bar }, tape }: Job): Free[] {
+  if (!bar?.hooked) return [];
+  return [
+    ...(bar.holes > 1 ? [{ swayBar: 'hole' as const }] : []),
+    { swayBar: 'feet', axis: 1, ...about(tape, bar.foot.out) },
+    { swayBar: 'feet', axis: 0, ...about(tape, bar.foot.ahead) },
+  ];
 }
 
 export function nameOf(
