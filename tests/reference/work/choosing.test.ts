@@ -28,7 +28,7 @@ import { plausibleCar } from '../../support/plausible';
 
 const runs = (numRuns: number) => ({ numRuns, endOnFailure: true });
 
-/** The same figures from the answer of the command. */
+/** The same figures from the answer of the command; anti-squat is a figure of an axle that pushes the car from behind. */
 function byCommand(rig: Rig, { bump, droop }: { bump: number; droop: number }) {
   const { ride, sweep } = solveRig({
     ...rig,
@@ -41,7 +41,7 @@ function byCommand(rig: Rig, { bump, droop }: { bump: number; droop: number }) {
   if (!up || !down || !isReached(up) || !isReached(down)) return null;
   return {
     rollCentre: ride.rollCentreHeight,
-    antiSquat: ride.antiSquatPct ?? null,
+    antiSquat: rig.end === 'rear' ? (ride.antiSquatPct ?? null) : null,
     rollSteer: ride.rollSteer,
     sideways: Math.max(Math.abs(up.y - ride.y), Math.abs(down.y - ride.y)),
     turns:
