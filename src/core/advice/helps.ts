@@ -4,7 +4,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { travelOf } from '@/core/job/jobValues';
 import { mountId } from '@/core/job/placed';
 import { assemble } from '@/core/kinematics/mechanism';
-import { isReached } from '@/core/kinematics/pose';
+import { antiSquatOf, isReached } from '@/core/kinematics/pose';
 import { guessesAmong, type InputId } from '@/core/provenance/inputs';
 import { mountOwners, mountsOf, type MountChange } from '@/core/rig/mounts';
 import { orNone } from '@/core/rig/read';
@@ -78,7 +78,7 @@ function resultsOf(job: Job): Record<Result, number | null> {
     tilt: frame === undefined || axle === undefined ? null : frame - axle,
     shift: ends && Math.max(...[ends.up, ends.down].map((pose) => Math.abs(pose.y - ride.y))),
     rollCentre: ends && (ends.up.rollCentreHeight ?? 0) - (ends.down.rollCentreHeight ?? 0),
-    antiSquat: ride.antiSquatPct ?? null,
+    antiSquat: antiSquatOf(job.rig, ride),
     rollSteer: ride.rollSteer,
     swing: ends && ends.up.pitchDeg - ends.down.pitchDeg,
     lean: corner?.rollDeg ?? null,

@@ -3,6 +3,7 @@ import { judgeLocate } from '@/core/bench/judge/locate';
 import { judgeProve } from '@/core/bench/judge/prove';
 import { judgeRoll } from '@/core/bench/judge/roll';
 import type { Job } from '@/core/job/jobSchema';
+import { antiSquatOf } from '@/core/kinematics/pose';
 import { analyseLocate, findLocate } from '@/core/locate/analyse';
 import { mostSideways } from '@/core/locate/travel/travelCurve';
 import { locateInput, type CurvePoint, type Gap } from '@/core/locate/types';
@@ -70,8 +71,7 @@ export function lookAt(job: Job, { cures = true } = {}): Look {
     checks: proof.checks,
     numbers: {
       rollCentre: ride.rollCentreHeight,
-      // In front nothing is said of it: what drives and brakes there is another matter.
-      antiSquat: job.rig.end === 'rear' ? (ride.antiSquatPct ?? null) : null,
+      antiSquat: antiSquatOf(job.rig, ride),
       rollSteer: ride.rollSteer,
       sideways: mostSideways(driven, ride.y),
       frontShare: rolling.corner?.frontShare ?? null,

@@ -1,4 +1,4 @@
-import { describePose, rideAttitude, type Pose } from '@/core/kinematics/pose';
+import { antiSquatOf, describePose, rideAttitude, type Pose } from '@/core/kinematics/pose';
 import { freeMotion } from '@/core/kinematics/solver/freeMotion';
 import { compileLinkage } from '@/core/kinematics/solver/linkage';
 import { PoseSolver } from '@/core/kinematics/solver/poseSolver';
@@ -57,7 +57,7 @@ export function figuresOf(rig: Rig, { bump, droop }: Reach, lift = 0): Figures |
   return {
     rollCentre: ride.rollCentreHeight,
     rollCentreMoves: range(poses.map((pose) => pose!.rollCentreHeight)),
-    antiSquat: rig.end === 'rear' ? (ride.antiSquatPct ?? null) : null,
+    antiSquat: antiSquatOf(rig, ride),
     rollSteer: ride.rollSteer,
     sideways: Math.max(Math.abs(up.y - ride.y), Math.abs(down.y - ride.y)),
     barRise: drawn?.rise ?? null,

@@ -107,6 +107,13 @@ export function describePose(rig: Rig, solver: PoseSolver, ride: RideAttitude): 
   return pose;
 }
 
+/**
+ * Anti-squat of an axle that drives the car from behind, %; null of a front axle, where what drives and brakes is another matter, and
+ * where the rig does not tell what it hangs on.
+ */
+export const antiSquatOf = ({ end }: Rig, { antiSquatPct }: Pose): number | null =>
+  end === 'rear' ? (antiSquatPct ?? null) : null;
+
 type Motion = { vx: number; vy: number; vz: number; wx: number; wy: number; wz: number };
 
 /** Velocity of the axle's centre and rotation of the axle, per unit of one of the two rates. */

@@ -1,7 +1,7 @@
 import { withFrameMoved } from '@/core/job/edits/frameHeight';
 import type { Job } from '@/core/job/jobSchema';
 import { assemble, type Mechanism } from '@/core/kinematics/mechanism';
-import { isReached } from '@/core/kinematics/pose';
+import { antiSquatOf, isReached } from '@/core/kinematics/pose';
 import { toDegrees } from '@/core/geometry/angle';
 import { distance } from '@/core/geometry/vector';
 import { axleToChassis } from '@/core/kinematics/attitude';
@@ -83,7 +83,7 @@ function valuesAt(rig: Rig, { ride, at }: Mechanism, lower: number): HeightValue
   const end = bar && axleToChassis(pose, rig.tireRadius)(bar.axle);
   return {
     rollCentre: pose.rollCentreHeight,
-    antiSquat: rig.end === 'rear' ? (pose.antiSquatPct ?? null) : null,
+    antiSquat: antiSquatOf(rig, pose),
     rollSteer: pose.rollSteer,
     tilt:
       bar && end

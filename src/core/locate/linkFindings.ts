@@ -1,5 +1,5 @@
 import { ballCarried } from '@/core/kinematics/attitude';
-import { isReached, type Pose, type SweptPose } from '@/core/kinematics/pose';
+import { antiSquatOf, isReached, type Pose, type SweptPose } from '@/core/kinematics/pose';
 import { misalignment } from '@/core/kinematics/misalignment';
 import { DEFAULT_RATE } from '@/core/kinematics/solver/linkage';
 import { wheelSteer } from '@/core/kinematics/bumpSteer';
@@ -34,7 +34,7 @@ export function findLinks(
   const onTheRoad = driven.filter(isReached);
   const pitches = onTheRoad.filter((p) => Math.abs(p.left - p.right) < 1e-6).map((p) => p.pitchDeg);
   return {
-    antiSquat: ride.antiSquatPct ?? null,
+    antiSquat: antiSquatOf(rig, ride),
     antiLift: ride.antiLiftPct ?? null,
     rollSteer: ride.rollSteer,
     instantCentre: ride.instantCentre,

@@ -1,5 +1,5 @@
 import { assemble } from '@/core/kinematics/mechanism';
-import { isReached } from '@/core/kinematics/pose';
+import { antiSquatOf, isReached } from '@/core/kinematics/pose';
 import { LIMITS } from '@/core/materials/limits';
 import { inputOf, isGuess } from '@/core/provenance/inputs';
 import { describeBar } from '@/core/rig/lateralBar';
@@ -43,7 +43,7 @@ function resultsOf(rig: Rig, bump: number, droop: number): Values {
   };
   return {
     rollCentre: ride.rollCentreHeight,
-    antiSquat: ride.antiSquatPct ?? null,
+    antiSquat: antiSquatOf(rig, ride),
     rollSteer: ride.rollSteer,
     crossing: ride.instantCentre?.[0] ?? null,
     eyeToEye: bar?.eyeToEye ?? null,

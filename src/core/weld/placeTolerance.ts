@@ -1,5 +1,6 @@
 import type { Job } from '@/core/job/jobSchema';
 import { assemble } from '@/core/kinematics/mechanism';
+import { antiSquatOf } from '@/core/kinematics/pose';
 import { withMount, type MountChange } from '@/core/rig/mounts';
 import type { Rig } from '@/core/rig/schema';
 import { orNone } from '@/core/rig/read';
@@ -51,7 +52,7 @@ function figuresAt(rig: Rig): Record<Told, number | null> {
   return {
     rollCentre: ride.rollCentreHeight,
     // In front nothing is said of it.
-    antiSquat: rig.end === 'rear' ? (ride.antiSquatPct ?? null) : null,
+    antiSquat: antiSquatOf(rig, ride),
     rollSteer: ride.rollSteer,
   };
 }

@@ -5,7 +5,7 @@ import type { Point } from '@/core/geometry/vector';
 import { travelOf } from '@/core/job/jobValues';
 import { newJob } from '@/core/job/newJob';
 import { assemble } from '@/core/kinematics/mechanism';
-import { isReached } from '@/core/kinematics/pose';
+import { antiSquatOf, isReached } from '@/core/kinematics/pose';
 import { linkVerdicts, sayGive } from '@/core/locate/verdicts/linkVerdicts';
 import type { LinkFindings } from '@/core/locate/types';
 import { LIMITS } from '@/core/materials/limits';
@@ -45,8 +45,12 @@ describe('anti-squat', () => {
     }
   });
 
-  test('of a front axle, and where it has none, nothing is said', () => {
-    expect(said(front, { antiSquat: 300 })('anti-squat')).toBeUndefined();
+  test('is a figure of an axle that drives from behind; where there is none, nothing is said', () => {
+    const { rig } = front.input;
+    const { ride } = assemble(rig);
+    expect(ride.antiSquatPct).toEqual(expect.any(Number));
+    expect(antiSquatOf(rig, ride)).toBeNull();
+    expect(antiSquatOf({ ...rig, end: 'rear' }, ride)).toBe(ride.antiSquatPct);
     expect(said(rear, { antiSquat: null })('anti-squat')).toBeUndefined();
   });
 });

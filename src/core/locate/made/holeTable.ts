@@ -3,6 +3,7 @@ import { holesKey } from '@/core/job/made/bracketHoles';
 import type { Job } from '@/core/job/jobSchema';
 import type { Holes } from '@/core/job/slices/locate';
 import { assemble } from '@/core/kinematics/mechanism';
+import { antiSquatOf } from '@/core/kinematics/pose';
 import { toDegrees } from '@/core/geometry/angle';
 import { kindOf, linksOf } from '@/core/rig/members/members';
 import { coordinateNow, mountsOf, withMount, type MountChange } from '@/core/rig/mounts';
@@ -91,7 +92,7 @@ function chosen(rig: Rig, rows: HoleRow[], holes: number[], lengths: Record<stri
   return {
     holes,
     isNow: changes.length === 0,
-    antiSquat: rig.end === 'rear' ? (ride?.antiSquatPct ?? null) : null,
+    antiSquat: ride ? antiSquatOf(rig, ride) : null,
     rollSteer: ride?.rollSteer ?? null,
     stand: leftAlone(rig, there, changes, lengths),
     changes,

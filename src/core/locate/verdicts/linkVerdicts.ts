@@ -41,8 +41,8 @@ export function linkVerdicts(
     .map((v) => ({ where: 'axle', ...v }));
 }
 
-function antiSquatVerdict({ use, rig }: LocateInput, { antiSquat }: LinkFindings): Verdict | null {
-  if (antiSquat === null || rig.end === 'front') return null;
+function antiSquatVerdict({ use }: LocateInput, { antiSquat }: LinkFindings): Verdict | null {
+  if (antiSquat === null) return null;
   const [least, most] = LIMITS.antiSquat[use];
   const beside = antiSquat < least ? least : most;
   const shown = `${numberBeside(antiSquat, beside, 0)} %`;
