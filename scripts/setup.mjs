@@ -37,7 +37,7 @@ export function ensureBuild() {
   )
     return true;
   console.log('Building…');
-  return run('npx', ['--no-install', 'next', 'build']) && run('node', ['scripts/offline.mjs']);
+  return run('npm', ['run', 'build']);
 }
 
 /** Whether a file is there and newer than every file of its sources. */

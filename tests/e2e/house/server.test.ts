@@ -113,3 +113,25 @@ test('a page may run its own scripts, and no others; nothing of the device is op
   // Each answer has a nonce of its own.
   expect((await fetch(server.address)).headers.get('content-security-policy')).not.toBe(policy);
 });
+
+test('what a build is made of is sent compressed as the browser takes it, kept for good, and is the same text', async () => {
+  const page = await (await fetch(server.address)).text();
+  const script = page.match(/\/_next\/static\/[^"]+\.js/)![0];
+  const asked = (encoding: string) =>
+    fetch(server.address + script, { headers: { 'Accept-Encoding': encoding } });
+  const plain = await (await asked('identity')).text();
+  for (const encoding of ['br', 'gzip']) {
+    const answer = await asked(encoding);
+    expect(answer.headers.get('content-encoding')).toBe(encoding);
+    expect(Number(answer.headers.get('content-length'))).toBeLessThan(plain.length / 2);
+    expect(answer.headers.get('cache-control')).toContain('immutable');
+    expect(answer.headers.get('x-content-type-options')).toBe('nosniff');
+    expect(await answer.text()).toBe(plain);
+  }
+  for (const outside of [
+    '/_next/static/../BUILD_ID',
+    '/_next/static/%2e%2e/BUILD_ID',
+    '/_next/static/none.js',
+  ])
+    expect((await fetch(server.address + outside)).status).toBe(404);
+});
