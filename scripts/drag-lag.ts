@@ -61,7 +61,9 @@ async function time(
   { held, follower, kind = 'pointer', begin }: Dragged,
 ): Promise<void> {
   await hands.find(held);
-  await hands.find(follower);
+  // What follows is in sight, as it is for who looks at it.
+  const followed = await hands.find(follower);
+  await hands.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', followed);
   const times = await hands.driver.executeAsyncScript<number[]>(
     measure,
     MOVES,

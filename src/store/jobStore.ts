@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useContext, useState } from 'react';
 import { temporal } from 'zundo';
 import { create } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
@@ -6,6 +6,7 @@ import type { Drafts } from './storage/db';
 import type { Job } from '@/core/job/jobSchema';
 import { jobFault } from '@/core/job/file';
 import { without } from '@/core/job/edits/omit';
+import { HeldJob } from './heldJob';
 import { say } from './notices';
 import { madeToFit, sameStored } from './merging/merge';
 import { isReadAsBuilt, jobRead, refuseAsBuilt, useReading } from './reading';
@@ -116,7 +117,8 @@ export function enter(field: string, text: string | null, change: (job: Job) => 
 /** The job on the bench, as it is read; only for what runs while one is there. */
 export function useJob(): Job {
   const asBuilt = useReading(isReadAsBuilt);
-  return useJobStore((s) => jobRead(s.job!, asBuilt));
+  const held = useContext(HeldJob);
+  return useJobStore((s) => held ?? jobRead(s.job!, asBuilt));
 }
 
 /** The same, asked once. */
@@ -131,7 +133,8 @@ export function jobOnBench(): Job | null {
  */
 export function useJobPart<T>(part: (job: Job) => T): T {
   const asBuilt = useReading(isReadAsBuilt);
-  return useJobStore(useShallow((s) => part(jobRead(s.job!, asBuilt))));
+  const held = useContext(HeldJob);
+  return useJobStore(useShallow((s) => part(held ?? jobRead(s.job!, asBuilt))));
 }
 
 /** A part of the job as it is drawn, however it is read: what was checked and marked is the drawing. Alike in each of its keys, where it is made anew. */

@@ -55,6 +55,35 @@ test('a bend dragged in the bay changes rate and balance while it moves, and is 
   await hands.until(async () => (await hands.text('[data-readout=barRollRate]')) === before);
 });
 
+test('while a bar is dragged, what is in sight follows the hand; what is not stays, until it is scrolled to or the bar is let go of', async () => {
+  await goTo('Sway bar');
+  const shown = (css: string) => () => hands.text(css);
+  const rate = shown('[data-readout=barRollRate]');
+  const blank = shown('[data-readout=blank]');
+  const see = (css: string) =>
+    hands.driver.executeScript(
+      'document.querySelector(arguments[0]).scrollIntoView({ block: "center" })',
+      css,
+    );
+  const before = { rate: await rate(), blank: await blank() };
+  await see('[data-readout=barRollRate]');
+  const handle = await hands.find('[data-bar=plan-eye]');
+  const hand = () => hands.driver.actions();
+  const move = (y: number) => ({ origin: 'pointer' as never, x: 0, y, duration: 50 });
+  await hand().move({ origin: handle }).press().move(move(12)).move(move(12)).perform();
+  await hands.until(async () => (await rate()) !== before.rate);
+  expect(await blank()).toBe(before.blank);
+
+  await see('[data-readout=blank]');
+  await hand().move(move(12)).perform();
+  await hands.until(async () => (await blank()) !== before.blank);
+  const unseen = await rate();
+  await hand().release().perform();
+  await hands.until(async () => (await rate()) !== unseen);
+  await hands.undo();
+  await hands.until(async () => (await rate()) === before.rate && (await blank()) === before.blank);
+});
+
 test('the rocker shows it: both wheels nothing, one wheel something', async () => {
   const pull = async () =>
     Number.parseInt((await hands.text('[data-readout=barNow]')).split('·')[1]!.replace(',', ''));

@@ -8,6 +8,7 @@ import { formatLength, sayLength } from '@/core/units/length';
 import { finer, upToLine } from '@/core/units/tape';
 import { edit, enter, useAtRest, useJob, useJobPart } from '@/store/jobStore';
 import { CardHead } from '@/ui/cards/Card';
+import { FollowsInSight } from '@/ui/cards/FollowsInSight';
 import { LengthField } from '@/ui/fields/LengthField';
 import { Bends } from '@/stations/locate/members/Bends';
 import { Chart } from '@/stations/locate/charts/Chart';
@@ -30,15 +31,21 @@ export function SidewaysPart() {
       <CardHead title={capital(memberName(PANHARD, end))}>
         Level at ride height, as long as will fit, parallel to the axle, clear through the travel.
       </CardHead>
-      <MountsTable memberId={PANHARD} />
-      <EyeToEye member={PANHARD} />
-      <Joints member={PANHARD} />
-      <Bends member={PANHARD} />
+      <FollowsInSight>
+        <MountsTable memberId={PANHARD} />
+        <EyeToEye member={PANHARD} />
+      </FollowsInSight>
+      <FollowsInSight>
+        <Joints member={PANHARD} />
+        <Bends member={PANHARD} />
+      </FollowsInSight>
       <LateralResults />
       <Chart focus="bar" offered={['shift', 'roll']} />
-      <ShiftLimit />
-      <Schools />
-      <TakeOff />
+      <FollowsInSight>
+        <ShiftLimit />
+        <Schools />
+        <TakeOff />
+      </FollowsInSight>
     </>
   ) : (
     <>

@@ -6,6 +6,7 @@ import type { Rig } from '@/core/rig/schema';
 import { useJobPart } from '@/store/jobStore';
 import { putRoll, startBar } from '@/store/edits/rollEdits';
 import { CardHead } from '@/ui/cards/Card';
+import { FollowsInSight } from '@/ui/cards/FollowsInSight';
 import { Verdicts } from '@/ui/cards/Verdicts';
 import { ArmFields } from './ArmFields';
 import { BarChart } from './BarChart';
@@ -65,23 +66,37 @@ function FittedBar({ bar, result, verdicts }: PartProps & BarProps) {
       <div className="no-print">
         {HEAD}
         <Verdicts tried="roll" verdicts={verdicts} />
-        {made && <BarResults made={made} corner={result.corner} />}
-        {made && <BarChart made={made} />}
-        <StockFields bar={bar} />
-        <ArmFields bar={bar} />
-        <MiddleFields bar={bar} />
-        <DipFields bar={bar} />
-        <LinkFields bar={bar} cocked={made?.links?.cocked ?? null} />
-        <Stow bar={bar} without={result?.without ?? null} />
-        {bar.made === 'one-piece' && <BendTable bar={bar} />}
-        <Clocking measured={bar.measured} />
-        <FindBar bar={bar} rollRate={made?.rollRate ?? null} even={result?.neutralRollRate ?? null} />
-        {bar.housing !== null && (
-          <p className="hint">
-            Order: the bar goes into its tube before the second arm goes on; the tube through the frame is
-            welded empty, trued, and only then takes the bar.
-          </p>
+        {made && (
+          <FollowsInSight>
+            <BarResults made={made} corner={result.corner} />
+          </FollowsInSight>
         )}
+        {made && (
+          <FollowsInSight>
+            <BarChart made={made} />
+          </FollowsInSight>
+        )}
+        <FollowsInSight>
+          <StockFields bar={bar} />
+          <ArmFields bar={bar} />
+          <MiddleFields bar={bar} />
+          <DipFields bar={bar} />
+        </FollowsInSight>
+        <FollowsInSight>
+          <LinkFields bar={bar} cocked={made?.links?.cocked ?? null} />
+          <Stow bar={bar} without={result?.without ?? null} />
+          {bar.made === 'one-piece' && <BendTable bar={bar} />}
+        </FollowsInSight>
+        <FollowsInSight>
+          <Clocking measured={bar.measured} />
+          <FindBar bar={bar} rollRate={made?.rollRate ?? null} even={result?.neutralRollRate ?? null} />
+          {bar.housing !== null && (
+            <p className="hint">
+              Order: the bar goes into its tube before the second arm goes on; the tube through the frame is
+              welded empty, trued, and only then takes the bar.
+            </p>
+          )}
+        </FollowsInSight>
         <LastButtons />
       </div>
       <BarSheet bar={bar} />
