@@ -1,3 +1,5 @@
+import { jobCut } from '@/core/cut/jobCut';
+import { madeMass } from '@/core/cut/weight';
 import { makeBar, type BarSpec } from '@/core/fabricate/adjustableBar';
 import { lengthPerTurn, THREADS } from '@/core/materials/threads';
 import { segmentToBox, segmentToSegment } from '@/core/geometry/closestApproach';
@@ -52,6 +54,19 @@ describe('tube length', () => {
   // are about 2 lb of that, so 35 in of tube is about 4 lb.
   test('35 in of 1 1/4 x .120 tube weighs about 4 lb', () => {
     expect(makeBar(40.5 * INCH, spec).tubeMass / 0.45359237).toBeCloseTo(4.2, 1);
+  });
+
+  test('and with its rod ends about 6 lb', () => {
+    const job = withMounts(newJob('check', 'Check', 'in16'), [
+      { member: 'panhard', end: 'chassis', axis: 2, mm: 350 },
+      { member: 'panhard', end: 'axle', axis: 2, mm: 350 },
+      { member: 'panhard', end: 'chassis', axis: 1, mm: 20 * INCH },
+      { member: 'panhard', end: 'axle', axis: 1, mm: -20 * INCH },
+    ]);
+    const cut = jobCut(job);
+    const bar = cut.bars.find(({ id }) => id === 'panhard')!;
+    expect(bar.blank / INCH).toBeCloseTo(35, 0);
+    expect(Math.round(madeMass(job, cut, bar) / 0.45359237)).toBe(6);
   });
 });
 

@@ -1,18 +1,9 @@
 import Fraction from 'fraction.js';
-import { hasThousands } from './number';
+import { hasThousands, spelledOut } from './number';
 import { MM_PER_INCH, type Tape } from './tape';
 
 export type Parsed = { ok: true; mm: number } | { ok: false; message: string };
 
-const VULGAR: Record<string, string> = {
-  '½': '1/2',
-  '¼': '1/4',
-  '¾': '3/4',
-  '⅛': '1/8',
-  '⅜': '3/8',
-  '⅝': '5/8',
-  '⅞': '7/8',
-};
 const MM_PER_UNIT: Record<string, number> = { mm: 1, cm: 10, m: 1000, in: MM_PER_INCH, '"': MM_PER_INCH };
 
 // A whole part, then a fraction set off by a blank or a dash; or a decimal; or a bare fraction.
@@ -35,14 +26,10 @@ const fail = (message: string): Parsed => ({ ok: false, message });
  */
 export function parseLength(text: string, tape: Tape): Parsed {
   if (text.length > LONGEST_TEXT) return fail('Too long for a length. Type something like 28 1/2.');
-  let s = text
-    .trim()
+  let s = spelledOut(text)
     .toLowerCase()
-    .replace(/[½¼¾⅛⅜⅝⅞]/g, (c) => ` ${VULGAR[c]}`);
-  s = s
     .replace(/[’′]/g, "'")
     .replace(/[”″]|''/g, '"')
-    .replace(/[–—−]/g, '-')
     .replace(/inch(es)?\b/, 'in')
     .trim();
   if (hasThousands(s.replace(/[^\d,.]/g, '')))

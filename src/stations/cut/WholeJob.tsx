@@ -10,13 +10,13 @@ import { dxfOf, svgOf } from '@/core/fabricate/vectorFiles';
 import { fileStem } from '@/core/job/file';
 import { capital, memberName } from '@/core/rig/names';
 import { sayLength } from '@/core/units/length';
-import { MASS } from '@/core/units/unit';
 import { edit, enter, useJob } from '@/store/jobStore';
 import { say } from '@/store/notices';
 import { LengthField } from '@/ui/fields/LengthField';
 import { saveBlob, saveText } from '@/ui/paper/saveFile';
 import { Jig } from './Jig';
 import { PlateSheets } from './plates/PlateSheets';
+import { Weight } from './Weight';
 
 /** All that the job is cut from: tubes, plates, what to buy, and the files to make them by. */
 export function WholeJob() {
@@ -27,10 +27,6 @@ export function WholeJob() {
   const stock = job.cut.stock ?? USUAL_STOCK;
   const [busy, setBusy] = useState(false);
   const stem = fileStem(job.name);
-  const weighs = [
-    ...cut.bars.map(({ mass }) => mass),
-    ...[...cut.pieces, ...cut.flats].map(({ mass, quantity }) => mass * quantity),
-  ].reduce((sum, kg) => sum + kg, 0);
 
   async function sheets() {
     setBusy(true);
@@ -107,8 +103,7 @@ export function WholeJob() {
         </tbody>
       </table>
       <p className="hint">
-        Bars and plates weigh {MASS.shown(weighs, tape).toFixed(1)} {MASS.sign(tape)} in all. DXF and SVG are
-        in millimetres at full size, with the layers CUT, BEND, SCRIBE, DRILL and TEXT.
+        DXF and SVG are in millimetres at full size, with the layers CUT, BEND, SCRIBE, DRILL and TEXT.
       </p>
       <div className="cut-tube">
         <LengthField
@@ -137,6 +132,7 @@ export function WholeJob() {
       </div>
       <Jig cut={cut} />
       <PlateSheets />
+      <Weight cut={cut} />
       <h2 className="cut-sub">To buy</h2>
       <ul className="to-buy">
         {shoppingList(job, cut).map(({ what, quantity, note }) => (

@@ -22,6 +22,11 @@ describe('a plain number', () => {
     ['−3', -3],
     ['.5', 0.5],
     ['7.', 7],
+    ['5 1/2', 5.5],
+    ['5-1/2', 5.5],
+    ['3/4', 0.75],
+    ['−2 ¼', -2.25],
+    ['28½', 28.5],
   ])('%s is %d', (text, number) => {
     expect(parseNumber(text)).toBe(number);
   });
@@ -37,7 +42,11 @@ describe('a plain number', () => {
     'NaN',
     '--2',
     '1.2.3',
-    '½',
+    '1/0',
+    '1/',
+    '1 2/3/4',
+    '1.5 1/2',
+    '1,024 1/2',
     '2 lb',
     '1_000',
   ])('“%s” is none', (text) => {
@@ -58,6 +67,25 @@ describe('a plain number', () => {
       ),
     );
   });
+});
+
+test('a number with a fraction is that number, and the length of as many inches', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 0, max: 400 }),
+      fc.integer({ min: 1, max: 63 }),
+      fc.constantFrom(2, 4, 8, 16, 32, 64),
+      fc.constantFrom(' ', '-', '  '),
+      (whole, over, under, between) => {
+        const text = `${whole}${between}${over}/${under}`;
+        expect(parseNumber(text)).toBe(whole + over / under);
+        expect(parseLength(text, 'in16')).toEqual({
+          ok: true,
+          mm: expect.closeTo((whole + over / under) * 25.4, 9),
+        });
+      },
+    ),
+  );
 });
 
 describe('a length that reads two ways', () => {

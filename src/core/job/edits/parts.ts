@@ -72,6 +72,28 @@ export function withParted(job: Job, id: string, parted: boolean): Job {
   return { ...job, parts: { ...job.parts, bars: kept } };
 }
 
+type TakenOff = NonNullable<Job['cut']['takenOff']>;
+
+const withTakenOff = (job: Job, takenOff: TakenOff): Job => {
+  const cut = { ...job.cut, takenOff };
+  if (takenOff.other === undefined && Object.keys(takenOff.bars).length === 0)
+    delete (cut as Job['cut']).takenOff;
+  return { ...job, cut };
+};
+
+/** The job with what the bar weighs that a bar replaces, kg, of a pair of each; null: not weighed. */
+export function withBarTakenOff(job: Job, id: string, kg: number | null): Job {
+  const { bars, ...rest } = job.cut.takenOff ?? { bars: {} };
+  const key = keptAs(bars, id);
+  return withTakenOff(job, { ...rest, bars: kg === null ? without(bars, key) : { ...bars, [key]: kg } });
+}
+
+/** The job with what all else weighs that came off, kg; null: not weighed. */
+export const withOtherTakenOff = (job: Job, kg: number | null): Job => {
+  const { bars = {} } = job.cut.takenOff ?? {};
+  return withTakenOff(job, { bars, ...told<{ other?: number }>(undefined, { other: kg ?? undefined }) });
+};
+
 /** A brace as it is usually made (common practice, no published source): a tube from the bracket’s eye across to the other rail. */
 export const usualBrace = (
   { chassis }: Pick<LinkMember, 'chassis'>,

@@ -1,8 +1,11 @@
 import * as z from 'zod/mini';
 import { THREAD_NAMES } from '@/core/materials/threads';
 import { MM_PER_INCH } from '@/core/units/tape';
+import { within } from '@/core/rig/fields';
 import { BRACKETS, mm, notNegative, text } from './fields';
 import { barEndSchema } from './parts';
+
+const weight = within(0.01, 500);
 
 export const cutSchema = z.strictObject({
   /** the bar on the saw; without it, the one across the car */
@@ -20,6 +23,8 @@ export const cutSchema = z.strictObject({
     z.strictObject({ width: mm.check(z.positive()), height: mm.check(z.positive()), gap: notNegative }),
   ),
   tube: z.strictObject({ od: mm.check(z.positive()), wall: mm.check(z.positive()) }),
+  /** what came off weighs, kg: by the bar that takes its place, ends and all; and everything else of it */
+  takenOff: z.optional(z.strictObject({ bars: z.record(text(60), weight), other: z.optional(weight) })),
 });
 
 const inch = (n: number) => n * MM_PER_INCH;

@@ -6,7 +6,11 @@ export function withoutMembersWork(job: Job, ids: string[]): Job {
   const { weld, cut } = job;
   return {
     ...job,
-    cut: ids.includes(cut.member ?? '') ? { ...cut, member: undefined } : cut,
+    cut: {
+      ...cut,
+      ...(ids.includes(cut.member ?? '') && { member: undefined }),
+      ...(cut.takenOff && { takenOff: { ...cut.takenOff, bars: withoutOwners(cut.takenOff.bars, ids) } }),
+    },
     typed: withoutOwners(job.typed, ids),
     ...(job.placed && { placed: withoutOwners(job.placed, ids) }),
     ...(job.accepted && {

@@ -1,0 +1,65 @@
+import type { Job } from '@/core/job/jobSchema';
+import { isPlateBar, keptAs, threadedEnds } from '@/core/job/made/parts';
+import { THREADS } from '@/core/materials/threads';
+import { MASS } from '@/core/units/unit';
+import { MM_PER_INCH } from '@/core/units/tape';
+import { spokenPart } from '@/core/provenance/inputs';
+import type { BarCut } from './barCut';
+import type { JobCut } from './jobCut';
+
+const sum = (kg: number[]): number => kg.reduce((all, one) => all + one, 0);
+
+/** Bars out of a sheet are among the flat parts. */
+const sawn = ({ bars }: JobCut): BarCut[] => bars.filter(({ bar }) => !isPlateBar(bar));
+const platesOf = ({ flats }: JobCut, id: string): number =>
+  sum(flats.filter(({ of }) => of === id).map(({ mass, quantity }) => mass * quantity));
+
+/** All tubes and plates of a job, kg; without rod ends, bolts and weld. */
+export const cutMass = (cut: JobCut): number =>
+  sum([
+    ...sawn(cut).map(({ mass }) => mass),
+    ...[...cut.pieces, ...cut.flats].map(({ mass, quantity }) => mass * quantity),
+  ]);
+
+/**
+ * A rod end with its bung and jam nut, kg for every mm³ of a cube as wide as its thread: the two of a bar with 3/4 in ends are about 2 lb of
+ * its 6 (common practice, no published source); others of one shape by the cube of their thread.
+ */
+const END = MASS.read(1, 'in16') / (0.75 * MM_PER_INCH) ** 3;
+
+/** A bar as it is put in, kg, with its rod ends, bungs and jam nuts, or the plates of its eyes; without barrels and bushings. */
+export function madeMass(job: Job, cut: JobCut, { id, bar, mass }: BarCut): number {
+  if (isPlateBar(bar)) return mass;
+  const spoken = spokenPart(job, id);
+  const alike = cut.bars.filter((other) => spokenPart(job, other.id) === spoken).length;
+  return (
+    mass + threadedEnds(bar).length * END * THREADS[bar.thread].diameter ** 3 + platesOf(cut, spoken) / alike
+  );
+}
+
+/** What the bar that one replaces weighs, kg, as it was told of it or of its mirror image; null where it was not weighed. */
+export function takenOff({ cut }: Pick<Job, 'cut'>, id: string): number | null {
+  const bars = cut.takenOff?.bars ?? {};
+  return bars[keptAs(bars, id)] ?? null;
+}
+
+/**
+ * What is made against what it replaces, kg, as far as that was weighed: the bars whose old one was, and pieces and plates of brackets where
+ * all else that came off was; the bars whose old one was not. Null where nothing was weighed.
+ */
+export function againstTakenOff(
+  job: Job,
+  cut: JobCut,
+): { made: number; off: number; unweighed: string[] } | null {
+  const weighed = cut.bars.filter(({ id }) => takenOff(job, id) !== null);
+  const other = job.cut.takenOff?.other;
+  if (!weighed.length && other === undefined) return null;
+  const bars = sum(weighed.map((bar) => madeMass(job, cut, bar)));
+  const ofBars = new Set(cut.bars.map(({ id }) => id));
+  const brackets = [...cut.pieces, ...cut.flats.filter(({ of }) => !ofBars.has(of))];
+  return {
+    made: bars + (other === undefined ? 0 : sum(brackets.map(({ mass, quantity }) => mass * quantity))),
+    off: sum(weighed.map(({ id }) => takenOff(job, id)!)) + (other ?? 0),
+    unweighed: cut.bars.filter(({ id }) => takenOff(job, id) === null).map(({ id }) => id),
+  };
+}
