@@ -3,7 +3,8 @@
  * method on a general matrix library.
  */
 import { findMounts } from '@/core/choose/findMounts';
-import { BUILDS, spreadOf, USUAL_CLOSENESS } from '@/core/choose/spread';
+import { USUAL_CLOSENESS } from '@/core/choose/builds';
+import { BUILDS, spreadOf } from '@/core/choose/spread';
 import { cutFiles } from '@/core/cut/cutFiles';
 import { proveJob } from '@/core/prove/prove';
 import { analyseRoll, ROLL_PARTS } from '@/core/roll/analyse';

@@ -1,32 +1,23 @@
 import type { Job } from '@/core/job/jobSchema';
 import { drivenTravel } from '@/core/job/jobValues';
-import { barOf, threadedEnds } from '@/core/job/made/parts';
-import { distance, type Point } from '@/core/geometry/vector';
-import { carInputs } from '@/core/locate/resultUncertainty';
 import { InputError } from '@/core/rig/read';
 import { atOnce, type Steps } from '@/core/numerics/steps';
-import { isLink, linksOf } from '@/core/rig/members/members';
-import { memberName } from '@/core/rig/names';
-import { mountsOf, withMount } from '@/core/rig/mounts';
-import type { Rig } from '@/core/rig/schema';
-import { COVERAGE } from '@/core/survey/uncertainty';
-import { MM_PER_INCH } from '@/core/units/tape';
+import {
+  emptyBuild,
+  offsOf,
+  partsOf,
+  rigOf,
+  type Build,
+  type Closeness,
+  type Off,
+  type Parts,
+} from './builds';
 import { chance } from './chance';
 import { FIGURES, figuresOf, isHeld, type FigureName, type Figures } from './figures';
 
-/**
- * How well a car is built, mm, each so that nineteen times in twenty it is no more: where an eye is set, how far springs settle, how a bar
- * without a thread is cut. `place` may be told otherwise for a mount, by its id and direction: `panhard/chassis/2`.
- */
-export type Closeness = { place: number; settle: number; cut: number; only?: Record<string, number> };
-
-/** As builders commonly come: an eighth of an inch, springs a quarter, a saw an eighth (common practice, no published source). */
-export const USUAL_CLOSENESS: Closeness = {
-  place: MM_PER_INCH / 8,
-  settle: MM_PER_INCH / 4,
-  cut: MM_PER_INCH / 8,
-};
 export const BUILDS = 5000;
+
+const SMALLEST = 1e-9;
 
 /** A figure over many builds: as designed, its mean, its standard deviation, and what nineteen of twenty lie between. */
 export type Spread = {
@@ -49,15 +40,6 @@ export type Spreads = {
   /** builds that could not be put together at all */
   failed: number;
 };
-
-/** Something that comes out otherwise than it was meant: its name, its standard deviation, and the build that is off by so much of it. */
-type Off = { name: string; deviation: number; put: (build: Build, by: number) => void };
-
-/** A build in the making: where every mount came out, what was changed of the rig as a whole, and how much lower it settled, mm. */
-type Build = { mounts: Float64Array; lengths: Map<string, number>; car: ((rig: Rig) => Rig)[]; lift: number };
-
-const DIRECTIONS = ['fore and aft', 'sideways', 'height'] as const;
-const SMALLEST = 1e-9;
 
 /** How often a car is built by chance, and from which seed. */
 export type Chances = { builds: number; seed: number };
@@ -86,13 +68,13 @@ export function* spreading(job: Job, closeness: Closeness, { builds, seed }: Cha
   const offs = offsOf(job, closeness, parts);
   const solve = (build: Build): Figures | null => figuresOf(rigOf(rig, parts, build), reach, build.lift);
 
-  const first = firstOrder(offs, solve, parts.count);
+  const first = firstOrder(offs, solve, parts);
   const rows = new Map(FIGURES.map((name) => [name, [] as number[]]));
   const { normal } = chance(seed);
   let failed = 0;
   for (let made = 0; made < builds; made++) {
     if (made % BUILDS_IN_A_STEP === 0) yield made / builds;
-    const build = emptyBuild(parts.count);
+    const build = emptyBuild(parts);
     for (const { deviation, put } of offs) put(build, deviation * normal());
     const figures = solve(build);
     if (!figures) {
@@ -131,11 +113,11 @@ function told(designed: number, values: number[], firstOrderDeviation: number): 
 function firstOrder(
   offs: Off[],
   solve: (build: Build) => Figures | null,
-  count: number,
+  parts: Parts,
 ): Map<FigureName, { deviation: number; shares: Share[] }> {
   const slopes = offs.map(({ name, deviation, put }) => {
     const [up, down] = [1, -1].map((way) => {
-      const build = emptyBuild(count);
+      const build = emptyBuild(parts);
       put(build, way * deviation);
       return solve(build);
     });
@@ -143,10 +125,11 @@ function firstOrder(
   });
   return new Map(
     FIGURES.map((figure) => {
-      const parts = slopes.map(({ name, of }) => ({ name, variance: of(figure) ** 2 }));
-      const all = parts.reduce((sum, { variance }) => sum + variance, 0);
-      const shares = parts
-        .map(({ name, variance }) => ({ name, share: all > SMALLEST ** 2 ? variance / all : 0 }))
+      const named = new Map<string, number>();
+      for (const { name, of } of slopes) named.set(name, (named.get(name) ?? 0) + of(figure) ** 2);
+      const all = [...named.values()].reduce((sum, variance) => sum + variance, 0);
+      const shares = [...named]
+        .map(([name, variance]) => ({ name, share: all > SMALLEST ** 2 ? variance / all : 0 }))
         .sort((a, b) => b.share - a.share);
       return [figure, { deviation: Math.sqrt(all), shares }];
     }),
@@ -154,106 +137,3 @@ function firstOrder(
 }
 
 const half = (a: number | null, b: number | null): number => (a === null || b === null ? 0 : (a - b) / 2);
-
-/** The mounts of the members of a rig, one after another, three numbers each; and the bars that cannot be set. */
-type Parts = { at: Map<string, number>; count: number; fixed: string[] };
-
-function partsOf(job: Job): Parts {
-  const { rig } = job;
-  const at = new Map<string, number>();
-  let count = 0;
-  for (const { id } of rig.members)
-    for (const { key } of mountsOf(rig, id)) {
-      at.set(`${id}/${key}`, count);
-      count += 3;
-    }
-  const fixed = linksOf(rig)
-    .filter(({ id }) => threadedEnds(barOf(job, id)).length === 0)
-    .map(({ id }) => id);
-  return { at, count, fixed };
-}
-
-const emptyBuild = (count: number): Build => ({
-  mounts: new Float64Array(count),
-  lengths: new Map(),
-  car: [],
-  lift: 0,
-});
-
-/** Every direction of every mount of a rig: by which id it can be told how well it is set, and its name. */
-export const placesOf = (rig: Rig): { id: string; mount: string; axis: number; name: string }[] =>
-  rig.members.flatMap(({ id: member }) =>
-    mountsOf(rig, member).flatMap(({ key, name }) =>
-      DIRECTIONS.map((direction, axis) => ({
-        id: `${member}/${key}/${axis}`,
-        mount: `${member}/${key}`,
-        axis,
-        name: `${memberName(member, rig.end)}, ${name.toLowerCase()}: ${direction}`,
-      })),
-    ),
-  );
-
-function offsOf(job: Job, { place, settle, cut, only = {} }: Closeness, { at, fixed }: Parts): Off[] {
-  const { rig } = job;
-  const mounts = placesOf(rig).map(({ id, mount, axis, name }): Off => {
-    const k = at.get(mount)! + axis;
-    return {
-      name,
-      deviation: (only[id] ?? place) / COVERAGE,
-      put: (build, by) => {
-        build.mounts[k]! += by;
-      },
-    };
-  });
-  const lengths = fixed.map((id): Off => ({
-    name: `${memberName(id, rig.end)}: length as it is cut`,
-    deviation: cut / COVERAGE,
-    put: (build, by) => void build.lengths.set(id, by),
-  }));
-  const car = carInputs(job).map(({ name, u, value, set }): Off => ({
-    name,
-    deviation: u,
-    put: (build, by) => void build.car.push((r) => set(r, value + by)),
-  }));
-  const springs: Off = {
-    name: 'how far the springs settle',
-    deviation: settle / COVERAGE,
-    put: (build, by) => {
-      build.lift += by;
-    },
-  };
-  return [...mounts, ...lengths, ...car, springs].filter(({ deviation }) => deviation > 0);
-}
-
-/** The rig as it was built. A bar that cannot be set is as long as it was meant, and as it was cut off from that. */
-function rigOf(rig: Rig, { at, fixed }: Parts, { mounts, lengths, car }: Build): Rig {
-  const members = rig.members.map((member) => {
-    if (!isLink(member)) return member;
-    const [frame, axle] = [at.get(`${member.id}/chassis`)!, at.get(`${member.id}/axle`)!];
-    return {
-      ...member,
-      chassis: moved(member.chassis, mounts, frame),
-      axle: moved(member.axle, mounts, axle),
-      ...(fixed.includes(member.id) && {
-        length: (member.length ?? distance(member.chassis, member.axle)) + (lengths.get(member.id) ?? 0),
-      }),
-    };
-  });
-  let built: Rig = { ...rig, members };
-  for (const { id, type } of rig.members) {
-    if (type === 'link') continue;
-    for (const { key, point } of mountsOf(rig, id)) {
-      const k = at.get(`${id}/${key}`)!;
-      for (const axis of [0, 1, 2] as const)
-        if (mounts[k + axis] !== 0)
-          built = withMount(built, { member: id, end: key, axis, mm: point[axis] + mounts[k + axis]! });
-    }
-  }
-  return car.reduce((r, change) => change(r), built);
-}
-
-const moved = ([x, y, z]: Point, by: Float64Array, k: number): Point => [
-  x + by[k]!,
-  y + by[k + 1]!,
-  z + by[k + 2]!,
-];

@@ -98,8 +98,8 @@ function valuesAt(rig: Rig, { ride, at }: Mechanism, lower: number): HeightValue
   };
 }
 
-/** How far a load over the axle lowers the frame, mm, by the rates of its springs at ride height; null without springs. */
-function loweredBy(rig: Rig, mechanism: Mechanism, load: number): number | null {
+/** How far a load over the axle, kg, lowers the frame, mm, by the rates of its springs at ride height; null without springs. */
+export function loweredBy(rig: Rig, mechanism: Mechanism, load: number): number | null {
   const small = smallMotions(mechanism);
   const holding = (rig.springs ?? []).reduce((sum, s) => sum + springAnswer(rig, s, small).wheelRate, 0);
   return holding > 0 ? (load * G) / holding : null;

@@ -48,7 +48,11 @@ export function NumberField({
       ? splitWay(text, ways, (t) => numberIn(t) !== null)
       : { bare: text, sign: null };
     const number = numberIn(bare);
-    if (number === null) return { ok: false, message: `Type a number, like ${shown || String(Math.min(Math.max(least, 1), most))}.` };
+    if (number === null)
+      return {
+        ok: false,
+        message: `Type a number, like ${shown || String(Math.min(Math.max(least, 1), most))}.`,
+      };
     if (whole && !Number.isInteger(number))
       return { ok: false, message: `Type a whole number: ${Math.round(number)} or so.` };
     const signed = ways ? counted(sign ?? (value !== null && value < 0 ? -1 : 1), number) : number;

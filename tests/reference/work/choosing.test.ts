@@ -5,7 +5,11 @@ import { figuresOf, type Figures } from '@/core/choose/figures';
 import { cornerFigures, type WantedFigures } from '@/core/choose/wanted';
 import { findMounts, withAnswer } from '@/core/choose/findMounts';
 import { missOf, paretoBest } from '@/core/choose/ranking';
+import type { Closeness } from '@/core/choose/builds';
 import { spreadOf } from '@/core/choose/spread';
+import { bracketAxes } from '@/core/job/made/bracketParts';
+import { heightsAnswer } from '@/core/locate/heights';
+import { lateralBarOf } from '@/core/rig/roles';
 import { withBodies } from '@/core/job/bodies/bodies';
 import { clearances } from '@/core/clearance/clearance';
 import { closestApproaches } from '@/core/clearance/closestOverTravel';
@@ -130,6 +134,52 @@ describe('how close is close enough', () => {
     const { ranked } = spreadOf(bare, { place: 1, settle: 0, cut: 0 }, { builds: 3, seed: 1 });
     for (const { name, share } of ranked.rollCentre!)
       if (slopes.has(name)) expect(share).toBeCloseTo(slopes.get(name)! ** 2 / all, 3);
+  });
+});
+
+describe('what else a build may be off by, each alone, by hand', () => {
+  const none = { place: 0, settle: 0, cut: 0 };
+  const cars = demoJobs()
+    .filter(({ rig }) => lateralBarOf(rig))
+    .map((job): Job => ({ ...job, readings: {}, rig: { ...job.rig, cgHeight: undefined } }));
+  // First order by definition (JCGM 100:2008, 5.1.2): what nineteen of twenty stay within is two deviations.
+  const firstOrder = (job: Job, closeness: Partial<Closeness>, figure: keyof Figures) =>
+    spreadOf(job, { ...none, ...closeness }, { builds: 3, seed: 1 }).figures[figure]!.firstOrder;
+
+  test.each(cars.map((job) => [job.name, job] as const))('%s', (_, job) => {
+    const { rig } = job;
+    const bar = lateralBarOf(rig)!;
+    const rise = (closeness: Partial<Closeness>) => firstOrder(job, closeness, 'barRise');
+    // Tyres larger by so much raise frame and axle alike.
+    expect(firstOrder(job, { tire: 4 }, 'rollCentre')).toBeCloseTo(2, 3);
+    expect(rise({ tire: 4 })).toBeCloseTo(0, 6);
+    expect(firstOrder(job, { tire: 4 }, 'rollSteer')).toBeCloseTo(0, 6);
+    // The frame leans about the car's middle: its eye goes up by its share of the track.
+    expect(rise({ lean: 6 })).toBeCloseTo((3 * Math.abs(bar.chassis[1])) / rig.track, 6);
+    // The axle turns about its tube: its eye goes up by how far ahead or behind it is.
+    expect(rise({ gauge: 1 })).toBeCloseTo(((Math.PI / 180) * Math.abs(bar.axle[0])) / 2, 6);
+    // Both eyes stand off the middle of their holes, square to their bolts.
+    const upright = (['chassis', 'axle'] as const).map((end) => bracketAxes(job, bar, end).bolt[2]);
+    expect(rise({ hole: 2 })).toBeCloseTo(0.5 * Math.sqrt(2 - upright[0]! ** 2 - upright[1]! ** 2), 6);
+  });
+
+  test('a load counts as what it lowers the car by, where springs are known, and not where they are not', () => {
+    const sprung = demoJobs().find(({ rig }) => rig.springs?.length && rig.masses && rig.cgHeight)!;
+    const load = { mass: 100, ahead: 0, height: 500 };
+    const { loaded } = heightsAnswer(sprung, { settled: 0, load, move: 0 });
+    const { here } = loaded!.laden;
+    const by = loaded!.lower;
+    expect(firstOrder(sprung, { load: here }, 'rollCentre')).toBeCloseTo(
+      firstOrder(sprung, { settle: by }, 'rollCentre'),
+      6,
+    );
+    const unsprung: Job = {
+      ...sprung,
+      readings: {},
+      rig: { ...sprung.rig, springs: [], cgHeight: undefined },
+    };
+    const { ranked } = spreadOf(unsprung, { ...none, load: 100 }, { builds: 3, seed: 1 });
+    expect(ranked.rollCentre).toEqual([]);
   });
 });
 

@@ -1,7 +1,8 @@
 import { comparingCandidates, compareCandidates } from '@/core/choose/candidates/compare';
 import { readBrief } from '@/core/choose/brief';
 import { findingMounts, findMounts } from '@/core/choose/findMounts';
-import { spreading, spreadOf, USUAL_CLOSENESS } from '@/core/choose/spread';
+import { USUAL_CLOSENESS } from '@/core/choose/builds';
+import { spreading, spreadOf } from '@/core/choose/spread';
 import { withFound } from '@/core/job/edits/candidates';
 import { atOnce, type Steps } from '@/core/numerics/steps';
 import { demoJobs } from '@/store/demo';

@@ -2,30 +2,31 @@
 import { Button, Progress, Select } from 'antd';
 import { useEffect, useState } from 'react';
 import type { FigureName } from '@/core/choose/figures';
-import {
-  BUILDS,
-  placesOf,
-  USUAL_CLOSENESS,
-  type Closeness,
-  type Spread,
-  type Spreads,
-} from '@/core/choose/spread';
+import { placesOf, USUAL_CLOSENESS, type Closeness } from '@/core/choose/builds';
+import { BUILDS, type Spread, type Spreads } from '@/core/choose/spread';
 import { without } from '@/core/job/edits/omit';
 import { capital } from '@/core/rig/names';
 import { useJob } from '@/store/jobStore';
 import { CardHead } from '@/ui/cards/Card';
 import { figureWord, sayFigure } from '@/ui/choose/figureWords';
 import { LengthField } from '@/ui/fields/LengthField';
+import { NumberField } from '@/ui/fields/NumberField';
+import { MASS } from '@/core/units/unit';
 import { startSpread } from '@/workers/choosing/choose';
 import { useSpreads } from '@/workers/choosing/spreads';
 import { useRun } from '@/workers/choosing/useRun';
 import './close.css';
 
 const SEED = 1;
-const FIELDS: [key: 'place' | 'settle' | 'cut', label: string][] = [
+/** kg */
+const MOST_LOAD = 2000;
+const FIELDS: [key: Exclude<keyof Closeness, 'only' | 'gauge' | 'load'>, label: string][] = [
   ['place', 'An eye is set within'],
-  ['settle', 'Springs settle within'],
+  ['hole', 'Holes are larger than their bolts by'],
   ['cut', 'A bar without thread is cut within'],
+  ['lean', 'The frame is level across, within'],
+  ['settle', 'Springs settle within'],
+  ['tire', 'The tyres’ radius is as drawn within'],
 ];
 /** So many dimensions are named of each figure, and none that is worth less than that. */
 const NAMED = 3;
@@ -35,6 +36,7 @@ const WORTH = 0.02;
 export function ClosePart() {
   const job = useJob();
   const [closeness, setCloseness] = useState<Closeness>(USUAL_CLOSENESS);
+  const sprung = (job.rig.springs ?? []).length > 0;
   const { of, found } = useSpreads();
   const { share, run, stop } = useRun<Spreads>();
   useEffect(() => {
@@ -60,13 +62,38 @@ export function ClosePart() {
             field={`close/${key}`}
             label={label}
             showLabel
-            mm={closeness[key]}
+            mm={closeness[key] ?? 0}
             least={0}
             most={100}
             onEnter={(mm) => setCloseness({ ...closeness, [key]: mm })}
           />
         ))}
+        <NumberField
+          field="close/gauge"
+          label="The pinion is set within"
+          showLabel
+          value={closeness.gauge ?? 0}
+          least={0}
+          most={10}
+          unit="°"
+          decimals={2}
+          onEnter={(gauge) => setCloseness({ ...closeness, gauge })}
+        />
+        {sprung && (
+          <NumberField
+            field="close/load"
+            label="What it carries here differs by"
+            showLabel
+            value={MASS.shown(closeness.load ?? 0, job.tape)}
+            least={0}
+            most={Math.floor(MASS.shown(MOST_LOAD, job.tape))}
+            unit={MASS.sign(job.tape)}
+            decimals={1}
+            onEnter={(load) => setCloseness({ ...closeness, load: MASS.read(load, job.tape) })}
+          />
+        )}
       </div>
+      {!sprung && <p className="hint">What it carries counts once its springs are told, at Roll.</p>}
       <ByPlace closeness={closeness} onChange={setCloseness} />
       {share === null ? (
         <Button type="primary" block className="close-go" onClick={() => void build()}>
@@ -163,8 +190,9 @@ function Ranges({ found: { figures, ranked, failed, builds } }: { found: Spreads
         })}
       </ul>
       <p className="hint">
-        Taken as drawn: bars with a thread are set to what is between their eyes. What was measured of the car
-        counts with its own uncertainty. The same every time it is built; no build of yours is promised.
+        Taken as drawn: bars with a thread are set to what is between their eyes. Level across: over the
+        track. With the pinion’s angle, all that the axle carries turns. What was measured of the car counts
+        with its own uncertainty. The same every time it is built; no build of yours is promised.
       </p>
     </section>
   );
