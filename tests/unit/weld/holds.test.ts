@@ -8,7 +8,9 @@ import type { Job } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';
 import { assemble } from '@/core/kinematics/mechanism';
 import { LAYOUT_IDS } from '@/core/rig/layouts';
-import { isLink } from '@/core/rig/members/members';
+import { distance } from '@/core/geometry/vector';
+import { LIMITS } from '@/core/materials/limits';
+import { isLink, linksOf } from '@/core/rig/members/members';
 import { withMount } from '@/core/rig/mounts';
 import { usualBar } from '@/core/swaybar/swayBarDesign';
 import { fastening } from '@/core/weld/fastening';
@@ -211,5 +213,54 @@ describe('how far off a mount may be', () => {
       ),
       { numRuns: 150 },
     );
+  });
+});
+
+describe('hold points of bars', () => {
+  const conditionOf = (job: Job, member: string, id: string) =>
+    conditionsOf(job, member).find((one) => one.id === id);
+  const line = MM_PER_INCH / 16;
+
+  test('a length within what is said beside it holds, past it not; it is an eighth, or nearer where this car feels it, and says in what', () => {
+    fc.assert(
+      fc.property(plausibleCar, fc.nat(), fc.double({ min: -6, max: 6, noNaN: true }), (car, n, off) => {
+        const job = { ...onItsWeight(car), tape: 'in16' as const };
+        const links = linksOf(job.rig);
+        const bar = links[n % links.length]!;
+        const run = [0, 1, 2].map((axis) => Math.abs(bar.axle[axis as 0] - bar.chassis[axis as 0]));
+        const axis = run.indexOf(Math.max(...run)) as 0;
+        const own = placeTolerance(job, { member: bar.id, end: 'chassis', axis }, bar.chassis[axis]);
+        const nearer = own.mm < LIMITS.weld.eyeToEye;
+        const may = nearer ? own.mm : LIMITS.weld.eyeToEye;
+        const designed = distance(bar.chassis, bar.axle);
+        const found = conditionOf(measured(job, bar.id, { eyeToEye: designed + off }), bar.id, 'eyeToEye')!;
+        fc.pre(Math.abs(Math.abs(off) - may) > 0.05);
+        expect(found.designed).toContain(`± ${may < 1.5 * line ? '1/16' : '1/8'} in`);
+        expect(found.holds).toBe(Math.abs(off) < may);
+        if (!found.holds) {
+          expect(found.problem).toContain(off > 0 ? 'longer' : 'shorter');
+          expect(/which tells in/.test(found.problem!)).toBe(nearer && own.costs !== null);
+        }
+      }),
+      { numRuns: 80 },
+    );
+  });
+
+  test('a bar across the car whose roll centre takes more than its frame end moves is set nearer than an eighth', () => {
+    // Both eyes on one side of the middle: a bar that is continued to the middle magnifies what its end is off by.
+    const job = laid('three-link-panhard');
+    const short = withMounts(job, [
+      { member: 'panhard', end: 'chassis', axis: 1, mm: 500 },
+      { member: 'panhard', end: 'axle', axis: 1, mm: 400 },
+    ]);
+    expect(conditionOf(job, 'panhard', 'level')!.designed).toContain('± 1/8 in');
+    const near = conditionOf(short, 'panhard', 'level')!;
+    expect(near.designed).toContain('± 1/16 in');
+    const high = measured(short, 'panhard', { 'level.frame': 400, 'level.axle': 398 });
+    const held = conditionOf(high, 'panhard', 'level')!;
+    expect([held.holds, held.problem]).toEqual([
+      false,
+      expect.stringContaining('which tells in roll centre'),
+    ]);
   });
 });

@@ -9,6 +9,7 @@ import { LIMITS } from '@/core/materials/limits';
 import { describeBar, meantRise } from '@/core/rig/lateralBar';
 import type { LinkMember } from '@/core/rig/members/link';
 import { lateralBarOf } from '@/core/rig/roles';
+import { placeTolerance, type Tolerance } from '../placeTolerance';
 import { centred, clearance, cycled, fit, held, lastOfAll } from './car';
 import type { Check, Draft, Step } from './condition';
 
@@ -63,19 +64,32 @@ const layoutOf = (bar: LinkMember): Basis => ({
   ...mountsOf(bar),
 });
 
+/**
+ * How far off the frame end may be set along an axis, mm: as bars commonly are, or nearer where this car would feel that, and what it would
+ * tell in.
+ */
+function toleranceOf({ job, bar }: LinkCheck, usual: number, axis: 0 | 1 | 2): Tolerance {
+  const own = placeTolerance(job, { member: bar.id, end: 'chassis', axis }, bar.chassis[axis]);
+  return own.mm < usual ? own : { mm: usual, costs: null };
+}
+
+const tells = ({ costs }: Tolerance): string => (costs ? `, which tells in ${costs}` : '');
+
+/** The axis that a bar runs along most. */
+function runsAlong({ chassis, axle }: LinkMember): 0 | 1 | 2 {
+  const run = [0, 1, 2].map((axis) => Math.abs(axle[axis as 0] - chassis[axis as 0]));
+  return run.indexOf(Math.max(...run)) as 0 | 1 | 2;
+}
+
 /** Asked of the lateral bar alone: the others slope as they are designed. */
-function level(
-  { job, bar, parked, say, read }: LinkCheck,
-  id: string,
-  step: Step,
-  label: (stands: string) => string,
-): Draft[] {
+function level(check: LinkCheck, id: string, step: Step, label: (stands: string) => string): Draft[] {
+  const { job, bar, parked, say, read } = check;
   if (lateralBarOf(job.rig)?.id !== bar.id) return [];
   const { bump, droop } = drivenTravel(job);
   // Beside a drag link a bar leans as it is drawn, which Locate holds against the drag link.
   const meant = meantRise(job.rig, bar, job.locate.school, bump, droop);
   const wanted = (meant.by === 'level' ? meant.rise : describeBar(bar).rise) - (parked?.eyeUp ?? 0);
-  const limit = LIMITS.weld.level;
+  const may = toleranceOf(check, LIMITS.weld.level, 2);
   const [frame, axle] = [read(`${id}.frame`), read(`${id}.axle`)];
   const error = frame === null || axle === null ? null : frame - axle - wanted;
   return [
@@ -88,37 +102,39 @@ function level(
       how: `Floor to the middle of each eye, ${job.place.holding === 'rests' ? 'axle on its rests' : 'car on its weight'}.`,
       designed:
         wanted === 0
-          ? `level ± ${say(limit)}`
-          : `frame end ${say(Math.abs(wanted))} ${wanted > 0 ? 'up' : 'down'} ± ${say(limit)}`,
+          ? `level ± ${say(may.mm)}`
+          : `frame end ${say(Math.abs(wanted))} ${wanted > 0 ? 'up' : 'down'} ± ${say(may.mm)}`,
       fields: [
         { key: `${id}.frame`, label: 'frame end' },
         { key: `${id}.axle`, label: 'axle end' },
       ],
-      holds: error === null ? null : Math.abs(error) <= limit + 1e-6,
+      holds: error === null ? null : Math.abs(error) <= may.mm + 1e-6,
       problem:
         error === null
           ? null
-          : `${say(Math.abs(error))} too ${error > 0 ? 'high' : 'low'} at the frame end. Move the bracket ${error > 0 ? 'down' : 'up'} before it is fixed.`,
+          : `${say(Math.abs(error))} too ${error > 0 ? 'high' : 'low'} at the frame end${tells(may)}. Move the bracket ${error > 0 ? 'down' : 'up'} before it is fixed.`,
       basis: mountsOf(bar),
     },
   ];
 }
 
-function eyeToEye({ bar, say, read }: LinkCheck): Draft {
+function eyeToEye(check: LinkCheck): Draft {
+  const { bar, say, read } = check;
   const designed = describeBar(bar).eyeToEye;
+  const may = toleranceOf(check, LIMITS.weld.eyeToEye, runsAlong(bar));
   const seen = read('eyeToEye');
   return {
     id: 'eyeToEye',
     step: 'tack',
     label: 'Eye to eye',
     how: 'Centre of one bolt to centre of the other, along the bar.',
-    designed: say(designed),
+    designed: `${say(designed)} ± ${say(may.mm)}`,
     fields: [{ key: 'eyeToEye', label: 'measured' }],
-    holds: seen === null ? null : Math.abs(seen - designed) <= LIMITS.weld.eyeToEye + 1e-6,
+    holds: seen === null ? null : Math.abs(seen - designed) <= may.mm + 1e-6,
     problem:
       seen === null
         ? null
-        : `${say(Math.abs(seen - designed))} ${seen > designed ? 'longer' : 'shorter'} than designed. Move a bracket, or correct the ends on Locate.`,
+        : `${say(Math.abs(seen - designed))} ${seen > designed ? 'longer' : 'shorter'} than designed${tells(may)}. Move a bracket, or correct the ends on Locate.`,
     basis: layoutOf(bar),
   };
 }
