@@ -14,6 +14,7 @@ import { PAPERS } from '@/core/fabricate/pdf';
 import { isFootClear, tabDrawing } from '@/core/fabricate/plates/plates';
 import { holeSaw, saddleDepth, saddleFault, saddleTemplate, type Saddle } from '@/core/fabricate/saddle';
 import { bendAllowance } from '@/core/fabricate/plates/bendAllowance';
+import { angleDrawing, angleFault, angleSizes, type Angle } from '@/core/fabricate/plates/angle';
 import { strapDrawing, strapFault, strapSizes, type Strap } from '@/core/fabricate/plates/strap';
 import { dxfOf, extentsOf } from '@/core/fabricate/vectorFiles';
 import { wrapDrawing } from '@/core/fabricate/wrap';
@@ -394,6 +395,45 @@ describe('a strap over a bushing', () => {
     expect(strapFault(strap)).toBeNull();
     expect(strapFault({ ...strap, foot: 5 })).toBe('foot');
     expect(strapFault({ ...strap, high: 22 })).toBe('side');
+  });
+});
+
+describe('an angle under a strap', () => {
+  // By hand, inches: legs of 1 5/8 and 2, 3/16 plate folded to 3/16; Machinery’s Handbook, from memory: a quarter turn of mild steel takes
+  // 1.57·radius + 0.64·thickness.
+  const inches = {
+    under: 1.625,
+    against: 2,
+    thickness: 3 / 16,
+    bend: 3 / 16,
+    edge: 0.75,
+    apart: 3.125,
+    bolt: 0.375,
+    strap: 1.25,
+  };
+  const angle = Object.fromEntries(Object.entries(inches).map(([key, v]) => [key, v * INCH])) as Angle;
+
+  test('is flat as wide as its legs less their fold, and the fold; its bolts stand in the middle of what lies flat', () => {
+    const { length, flat } = angleSizes(angle);
+    const fold = 1.57 * (3 / 16) + 0.64 * (3 / 16);
+    expect(length / INCH).toBeCloseTo(4.625, 9);
+    expect(flat / INCH).toBeCloseTo(1.25 + fold + 1.625, 2);
+    const { entities } = parsed(dxfOf(angleDrawing(angle)));
+    const rings = entities.filter(({ layer, type }) => layer === 'DRILL' && type === 'CIRCLE');
+    const at = (axis: 'x' | 'y') => [
+      ...new Set(rings.map(({ center }) => (center![axis] / INCH).toFixed(3))),
+    ];
+    expect(at('x').map(Number)).toEqual([expect.closeTo(0.75, 3), expect.closeTo(3.875, 3)]);
+    expect(at('y').map(Number)).toEqual([expect.closeTo(0.625, 2), expect.closeTo(1.25 + fold + 0.8125, 2)]);
+    const [bend] = entities.filter(({ layer }) => layer === 'BEND');
+    expect(bend!.vertices![0]!.y / INCH).toBeCloseTo(1.25 + fold / 2, 2);
+  });
+
+  test('a leg that its strap does not lie flat on, one without room for a bolt, and a bolt at its end are faults', () => {
+    expect(angleFault(angle)).toBeNull();
+    expect(angleFault({ ...angle, strap: 1.3 * INCH })).toBe('under');
+    expect(angleFault({ ...angle, against: 1.1 * INCH })).toBe('against');
+    expect(angleFault({ ...angle, edge: 0.3 * INCH })).toBe('edge');
   });
 });
 

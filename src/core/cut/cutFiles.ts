@@ -113,9 +113,7 @@ export const fullSizePdf = (job: Job, cut: JobCut, paper: Paper): Promise<Uint8A
     [...cut.flats, ...cut.wraps].map((part): Printed => ({
       title: part.name,
       quantity: part.quantity,
-      notes: part.thickness
-        ? [`${part.metal}, ${sayLength(part.thickness, job.tape)}`]
-        : ['Wrap it round the tube'],
+      notes: part.notes ?? [`${part.metal}, ${sayLength(part.thickness, job.tape)}`],
       drawing: withoutWords(part.drawing),
     })),
     paper,

@@ -1,12 +1,9 @@
 import { areaOf, line, type Drawing } from '@/core/fabricate/drawing';
-import { collarDrawing } from '@/core/fabricate/plates/collar';
-import { sleeveOf } from '@/core/job/made/sleeve';
 import { plateBarDrawing } from '@/core/fabricate/plates/plateBar';
 import { foldedDrawing } from '@/core/fabricate/plates/folded';
 import { foldedFault } from '@/core/fabricate/plates/foldedShape';
 import { plateDrawing, tabDrawing } from '@/core/fabricate/plates/plates';
 import { springPlateDrawing } from '@/core/fabricate/plates/springPlate';
-import { strapDrawing, strapFault } from '@/core/fabricate/plates/strap';
 import { extentsOf } from '@/core/fabricate/vectorFiles';
 import { wrapDrawing } from '@/core/fabricate/wrap';
 import { bracketOf, fastenedTo, foldedOf, squareFoot, tabOf, webOf } from '@/core/job/made/bracketParts';
@@ -14,7 +11,6 @@ import { fileStem } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
 import { mountId } from '@/core/job/placed';
 import { springPlateOf } from '@/core/job/made/springPlate';
-import { strapOf } from '@/core/job/made/strap';
 import { METALS, type MetalName } from '@/core/materials/metals';
 import { partName, spokenPart } from '@/core/provenance/inputs';
 import type { LinkMember } from '@/core/rig/members/link';
@@ -45,6 +41,8 @@ export type FlatPart = {
   metal: string;
   /** of one, kg; none of paper */
   mass: number;
+  /** how it is used, where it is paper */
+  notes?: string[];
   drawing: Drawing;
 };
 
@@ -57,7 +55,10 @@ export const countOf = (job: Job, part: string): number => {
 };
 
 /** A flat part of a metal, as heavy as its drawing is large. */
-const plateOf = ({ metal, ...part }: Omit<FlatPart, 'metal' | 'mass'> & { metal: MetalName }): FlatPart => ({
+export const plateOf = ({
+  metal,
+  ...part
+}: Omit<FlatPart, 'metal' | 'mass'> & { metal: MetalName }): FlatPart => ({
   ...part,
   metal: METALS[metal].name,
   mass: areaOf(part.drawing) * part.thickness * METALS[metal].density,
@@ -178,43 +179,6 @@ export function springPlatesOf(job: Job): FlatPart[] {
   ];
 }
 
-/** The part that a sway bar's straps are. */
-export const STRAP = 'sway-bar-strap';
-
-/** The straps over the sway bar's two bushings. */
-export function strapsOf(job: Job): FlatPart[] {
-  const of = strapOf(job);
-  if (!of || strapFault(of)) return [];
-  return [
-    plateOf({
-      id: STRAP,
-      of: 'sway-bar',
-      name: 'Sway bar’s strap',
-      quantity: 2,
-      thickness: of.thickness,
-      metal: 'plate',
-      drawing: strapDrawing(of),
-    }),
-  ];
-}
-
-/** The collars round the sleeves that a sway bar passes the rails in: on both sides of each. */
-export function collarsOf(job: Job): FlatPart[] {
-  const of = sleeveOf(job);
-  if (!of) return [];
-  return [
-    plateOf({
-      id: 'sway-bar-collar',
-      of: 'sway-bar',
-      name: 'Collar round the sway bar’s sleeve',
-      quantity: 4,
-      thickness: of.plate,
-      metal: 'plate',
-      drawing: collarDrawing(of.collar, of.od),
-    }),
-  ];
-}
-
 /** Templates to wrap round the ends of a bar that are notched. */
 export function wrapsOf(job: Job, link: LinkMember, { ends, bar }: BarCut): FlatPart[] {
   if (!isSpoken(job, link.id)) return [];
@@ -232,6 +196,7 @@ export function wrapsOf(job: Job, link: LinkMember, { ends, bar }: BarCut): Flat
         thickness: 0,
         metal: METALS[bar.metal].name,
         mass: 0,
+        notes: ['Wrap it round the tube'],
         drawing: titled(wrapDrawing(cut.saddle), `${name}, ${words}`),
       },
     ];
@@ -242,7 +207,7 @@ export function wrapsOf(job: Job, link: LinkMember, { ends, bar }: BarCut): Flat
 const NAME = 0.3;
 
 /** A drawing with its name on it. */
-function titled(drawing: Drawing, name: string): Drawing {
+export function titled(drawing: Drawing, name: string): Drawing {
   const { low, high } = extentsOf(drawing);
   return {
     ...drawing,

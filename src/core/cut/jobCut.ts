@@ -18,17 +18,8 @@ import { capital } from '@/core/rig/names';
 import { MM_PER_INCH, systemOf } from '@/core/units/tape';
 import { sectionValues, type BarSection } from '@/core/strength/bar';
 import { barCut, type BarCut } from './barCut';
-import {
-  barPlatesOf,
-  collarsOf,
-  countOf,
-  flatsOf,
-  isSpoken,
-  springPlatesOf,
-  strapsOf,
-  wrapsOf,
-  type FlatPart,
-} from './flatParts';
+import { barPlatesOf, countOf, flatsOf, isSpoken, springPlatesOf, wrapsOf, type FlatPart } from './flatParts';
+import { drillSheetsOf, swayMountsOf } from './swayMounts';
 
 /** All that a job is cut from. */
 export type JobCut = {
@@ -83,10 +74,9 @@ export function jobCut(job: Job): JobCut {
       ...links.flatMap((link) => barPlatesOf(job, link)),
       ...links.flatMap((link) => LINK_ENDS.flatMap((end) => flatsOf(job, link, end))),
       ...springPlatesOf(job),
-      ...strapsOf(job),
-      ...collarsOf(job),
+      ...swayMountsOf(job),
     ],
-    wraps: links.flatMap((link, i) => wrapsOf(job, link, bars[i]!)),
+    wraps: [...links.flatMap((link, i) => wrapsOf(job, link, bars[i]!)), ...drillSheetsOf(job)],
     stock: stockOf(job, [
       ...sawn.map(({ id, bar, blank }) => ({
         id,

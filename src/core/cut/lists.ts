@@ -9,8 +9,9 @@ import { MASS } from '@/core/units/unit';
 import { sayLength } from '@/core/units/length';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import type { BarCut } from './barCut';
-import { STRAP, type FlatPart } from './flatParts';
+import type { FlatPart } from './flatParts';
 import type { BoltOf, JobCut, StockOf, UBoltOf } from './jobCut';
+import { ANGLE, STRAP } from './swayMounts';
 
 /** A section as it is asked for over the counter. */
 export function saySection(section: BarSection, tape: Tape): string {
@@ -166,10 +167,11 @@ function uBoltLines(job: Job, { diameter, inside, length, thread, quantity }: UB
 function strapLines(job: Job, flats: FlatPart[]): Bought[] {
   const [straps, of] = [flats.find(({ id }) => id === STRAP), strapOf(job)];
   if (!straps || !of) return [];
+  const onAngles = flats.some(({ id }) => id === ANGLE);
   return [
     {
-      what: `Bolt, nut and washers, ${sayLength(of.bolt, job.tape)}, of the sway bar’s straps`,
-      quantity: 2 * straps.quantity,
+      what: `Bolt, nut and washers, ${sayLength(of.bolt, job.tape)}, of the sway bar’s straps${onAngles ? ' and their angles' : ''}`,
+      quantity: (onAngles ? 4 : 2) * straps.quantity,
       note: 'as long as what they go through asks',
     },
   ];

@@ -9,7 +9,10 @@ import { legsOf, springPlateDrawing, uBoltFor, type SpringPlate } from '@/core/f
 import { extentsOf } from '@/core/fabricate/vectorFiles';
 import { distance, dot, minus, unit } from '@/core/geometry/vector';
 import { bracketAxes } from '@/core/job/made/bracketParts';
-import { withAlike, withParts } from '@/core/job/edits/parts';
+import { strapSizes } from '@/core/fabricate/plates/strap';
+import { withAlike, withAngles, withParts } from '@/core/job/edits/parts';
+import { strapOf } from '@/core/job/made/strap';
+import { sayLength } from '@/core/units/length';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
 import { springPlateOf } from '@/core/job/made/springPlate';
@@ -228,4 +231,46 @@ test('straps are cut for a car with a sway bar, two of them, until they cannot b
   expect(readJob(writeJob(wider)).parts).toEqual(wider.parts);
   expect(cut(wider)!.mass).toBeGreaterThan(cut(cinder)!.mass);
   expect(cut(withAlike(cinder, 'strap', { foot: 4 }))).toBeUndefined();
+});
+
+describe('what a sway bar’s straps stand on', () => {
+  const cinder = demo('Cinder');
+  const strap = strapOf(cinder)!;
+  const { apart } = strapSizes(strap);
+  const part = (job: Job, id: string) => {
+    const { flats, wraps } = jobCut(job);
+    return [...flats, ...wraps].find((one) => one.id === id);
+  };
+
+  test('on the car itself: a paper to drill by, at its own size, that says where it goes', async () => {
+    const sheet = part(cinder, 'sway-bar-drill-sheet')!;
+    const rings = sheet.drawing.paths.filter(({ layer, type }) => layer === 'DRILL' && type === 'circle');
+    const [one, other] = rings.map(({ origin }) => origin![0]!);
+    expect(Math.abs(one! - other!)).toBeCloseTo(apart, 9);
+    const bar = cinder.roll.bar!;
+    expect(sheet.notes![0]).toContain(sayLength(bar.bushings / 2, cinder.tape));
+    expect(sheet.notes![0]).toContain(bar.ahead < 0 ? 'behind' : 'ahead of');
+    expect(sheet.mass).toBe(0);
+    expect(part({ ...cinder, roll: { ...cinder.roll, bar: null } }, 'sway-bar-drill-sheet')).toBeUndefined();
+    const names = (await cutFiles(cinder)).map(({ name }) => name);
+    expect(names).toContain('sway-bar-drill-sheet.dxf');
+  });
+
+  test('on angles: two, with the straps’ holes in both legs, twice the bolts, and no paper; off again, all is as it was', () => {
+    const on = withAngles(cinder, true);
+    expect(readJob(writeJob(on)).parts).toEqual(on.parts);
+    expect(part(on, 'sway-bar-drill-sheet')).toBeUndefined();
+    const angle = part(on, 'sway-bar-angle')!;
+    expect(angle.quantity).toBe(2);
+    const rings = angle.drawing.paths.filter(({ layer, type }) => layer === 'DRILL' && type === 'circle');
+    expect(rings).toHaveLength(4);
+    const across = new Set(rings.map(({ origin }) => origin![0]!.toFixed(6)));
+    expect([...across].map(Number).reduce((a, b) => Math.abs(a - b))).toBeCloseTo(apart, 5);
+    const bolts = (job: Job) =>
+      shoppingList(job, jobCut(job)).find(({ what }) => what.includes('sway bar’s straps'))!.quantity;
+    expect([bolts(cinder), bolts(on)]).toEqual([4, 8]);
+    expect(withAngles(on, false)).toEqual(cinder);
+    // What no strap can stand on is not cut.
+    expect(part(withAlike(on, 'angle', { under: 20 }), 'sway-bar-angle')).toBeUndefined();
+  });
 });

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { collarsOf } from '@/core/cut/flatParts';
+import { swayMountsOf } from '@/core/cut/swayMounts';
 import { cutListCsv } from '@/core/cut/lists';
 import { jobCut } from '@/core/cut/jobCut';
 import { judgeProve } from '@/core/bench/judge/prove';
@@ -13,6 +13,8 @@ import { proveJob } from '@/core/prove/prove';
 import { railHoleVerdicts } from '@/core/prove/faults/railHole';
 import { railHoleLeft, type BoxRail, type GivenBack } from '@/core/strength/railHole';
 import { demoJobs } from '@/store/demo';
+
+const collarsIn = (job: Job) => swayMountsOf(job).filter(({ id }) => id === 'sway-bar-collar');
 
 const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const rails = fc
@@ -118,14 +120,14 @@ describe('a sway bar through the frame', () => {
     expect(left!.up).toBeCloseTo(50, 9);
     expect(right!.up - left!.up).toBeCloseTo(railLeft!.underside - railRight!.underside, 9);
     expect(railHolesOf(copperline)).toEqual([]);
-    expect(collarsOf(copperline)).toEqual([]);
+    expect(collarsIn(copperline)).toEqual([]);
     expect(railHoleVerdicts(copperline)).toEqual([]);
   });
 
   test('is cut with four collars, and two sleeves as long as the rail is wide with a collar on both sides', () => {
     const job = through();
     const { od, tube, plate, collar } = sleeveOf(job)!;
-    const [part] = collarsOf(job);
+    const [part] = collarsIn(job);
     expect([part!.quantity, part!.thickness]).toEqual([4, plate]);
     // A ring weighs by its own area: π/4·(D² − d²).
     expect(part!.mass).toBeCloseTo((Math.PI / 4) * (collar ** 2 - od ** 2) * plate * 7.85e-6, 4);

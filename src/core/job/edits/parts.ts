@@ -39,6 +39,13 @@ export function withAlike<P extends AlikePart>(job: Job, part: P, change: NonNul
   return { ...job, parts };
 }
 
+/** The job with its sway bar's straps on angles of their own, as those usually are; or on what the bar is held to. */
+export function withAngles(job: Job, on: boolean): Job {
+  const parts: Parts = { ...job.parts, angle: {} };
+  if (!on) delete parts.angle;
+  return { ...job, parts };
+}
+
 /** The job with how many times over all is to hold; undefined: what is usual for its use. */
 export function withWanted(job: Job, wanted: number | undefined): Job {
   const parts = { ...job.parts, wanted };

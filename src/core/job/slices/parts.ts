@@ -119,6 +119,15 @@ const strapSchema = z.strictObject({
   bolt: z.optional(size),
 });
 
+/** The angle that each strap of the sway bar stands on, as far as it was said, mm; there is none without it. */
+const angleSchema = z.strictObject({
+  under: z.optional(size),
+  against: z.optional(size),
+  thickness: z.optional(size),
+  bend: z.optional(notNegative),
+  edge: z.optional(size),
+});
+
 /** The sleeves that the sway bar passes the frame rails in, as far as they were said, mm: outside, wall, collars round them, those's thickness, the rails' wall. */
 const sleeveSchema = z.strictObject({
   od: z.optional(size),
@@ -129,7 +138,7 @@ const sleeveSchema = z.strictObject({
 });
 
 /** Parts that a job has one kind of, all alike. */
-export type AlikePart = 'springPlate' | 'strap' | 'sleeve';
+export type AlikePart = 'springPlate' | 'strap' | 'angle' | 'sleeve';
 
 const strength = within(20, 3000);
 
@@ -153,6 +162,7 @@ const wholePartsSchema = z.strictObject({
   strengths: z.optional(z.partialRecord(z.enum(STRENGTH_NAMES), strengthSchema)),
   springPlate: z.optional(springPlateSchema),
   strap: z.optional(strapSchema),
+  angle: z.optional(angleSchema),
   sleeve: z.optional(sleeveSchema),
   wanted: z.optional(within(1, 20)),
 });
