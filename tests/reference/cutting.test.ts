@@ -212,22 +212,22 @@ describe('bolts through a stack', () => {
         fc.double({ min: 0, max: 15, noNaN: true }),
         fc.constantFrom(1 as const, 2 as const),
         (bolt, plate, middle, spacer, planes) => {
-          for (const [system, step] of [
-            ['inch', 6.35],
-            ['mm', 5],
-          ] as const) {
-            const { grip, length, thread, plainPast, extraWashers } = boltFor(
-              { bolt, plate, planes, middle, spacer },
-              system,
-            );
-            const stack = planes * plate + middle + 2 * spacer;
-            expect(length / step).toBeCloseTo(Math.round(length / step), 9);
-            expect(grip).toBeGreaterThan(stack);
-            expect(length).toBeGreaterThan(grip + 0.9 * bolt);
-            expect(plainPast).toBeGreaterThanOrEqual(-1e-9);
-            // With its washers on, the nut is on thread.
-            expect(length - thread).toBeLessThanOrEqual(grip + extraWashers * 0.16 * bolt + 1e-6);
-          }
+          const { grip, length, thread, plainPast, extraWashers } = boltFor({
+            bolt,
+            plate,
+            planes,
+            middle,
+            spacer,
+          });
+          // A bolt of so many sixteenths comes by the quarter inch, one of whole millimetres by five.
+          const step = Number.isInteger(bolt) ? 5 : 6.35;
+          const stack = planes * plate + middle + 2 * spacer;
+          expect(length / step).toBeCloseTo(Math.round(length / step), 9);
+          expect(grip).toBeGreaterThan(stack);
+          expect(length).toBeGreaterThan(grip + 0.9 * bolt);
+          expect(plainPast).toBeGreaterThanOrEqual(-1e-9);
+          // With its washers on, the nut is on thread.
+          expect(length - thread).toBeLessThanOrEqual(grip + extraWashers * 0.16 * bolt + 1e-6);
         },
       ),
     );
@@ -242,7 +242,7 @@ describe('bolts through a stack', () => {
       middle: 0.875 * INCH,
       spacer: 0,
     };
-    const { length, thread } = boltFor(inch, 'inch');
+    const { length, thread } = boltFor(inch);
     expect([length / INCH, thread / INCH]).toEqual([expect.closeTo(2.75, 9), expect.closeTo(1.5, 9)]);
   });
 });

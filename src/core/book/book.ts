@@ -6,6 +6,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { barOf, LINK_ENDS } from '@/core/job/made/parts';
 import { candidatesOf } from '@/core/job/edits/candidates';
 import { bracketOf } from '@/core/job/made/bracketParts';
+import { sayBolt } from '@/core/materials/boltSize';
 import { METALS } from '@/core/materials/metals';
 import { describeBar } from '@/core/rig/lateralBar';
 import { LAYOUT_NAMES, capital, memberName } from '@/core/rig/names';
@@ -124,7 +125,7 @@ function asDesigned(doc: Document, job: Job): void {
         return [
           capital(memberName(bracketId(link.id, end), rig.end)),
           `${planes} × ${say(plate)}`,
-          say(bolt),
+          sayBolt(bolt),
           bolted ? 'bolted' : 'welded',
         ];
       }),

@@ -15,7 +15,7 @@ import type { LinkMember } from '@/core/rig/members/link';
 import { linksOf } from '@/core/rig/members/members';
 import { leavesOf } from '@/core/rig/roles';
 import { capital } from '@/core/rig/names';
-import { MM_PER_INCH, systemOf } from '@/core/units/tape';
+import { MM_PER_INCH } from '@/core/units/tape';
 import { sectionValues, type BarSection } from '@/core/strength/bar';
 import { barCut, type BarCut } from './barCut';
 import { barPlatesOf, countOf, flatsOf, isSpoken, springPlatesOf, wrapsOf, type FlatPart } from './flatParts';
@@ -147,7 +147,7 @@ function uBoltsOf(job: Job): UBoltOf | null {
   return (
     of && {
       diameter: of.uBolt,
-      ...uBoltFor(of, systemOf(job.tape)),
+      ...uBoltFor(of),
       quantity: 2 * leavesOf(job.rig).length,
     }
   );
@@ -160,7 +160,7 @@ function boltsOf(job: Job, link: LinkMember, end: LinkEnd): BoltOf[] {
   const bracket = bracketOf(job, link, end);
   return [
     {
-      ...boltFor(stackOf(job, link, end), systemOf(job.tape)),
+      ...boltFor(stackOf(job, link, end)),
       of: part,
       diameter: bracket.bolt,
       grade: BOLT_GRADES[bracket.grade].name,

@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import type { Job } from '@/core/job/jobSchema';
 import { BAR_ENDS, threadedEnds, type BarEndName } from '@/core/job/made/parts';
 import { strapOf } from '@/core/job/made/strap';
+import { sayBolt, sayBoltBy } from '@/core/materials/boltSize';
 import { METALS } from '@/core/materials/metals';
 import { capital, memberName } from '@/core/rig/names';
 import type { BarSection } from '@/core/strength/bar';
@@ -110,7 +111,7 @@ export function shoppingList(job: Job, { bars, flats, stock, bolts, uBolts }: Jo
       { what: `Jam nut, ${thread}`, quantity, note: '' },
     ]),
     ...barrels.map(([od, quantity]) => ({ what: `Barrel and bushing, ${od}`, quantity, note: '' })),
-    ...boltLines(job, bolts),
+    ...boltLines(bolts),
     ...(uBolts ? uBoltLines(job, uBolts) : []),
     ...strapLines(job, flats),
     ...plateLines(job, flats),
@@ -128,16 +129,13 @@ function tubeLine(job: Job, { section, metal, nested: { lengths, tooLong } }: St
   };
 }
 
-function boltLines(job: Job, bolts: BoltOf[]): Bought[] {
-  const say = (mm: number) => sayLength(mm, job.tape).replace(/ (in|mm)$/, '');
+function boltLines(bolts: BoltOf[]): Bought[] {
   const all = bolts.flatMap((bolt) => Array.from({ length: bolt.quantity }, () => bolt));
-  const lines = counted(
-    all.map(({ diameter, length, grade }) => `${say(diameter)} × ${say(length)}, ${grade}`),
-  );
-  const nuts = counted(all.map(({ diameter }) => say(diameter)));
+  const lines = counted(all.map(({ diameter, length, grade }) => `${sayBoltBy(diameter, length)}, ${grade}`));
+  const nuts = counted(all.map(({ diameter }) => sayBolt(diameter)));
   const washers = counted(
     all.flatMap(({ diameter, extraWashers }) =>
-      Array.from({ length: 2 + extraWashers }, () => say(diameter)),
+      Array.from({ length: 2 + extraWashers }, () => sayBolt(diameter)),
     ),
   );
   return [
@@ -155,11 +153,11 @@ function uBoltLines(job: Job, { diameter, inside, length, thread, quantity }: UB
   const say = (mm: number) => sayLength(mm, job.tape);
   return [
     {
-      what: `U-bolt, round, ${say(diameter)}, ${say(inside)} between its legs`,
+      what: `U-bolt, round, ${sayBolt(diameter)}, ${say(inside)} between its legs`,
       quantity,
       note: `${say(length)} long inside at least, ${say(thread)} of it thread; new ones, never used twice`,
     },
-    { what: `Deep nut and hardened washer, ${say(diameter)}`, quantity: 2 * quantity, note: '' },
+    { what: `Deep nut and hardened washer, ${sayBolt(diameter)}`, quantity: 2 * quantity, note: '' },
   ];
 }
 
@@ -170,7 +168,7 @@ function strapLines(job: Job, flats: FlatPart[]): Bought[] {
   const onAngles = flats.some(({ id }) => id === ANGLE);
   return [
     {
-      what: `Bolt, nut and washers, ${sayLength(of.bolt, job.tape)}, of the sway bar’s straps${onAngles ? ' and their angles' : ''}`,
+      what: `Bolt, nut and washers, ${sayBolt(of.bolt)}, of the sway bar’s straps${onAngles ? ' and their angles' : ''}`,
       quantity: (onAngles ? 4 : 2) * straps.quantity,
       note: 'as long as what they go through asks',
     },

@@ -1,3 +1,4 @@
+import { boltSystem } from '@/core/materials/boltSize';
 import { coarsePitch } from '@/core/materials/threads';
 import { MM_PER_INCH } from '@/core/units/tape';
 
@@ -37,7 +38,8 @@ const MOST_STEPS = 40;
  * The shortest standard bolt that goes through a stack with its washers, a locking nut and two threads to spare, and whose thread begins
  * past the last plane in which it is sheared.
  */
-export function boltFor({ bolt, plate, planes, middle, spacer }: Stack, system: 'inch' | 'mm'): BoltChoice {
+export function boltFor({ bolt, plate, planes, middle, spacer }: Stack): BoltChoice {
+  const system = boltSystem(bolt);
   const washer = WASHER * bolt;
   const grip = planes * plate + middle + 2 * spacer + 2 * washer;
   const needed = grip + NUT * bolt + OUT * coarsePitch(bolt);

@@ -4,6 +4,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { bracketOf, type Bracket } from '@/core/job/made/bracketParts';
 import { barOf, isPlateBar, type Bar, type BarEndName, type LinkEnd } from '@/core/job/made/parts';
 import type { BarPart } from '@/core/job/slices/parts';
+import { boltSystem, sayBolt } from '@/core/materials/boltSize';
 import { BOLT_GRADES, METALS, type MetalName } from '@/core/materials/metals';
 import { PLATES, TUBES, BOLTS, FILLETS } from '@/core/materials/stockSizes';
 import { THREAD_NAMES, THREADS } from '@/core/materials/threads';
@@ -103,10 +104,13 @@ const harder = ofBracket(({ grade }) =>
       ]
     : [],
 );
-const stouter = ofBracket(({ bolt, hole }, tape) =>
-  BOLTS[systemOf(tape)]
+const stouter = ofBracket(({ bolt, hole }) =>
+  BOLTS[boltSystem(bolt)]
     .filter((d) => d > bolt + 0.1)
-    .map((d) => ({ text: fromTo('Bolt', bolt, d, tape), part: { bolt: d, hole: d + (hole - bolt) } })),
+    .map((d) => ({
+      text: `Bolt ${sayBolt(bolt)} → ${sayBolt(d)}`,
+      part: { bolt: d, hole: d + (hole - bolt) },
+    })),
 );
 const biggerFillet = ofBracket(({ leg, plate }, tape) =>
   FILLETS[systemOf(tape)]

@@ -6,6 +6,7 @@ import { bracketOf, stackOf } from '@/core/job/made/bracketParts';
 import { BAR_ENDS, barOf, LINK_ENDS, threadedEnds } from '@/core/job/made/parts';
 import { mountId } from '@/core/job/placed';
 import type { Friction } from '@/core/job/slices/work/weld';
+import { sayBolt, sayBoltBy } from '@/core/materials/boltSize';
 import { BOLT_GRADES } from '@/core/materials/metals';
 import { JOINTS, jointsOf } from '@/core/materials/joints';
 import { coarsePitch } from '@/core/materials/threads';
@@ -14,8 +15,6 @@ import { linksOf } from '@/core/rig/members/members';
 import { capital, memberName } from '@/core/rig/names';
 import { leavesOf } from '@/core/rig/roles';
 import { preload, tighteningTorque } from '@/core/strength/preload';
-import { systemOf } from '@/core/units/tape';
-import { sayLength } from '@/core/units/length';
 import { strapOf } from '@/core/job/made/strap';
 
 /** Nut factor by how the threads are, none (common practice, no published source; locking nuts ask for their own turning torque on top). */
@@ -102,12 +101,12 @@ function stateOf(applied: number | null, wanted: number | null): TorqueState {
 const boltLines = (job: Job, link: LinkMember): TorqueLine[] =>
   LINK_ENDS.map((end) => {
     const { bolt: diameter, grade } = bracketOf(job, link, end);
-    const { length } = boltFor(stackOf(job, link, end), systemOf(job.tape));
+    const { length } = boltFor(stackOf(job, link, end));
     const soft = JOINTS[jointsOf(job.joints, link.id)[end]].soft;
     return lineOf(job, {
       id: mountId(link.id, end),
       what: `${capital(memberName(bracketId(link.id, end), job.rig.end))}: bolt`,
-      size: `${sayLength(diameter, job.tape)} × ${sayLength(length, job.tape)}`,
+      size: sayBoltBy(diameter, length),
       how: soft ? 'Soft bushing: on the car’s weight, never hanging.' : null,
       bolt: { diameter, grade },
     });
@@ -133,7 +132,7 @@ function strapLines(job: Job): TorqueLine[] {
         lineOf(job, {
           id: 'swayBar/straps',
           what: 'Sway bar: bolts of its straps',
-          size: sayLength(strap.bolt, job.tape),
+          size: sayBolt(strap.bolt),
           how: 'Snug, not crushed: the bar still turns in them.',
         }),
       ]

@@ -4,7 +4,6 @@ import { boltFor } from '@/core/fabricate/boltStack';
 import { foldedDrawing } from '@/core/fabricate/plates/folded';
 import { foldedFault } from '@/core/fabricate/plates/foldedShape';
 import { tabDrawing } from '@/core/fabricate/plates/plates';
-import { systemOf } from '@/core/units/tape';
 import { sayLength } from '@/core/units/length';
 import { withParts } from '@/core/job/edits/parts';
 import {
@@ -18,6 +17,7 @@ import {
 } from '@/core/job/made/bracketParts';
 import { type LinkEnd } from '@/core/job/made/parts';
 import type { BracketPart } from '@/core/job/slices/parts';
+import { sayBoltBy } from '@/core/materials/boltSize';
 import {
   BOLT_GRADE_NAMES,
   BOLT_GRADES,
@@ -77,7 +77,7 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
     />
   );
   const stack = stackOf(job, link, end);
-  const bolt = boltFor(stack, systemOf(job.tape));
+  const bolt = boltFor(stack);
   const fork = forkAt(job, link, end);
   const bent = foldedOf(job, link, end);
   const folded = bent && !foldedFault(bent) ? bent : null;
@@ -175,7 +175,7 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
         thread lies in a tab
       </Checkbox>
       <p className="hint" data-bolt>
-        Bolt {say(bracket.bolt)} × {say(bolt.length)}: it clamps {say(bolt.grip)}, its thread begins past the
+        Bolt {sayBoltBy(bracket.bolt, bolt.length)}: it clamps {say(bolt.grip)}, its thread begins past the
         last tab
         {bolt.extraWashers > 0 &&
           `, its nut wants ${bolt.extraWashers} washer${bolt.extraWashers > 1 ? 's' : ''} more to have thread`}

@@ -1,3 +1,4 @@
+import { boltSystem } from '@/core/materials/boltSize';
 import { coarsePitch } from '@/core/materials/threads';
 import { MM_PER_INCH } from '@/core/units/tape';
 import { hole, line, LOOSE, outline, rectangle, type Drawing, type Place } from '@/core/fabricate/drawing';
@@ -63,16 +64,14 @@ const OUT = 3;
 const STEP = { inch: MM_PER_INCH / 8, mm: 5 };
 
 /** A U-bolt round the tube, mm: between its legs, and from inside its bend to the ends of its legs, at least; how much of them is thread. */
-export function uBoltFor(
-  { tube, pad, pack, plate, uBolt }: SpringPlate,
-  system: 'inch' | 'mm',
-): {
+export function uBoltFor({ tube, pad, pack, plate, uBolt }: SpringPlate): {
   inside: number;
   length: number;
   thread: number;
 } {
+  const step = STEP[boltSystem(uBolt)];
   const nut = (WASHER + DEEP_NUT) * uBolt + OUT * coarsePitch(uBolt);
   // Enough thread to draw the pack together from half as thick again.
-  const up = (mm: number) => Math.ceil(mm / STEP[system] - 1e-9) * STEP[system];
+  const up = (mm: number) => Math.ceil(mm / step - 1e-9) * step;
   return { inside: tube, length: up(tube + pad + pack + plate + nut), thread: up(nut + pack / 2) };
 }

@@ -2,11 +2,11 @@ import { boltFor } from '@/core/fabricate/boltStack';
 import { bracketOf, stackOf } from '@/core/job/made/bracketParts';
 import { LINK_ENDS } from '@/core/job/made/parts';
 import { BRACKETS } from '@/core/job/slices/fields';
+import { sayBoltBy } from '@/core/materials/boltSize';
 import { BOLT_GRADES } from '@/core/materials/metals';
 import { jointsOf, JOINTS } from '@/core/materials/joints';
 import type { LinkMember } from '@/core/rig/members/link';
 import { leavesOf } from '@/core/rig/roles';
-import { systemOf } from '@/core/units/tape';
 import { CAUTIONS } from './cautions';
 import { hangingOthers } from './others';
 import { bracketStep, linkStep } from './linkSteps';
@@ -48,13 +48,13 @@ export function boltingOn(site: Site): Task[] {
 }
 
 /** The bolts of a bar by size, length and grade. */
-function fastenersOf({ job, say }: Site, link: LinkMember): string[] {
+function fastenersOf({ job }: Site, link: LinkMember): string[] {
   return LINK_ENDS.map((end) => {
     const { bolt, grade, planes } = bracketOf(job, link, end);
-    const { length, extraWashers } = boltFor(stackOf(job, link, end), systemOf(job.tape));
+    const { length, extraWashers } = boltFor(stackOf(job, link, end));
     const where = end === 'chassis' ? 'frame' : 'axle';
     const what = planes === 1 ? 'stud or bolt' : 'bolt';
-    return `${where} end: ${what} ${say(bolt)} × ${say(length)}, ${BOLT_GRADES[grade].name}${extraWashers ? `, ${extraWashers} more washer${extraWashers > 1 ? 's' : ''} under the nut` : ''}`;
+    return `${where} end: ${what} ${sayBoltBy(bolt, length)}, ${BOLT_GRADES[grade].name}${extraWashers ? `, ${extraWashers} more washer${extraWashers > 1 ? 's' : ''} under the nut` : ''}`;
   });
 }
 

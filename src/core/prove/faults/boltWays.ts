@@ -14,7 +14,6 @@ import { bodyInputs } from '@/core/provenance/bodyInputs';
 import { mountInputs, partInput, partName, spokenPart, type InputId } from '@/core/provenance/inputs';
 import { capital, memberName } from '@/core/rig/names';
 import { sayLength } from '@/core/units/length';
-import { systemOf } from '@/core/units/tape';
 import type { Verdict } from '@/core/verdict/verdict';
 import type { BoltWay, Towards } from '@/core/prove/types';
 
@@ -35,7 +34,7 @@ export function boltWayIn(job: Job): (link: LinkMember, end: LinkEnd) => BoltWay
     const { planes, middle, spacer, plate, bolt } = stack;
     if (planes !== 2) return null;
     const { bolt: axis } = bracketAxes(job, link, end);
-    const { length } = boltFor(stack, systemOf(job.tape));
+    const { length } = boltFor(stack);
     const face = middle / 2 + spacer + plate;
     const room = roomOf({ on: end, eye: link[end], axis, face, length, diameter: bolt }, [
       link.id,

@@ -1,7 +1,7 @@
 'use client';
 import { springPlateDrawing, uBoltFor } from '@/core/fabricate/plates/springPlate';
 import { springPlateOf } from '@/core/job/made/springPlate';
-import { systemOf } from '@/core/units/tape';
+import { sayBolt } from '@/core/materials/boltSize';
 import { sayLength } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
 import { AlikePart, type SizeField } from './AlikePart';
@@ -22,7 +22,7 @@ export function SpringPlates() {
   const job = useJob();
   const of = springPlateOf(job);
   if (!of) return null;
-  const { inside, length, thread } = uBoltFor(of, systemOf(job.tape));
+  const { inside, length, thread } = uBoltFor(of);
   const say = (mm: number) => sayLength(mm, job.tape);
   return (
     <AlikePart
@@ -34,7 +34,7 @@ export function SpringPlates() {
       fields={FIELDS}
     >
       <p className="hint" data-ubolt>
-        U-bolts {say(of.uBolt)}, {say(inside)} between their legs, {say(length)} long inside at least,{' '}
+        U-bolts {sayBolt(of.uBolt)}, {say(inside)} between their legs, {say(length)} long inside at least,{' '}
         {say(thread)} of it thread.{' '}
         {of.trim > 0 && 'The pin’s hole is drawn out: square the axle before the nuts are tight. '}
         Tighten crosswise with the car’s weight on its wheels, to the maker’s figure, and again after the
