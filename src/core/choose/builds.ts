@@ -28,7 +28,7 @@ export type Closeness = {
   cut: number;
   /** how much larger a hole is than its bolt: an eye stands anywhere in it, square to the bolt */
   hole?: number;
-  /** degrees to which the pinion is set by a gauge: all that the axle carries turns with it */
+  /** degrees to which the pinion, in front caster, is set by a gauge: all that the axle carries turns with it */
   gauge?: number;
   /** how much higher the frame, or the floor that it was set from, stands on one side, over the track */
   lean?: number;
@@ -178,8 +178,10 @@ function wholeOffs({ rig }: Job, { gauge = 0, lean = 0, tire = 0 }: Closeness, {
   };
   const { track, tireRadius } = rig;
   return [
-    together('the pinion’s angle by the gauge', toRadians(gauge) / COVERAGE, ({ on, point: [x, , z] }) =>
-      on === 'axle' ? [z - tireRadius, 0, -x] : null,
+    together(
+      rig.end === 'rear' ? 'the pinion’s angle by the gauge' : 'caster by the gauge',
+      toRadians(gauge) / COVERAGE,
+      ({ on, point: [x, , z] }) => (on === 'axle' ? [z - tireRadius, 0, -x] : null),
     ),
     together('how level the frame stands', lean / COVERAGE, ({ on, point: [, y, z] }) =>
       on === 'chassis' ? [0, (tireRadius - z) / track, y / track] : null,

@@ -2,7 +2,7 @@ import type { WantedName } from '@/core/choose/wanted';
 import type { AxleEnd } from '@/core/rig/schema';
 import type { Figure } from '@/core/bench/figures';
 import { sayLength } from '@/core/units/length';
-import type { Tape } from '@/core/units/tape';
+import { finer as finerTape, type Tape } from '@/core/units/tape';
 
 /** What each figure is called, and in what it is typed. */
 export const FIGURE_WORDS: Record<
@@ -42,13 +42,34 @@ export const TOLD_BY: Partial<Record<WantedName, Figure>> = {
 export const figureWord = (figure: WantedName, end: AxleEnd): string =>
   figure === 'turns' && end === 'front' ? 'Caster turns' : FIGURE_WORDS[figure].name;
 
-/** A figure as it is said. */
-export function sayFigure(figure: WantedName, value: number, tape: Tape): string {
+/**
+ * A figure as it is said.
+ *
+ * @param finer decimals more than usual, or a finer tape
+ */
+export function sayFigure(figure: WantedName, value: number, tape: Tape, finer = 0): string {
   const { unit } = FIGURE_WORDS[figure];
   const sign = value < 0 ? '−' : '';
-  if (unit === 'length') return `${sign}${sayLength(Math.abs(value), tape)}`;
-  if (unit === 'percent') return `${sign}${Math.abs(value).toFixed(0)} %`;
-  if (unit === 'share') return `${(100 * value).toFixed(1)} %`;
-  if (unit === 'angle') return `${sign}${Math.abs(value).toFixed(1)}°`;
-  return `${sign}${Math.abs(value).toFixed(2)}`;
+  if (unit === 'length') return `${sign}${sayLength(Math.abs(value), finer ? finerTape(tape) : tape)}`;
+  if (unit === 'percent') return `${sign}${Math.abs(value).toFixed(finer)} %`;
+  if (unit === 'share') return `${(100 * value).toFixed(1 + finer)} %`;
+  if (unit === 'angle') return `${sign}${Math.abs(value).toFixed(1 + finer)}°`;
+  return `${sign}${Math.abs(value).toFixed(2 + finer)}`;
+}
+
+/** So much finer than usual is a figure said at most. */
+const FINEST = 2;
+
+/** From a low to a high, and where it is drawn, as finely as tells the two apart. */
+export function sayRange(
+  figure: WantedName,
+  { low, high, designed }: { low: number; high: number; designed: number },
+  tape: Tape,
+): { low: string; high: string; designed: string } {
+  const said = (finer: number) => {
+    const say = (value: number) => sayFigure(figure, value, tape, finer);
+    return { low: say(low), high: say(high), designed: say(designed) };
+  };
+  const steps = Array.from({ length: FINEST + 1 }, (_, finer) => said(finer));
+  return steps.find((one) => one.low !== one.high) ?? steps[0]!;
 }

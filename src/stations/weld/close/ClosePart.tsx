@@ -8,7 +8,7 @@ import { without } from '@/core/job/edits/omit';
 import { capital } from '@/core/rig/names';
 import { useJob } from '@/store/jobStore';
 import { CardHead } from '@/ui/cards/Card';
-import { figureWord, sayFigure } from '@/ui/choose/figureWords';
+import { figureWord, sayRange } from '@/ui/choose/figureWords';
 import { LengthField } from '@/ui/fields/LengthField';
 import { NumberField } from '@/ui/fields/NumberField';
 import { MASS } from '@/core/units/unit';
@@ -70,7 +70,7 @@ export function ClosePart() {
         ))}
         <NumberField
           field="close/gauge"
-          label="The pinion is set within"
+          label={job.rig.end === 'rear' ? 'The pinion is set within' : 'Caster is set within'}
           showLabel
           value={closeness.gauge ?? 0}
           least={0}
@@ -170,13 +170,13 @@ function Ranges({ found: { figures, ranked, failed, builds } }: { found: Spreads
       <ul className="ranges">
         {(Object.entries(figures) as [FigureName, Spread][]).map(([figure, spread]) => {
           const named = (ranked[figure] ?? []).filter(({ share }) => share >= WORTH).slice(0, NAMED);
+          const said = sayRange(figure, spread, tape);
           const rest = 1 - named.reduce((sum, { share }) => sum + share, 0);
           return (
             <li key={figure} data-spread={figure}>
               <h2>{figureWord(figure, rig.end)}</h2>
               <p>
-                {sayFigure(figure, spread.low, tape)} to {sayFigure(figure, spread.high, tape)}{' '}
-                <span className="hint">drawn {sayFigure(figure, spread.designed, tape)}</span>
+                {said.low} to {said.high} <span className="hint">drawn {said.designed}</span>
               </p>
               <Range spread={spread} />
               <p className="hint">
@@ -191,8 +191,9 @@ function Ranges({ found: { figures, ranked, failed, builds } }: { found: Spreads
       </ul>
       <p className="hint">
         Taken as drawn: bars with a thread are set to what is between their eyes. Level across: over the
-        track. With the pinion’s angle, all that the axle carries turns. What was measured of the car counts
-        with its own uncertainty. The same every time it is built; no build of yours is promised.
+        track. With {rig.end === 'rear' ? 'the pinion’s angle' : 'caster'}, all that the axle carries turns.
+        What was measured of the car counts with its own uncertainty. The same every time it is built; no
+        build of yours is promised.
       </p>
     </section>
   );
