@@ -102,7 +102,7 @@ const EVIDENCE: Partial<Record<CauseId, (job: Job, look: Look | null) => Evidenc
   'jam-nut': (job) => {
     const open = torqueSheet(job).filter(({ id, applied }) => id.includes('/jam.') && !applied);
     return job.drive.outings.length > 0 && open.length
-      ? [{ times: 1.5, because: 'Its jam nuts are not on the torque sheet.' }]
+      ? [{ times: 1.5, because: 'Nobody has written down that its jam nuts are tight.' }]
       : [];
   },
   'no-preload': (job) =>

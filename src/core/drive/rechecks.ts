@@ -3,7 +3,8 @@ import { BRACKETS } from '@/core/job/slices/fields';
 import { barOf, threadedEnds } from '@/core/job/made/parts';
 import { linksOf } from '@/core/rig/members/members';
 import { capital, memberName } from '@/core/rig/names';
-import { leavesOf } from '@/core/rig/roles';
+import { armsAndCranksOf, leavesOf } from '@/core/rig/roles';
+import { heldPoints } from '@/core/weld/held';
 import { jointState } from '@/core/weld/holdPoint';
 import { drivenSoFar } from './setUps';
 
@@ -68,10 +69,17 @@ function itemsOf(job: Job): Item[] {
           ]
         : []),
     ]),
+    ...armsAndCranksOf(rig).map(({ id }): Item => ({
+      id: `bolts/${id}`,
+      title: `${capital(name(id))}: bolts`,
+      how: `The paint line of ${heldPoints(job, id).length > 2 ? 'every one' : 'both'}; the torque again where one is broken${heldPoints(job, id).some(({ bracket }) => jointState(job, { member: id, bracket }) !== 'striped') ? ' (not all are drawn yet, by its record)' : ''}.`,
+      broken:
+        'What it holds may have shifted: read both sides at Ride before it is torqued again and a new line drawn.',
+    })),
     ...leavesOf(rig).map(({ id }): Item => ({
       id: `uBolts/${id}`,
-      title: `${capital(name(id))}: U-bolts`,
-      how: 'Torque again, crosswise; the centre pin’s head in its hole.',
+      title: `${capital(name(id))}: U-bolts, eyes and shackle`,
+      how: 'U-bolts torqued again, crosswise; the centre pin’s head in its hole; the bolts of eyes and shackle.',
       broken: 'The axle may have shifted on its spring: read both sides before they are tightened.',
     })),
     ...(roll.bar

@@ -67,6 +67,10 @@ const planLean = ({ chassis, axle }: LinkMember): number =>
 /** Arms rigid to the axle. */
 export const armsOf = ({ members }: Members): Member[] => members.filter((m) => kindOf(m).pin);
 
+/** What holds an axle and is neither a bar nor a spring: arms and cranks. */
+export const armsAndCranksOf = ({ members }: Members): Member[] =>
+  members.filter((m) => !isLink(m) && !kindOf(m).spring);
+
 /** Leaf springs: members that carry the car as well as hold its axle. */
 export const leavesOf = ({ members }: Members): Member[] => members.filter((m) => kindOf(m).spring);
 

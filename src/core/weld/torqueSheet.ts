@@ -5,6 +5,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { bracketOf, stackOf } from '@/core/job/made/bracketParts';
 import { BAR_ENDS, barOf, LINK_ENDS, threadedEnds } from '@/core/job/made/parts';
 import { mountId } from '@/core/job/placed';
+import type { HoldPoint } from '@/core/job/slices/fields';
 import type { Friction } from '@/core/job/slices/work/weld';
 import { sayBolt, sayBoltBy } from '@/core/materials/boltSize';
 import { BOLT_GRADES } from '@/core/materials/metals';
@@ -13,9 +14,10 @@ import { coarsePitch } from '@/core/materials/threads';
 import type { LinkMember } from '@/core/rig/members/link';
 import { linksOf } from '@/core/rig/members/members';
 import { capital, memberName } from '@/core/rig/names';
-import { leavesOf } from '@/core/rig/roles';
+import { armsAndCranksOf, leavesOf } from '@/core/rig/roles';
 import { preload, tighteningTorque } from '@/core/strength/preload';
 import { strapOf } from '@/core/job/made/strap';
+import { heldName, heldPoints } from './held';
 
 /** Nut factor by how the threads are, none (common practice, no published source; locking nuts ask for their own turning torque on top). */
 export const NUT_FACTORS: Record<Friction, number> = { dry: 0.2, oiled: 0.15, 'anti-seize': 0.13 };
@@ -52,17 +54,44 @@ export type TorqueLine = {
 export function torqueSheet(job: Job): TorqueLine[] {
   return [
     ...linksOf(job.rig).flatMap((link) => [...boltLines(job, link), ...jamLines(job, link)]),
-    ...leavesOf(job.rig).map(({ id }) =>
+    ...armsAndCranksOf(job.rig).flatMap(({ id }) =>
+      heldPoints(job, id).map(({ bracket, at }) =>
+        boughtLine(
+          job,
+          id,
+          bracket,
+          at
+            ? 'A soft bushing on the car’s weight, never hanging.'
+            : 'Crosswise, a little each; again after the first drive.',
+        ),
+      ),
+    ),
+    ...leavesOf(job.rig).flatMap(({ id }) => [
       lineOf(job, {
         id: `${id}/uBolts`,
         what: `${capital(memberName(id, job.rig.end))}: U-bolts`,
         size: 'as they came',
         how: 'Crosswise, a little each, on the car’s weight; again after the first drive.',
       }),
-    ),
+      ...EYES.map((bracket) =>
+        boughtLine(job, id, bracket, 'On the car’s weight, never hanging: a bushing that is wound up tears.'),
+      ),
+    ]),
     ...strapLines(job),
   ];
 }
+
+/** Where a leaf spring is bolted beside its U-bolts. */
+const EYES = ['front', 'rear'] as const;
+
+/** Bolts that came with what they hold: their size is not drawn. */
+const boughtLine = (job: Job, id: string, bracket: HoldPoint, how: string): TorqueLine =>
+  lineOf(job, {
+    id: `${id}/${bracket}`,
+    what: `${capital(heldName(job, id, bracket))}: bolts`,
+    size: 'as they came',
+    how,
+  });
 
 type Fastener = Pick<TorqueLine, 'id' | 'what' | 'size' | 'how'> & {
   bolt?: { diameter: number; grade: keyof typeof BOLT_GRADES };
@@ -134,6 +163,12 @@ function strapLines(job: Job): TorqueLine[] {
           what: 'Sway bar: bolts of its straps',
           size: sayBolt(strap.bolt),
           how: 'Snug, not crushed: the bar still turns in them.',
+        }),
+        lineOf(job, {
+          id: 'swayBar/links',
+          what: 'Sway bar: bolts of its end links',
+          size: 'as they came',
+          how: 'Each joint in the middle of its swing, soft ones on the car’s weight.',
         }),
       ]
     : [];

@@ -1,12 +1,16 @@
 import { barOf, threadedEnds } from '@/core/job/made/parts';
-import { BRACKETS } from '@/core/job/slices/fields';
-import { armsOf, leavesOf } from '@/core/rig/roles';
+import { BRACKETS, type HoldPoint } from '@/core/job/slices/fields';
+import { armsAndCranksOf, armsOf, leavesOf } from '@/core/rig/roles';
+import { heldPoints, SWAY_BAR } from '@/core/weld/held';
 import { CAUTIONS } from './cautions';
 import { isSoft } from './boltOn';
 import { titled, type Site } from '../site';
-import { after, shaftZone, zoneOf, type Task } from '../task';
+import { after, shaftZone, zoneOf, type Task, type Zone } from '../task';
 
 const GROUND = { track: 'ground', basis: {} } as const;
+
+/** What is torqued and marked by a line: by its id, where it is, the brackets it is bolted in. */
+type Tightened = { id: string; zone: Zone; brackets: HoldPoint[] };
 
 /** On the ground: set, tightened, marked, driven. */
 export function onTheGround(site: Site): Task[] {
@@ -14,8 +18,20 @@ export function onTheGround(site: Site): Task[] {
   const soft = links.filter((link) => isSoft(site, link));
   const leaf = leavesOf(job.rig).length > 0;
   const threaded = links.filter(({ id }) => threadedEnds(barOf(job, id)).length > 0);
-  const torqued = links.map((link) =>
-    after(`ground/${link.id}/torque`, 'every nut, none twice and none not'),
+  const tightened: Tightened[] = [
+    ...links.map((link) => ({ id: link.id, zone: zoneOf(link.axle), brackets: [...BRACKETS] })),
+    ...[...armsAndCranksOf(job.rig).map(({ id }) => id), ...(job.roll.bar ? [SWAY_BAR] : [])].map((id) => {
+      const points = heldPoints(job, id);
+      const at = points.find((point) => point.at)?.at;
+      return {
+        id,
+        zone: at ? zoneOf(at) : ('middle' as const),
+        brackets: points.map(({ bracket }) => bracket),
+      };
+    }),
+  ];
+  const torqued = tightened.map(({ id }) =>
+    after(`ground/${id}/torque`, 'every nut, none twice and none not'),
   );
   return [
     {
@@ -79,15 +95,15 @@ export function onTheGround(site: Site): Task[] {
           },
         ]
       : []),
-    ...links.map((link): Task => ({
+    ...tightened.map(({ id, zone, brackets }): Task => ({
       ...GROUND,
-      id: `ground/${link.id}/torque`,
-      zone: zoneOf(link.axle),
-      title: `Torque the bolts of the ${site.name(link.id)}`,
+      id: `ground/${id}/torque`,
+      zone,
+      title: `Torque the bolts of the ${site.name(id)}`,
       how: 'To the vehicle maker’s value where there is one, else the sheet’s; wrench on the nut, the head held.',
       after: [after('ground/set', 'what is torqued is not set any more')],
       tools: ['torque wrench', 'wrench'],
-      marked: { member: link.id, brackets: [...BRACKETS], to: 'torqued' },
+      marked: { member: id, brackets, to: 'torqued' },
     })),
     ...(threaded.length
       ? [
@@ -111,19 +127,19 @@ export function onTheGround(site: Site): Task[] {
       after: [...torqued, after('ground/jam', 'it is the last pass')],
       caution: CAUTIONS.brakes,
     },
-    ...links.map((link): Task => ({
+    ...tightened.map(({ id, zone, brackets }): Task => ({
       ...GROUND,
-      id: `ground/${link.id}/stripe`,
-      zone: zoneOf(link.axle),
-      title: `Paint line across the nuts of the ${site.name(link.id)}`,
-      how: 'Across nut and bracket, and across each jam nut: a broken line later shows that it moved.',
+      id: `ground/${id}/stripe`,
+      zone,
+      title: `Paint line across the nuts of the ${site.name(id)}`,
+      how: `Across nut and bracket${threaded.some((link) => link.id === id) ? ', and across each jam nut' : ''}: a broken line later shows that it moved.`,
       after: [
-        after(`ground/${link.id}/torque`, 'it says that the nut is tight'),
+        after(`ground/${id}/torque`, 'it says that the nut is tight'),
         after('ground/jam', 'and the jam nut'),
         after('ground/cotters', 'it is drawn after the last wrench'),
       ],
       tools: ['paint pen'],
-      marked: { member: link.id, brackets: [...BRACKETS], to: 'striped' },
+      marked: { member: id, brackets, to: 'striped' },
     })),
     {
       ...GROUND,
@@ -140,7 +156,7 @@ export function onTheGround(site: Site): Task[] {
       title: 'First drive, short and slow',
       how: 'In a closed place: straight, brakes, both ways round, one bump. Knock: loose, or no preload. Wobble: a loose bracket, or steering and bar unlike.',
       after: [
-        ...links.map((link) => after(`ground/${link.id}/stripe`, 'the lines show afterwards what moved')),
+        ...tightened.map(({ id }) => after(`ground/${id}/stripe`, 'the lines show afterwards what moved')),
         after('ground/cotters', 'nothing is driven with a cotter out'),
         after('ground/yoke', 'nothing may touch'),
         after('ground/rack', 'inspected first, where the law asks for it'),
