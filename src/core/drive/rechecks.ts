@@ -1,5 +1,4 @@
 import type { Job } from '@/core/job/jobSchema';
-import { BRACKETS } from '@/core/job/slices/fields';
 import { barOf, threadedEnds } from '@/core/job/made/parts';
 import { linksOf } from '@/core/rig/members/members';
 import { capital, memberName } from '@/core/rig/names';
@@ -49,12 +48,16 @@ type Item = Pick<Recheck, 'id' | 'title' | 'how' | 'broken'>;
 function itemsOf(job: Job): Item[] {
   const { rig, roll } = job;
   const name = (id: string) => memberName(id, rig.end);
+  const undrawn = (id: string): string =>
+    heldPoints(job, id).some(({ bracket }) => jointState(job, { member: id, bracket }) !== 'striped')
+      ? ' (not all are drawn yet, by its record)'
+      : '';
   return [
     ...linksOf(rig).flatMap(({ id }): Item[] => [
       {
         id: `bolts/${id}`,
         title: `${capital(name(id))}: bolts`,
-        how: `Both paint lines; the torque again where one is broken${BRACKETS.some((bracket) => jointState(job, { member: id, bracket }) !== 'striped') ? ' (not all are drawn yet, by its record)' : ''}.`,
+        how: `Both paint lines; the torque again where one is broken${undrawn(id)}.`,
         broken:
           'The bolt has turned: its hole may have gone oval. Out with it, look, then torque and a new line.',
       },
@@ -72,7 +75,7 @@ function itemsOf(job: Job): Item[] {
     ...armsAndCranksOf(rig).map(({ id }): Item => ({
       id: `bolts/${id}`,
       title: `${capital(name(id))}: bolts`,
-      how: `The paint line of ${heldPoints(job, id).length > 2 ? 'every one' : 'both'}; the torque again where one is broken${heldPoints(job, id).some(({ bracket }) => jointState(job, { member: id, bracket }) !== 'striped') ? ' (not all are drawn yet, by its record)' : ''}.`,
+      how: `Every paint line; the torque again where one is broken${undrawn(id)}.`,
       broken:
         'What it holds may have shifted: read both sides at Ride before it is torqued again and a new line drawn.',
     })),
