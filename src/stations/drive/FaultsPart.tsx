@@ -25,15 +25,16 @@ export function FaultsPart() {
       <CardHead title="Find what is wrong">
         In the order in which it is worth looking, on this car. Common practice; no published source.
       </CardHead>
-      <label className="which-bar">
+      <div className="which-bar">
         <span>It</span>
         <Select<Symptom>
           aria-label="What it does"
           value={symptom}
           onChange={setSymptom}
+          virtual={false}
           options={SYMPTOMS.map((value) => ({ value, label: BEHIND[value].title.toLowerCase() }))}
         />
-      </label>
+      </div>
       {full && <Full most={MOST_CHECKED} of="things looked at" />}
       {said === null ? (
         <p className="hint">Looking through the car’s record…</p>
