@@ -1,7 +1,7 @@
 /**
  * Prints how much script the first view of each station loads, as it is sent to this machine (Brotli) and to a browser that takes gzip
- * alone (a tablet over http), and how long it takes until the bay is
- * drawn on a second visit, in headless Chromium: `npx tsx scripts/first-view.ts`, after a build.
+ * alone (a tablet over http), and how long it takes until the bay is drawn on a second visit, in headless Chromium:
+ * `npx tsx scripts/first-view.ts`, after a build.
  */
 import { gzipSync } from 'node:zlib';
 import { STATIONS } from '@/core/bench/stationIds';

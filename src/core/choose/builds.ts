@@ -68,22 +68,29 @@ export type Build = {
 
 const DIRECTIONS = ['fore and aft', 'sideways', 'height'] as const;
 
-/** The mounts of a rig, of its drag link and driveshaft too: whose, and where its three numbers begin; and the bars that cannot be set. */
+/** A mount, whose it is, and where its three numbers begin. */
+type BuiltMount = Mount & { owner: string; k: number };
+
+/** The mounts of a rig, of its drag link and driveshaft too; those among them that are not of bars; and the bars that cannot be set. */
 export type Parts = {
-  mounts: (Mount & { id: string; k: number })[];
+  mounts: BuiltMount[];
+  others: BuiltMount[];
   at: Map<string, number>;
   fixed: string[];
 };
 
 export function partsOf(job: Job): Parts {
   const { rig } = job;
+  const links = linksOf(rig).map(({ id }) => id);
   const mounts = mountOwners(rig)
-    .flatMap((owner) => mountsOf(rig, owner).map((mount) => ({ ...mount, id: `${owner}/${mount.key}` })))
+    .flatMap((owner) => mountsOf(rig, owner).map((mount) => ({ ...mount, owner })))
     .map((mount, i) => ({ ...mount, k: 3 * i }));
-  const fixed = linksOf(rig)
-    .filter(({ id }) => threadedEnds(barOf(job, id)).length === 0)
-    .map(({ id }) => id);
-  return { mounts, at: new Map(mounts.map(({ id, k }) => [id, k])), fixed };
+  return {
+    mounts,
+    others: mounts.filter(({ owner }) => !links.includes(owner)),
+    at: new Map(mounts.map(({ owner, key, k }) => [`${owner}/${key}`, k])),
+    fixed: links.filter((id) => threadedEnds(barOf(job, id)).length === 0),
+  };
 }
 
 export const emptyBuild = ({ mounts }: Parts): Build => ({
@@ -216,7 +223,7 @@ function standOffs({ rig }: Job, { settle, load = 0 }: Closeness): Off[] {
 }
 
 /** The rig as it was built. A bar that cannot be set is as long as it was meant, and as it was cut off from that. */
-export function rigOf(rig: Rig, { mounts, at, fixed }: Parts, { mounts: moves, lengths, car }: Build): Rig {
+export function rigOf(rig: Rig, { others, at, fixed }: Parts, { mounts: moves, lengths, car }: Build): Rig {
   const members = rig.members.map((member) => {
     if (!isLink(member)) return member;
     return {
@@ -228,15 +235,11 @@ export function rigOf(rig: Rig, { mounts, at, fixed }: Parts, { mounts: moves, l
       }),
     };
   });
-  const links = new Set(linksOf(rig).map(({ id }) => id));
   let built: Rig = { ...rig, members };
-  for (const { id, key, point, k } of mounts) {
-    const [owner = ''] = id.split('/');
-    if (links.has(owner)) continue;
+  for (const { owner, key, point, k } of others)
     for (const axis of [0, 1, 2] as const)
       if (moves[k + axis] !== 0)
         built = withMount(built, { member: owner, end: key, axis, mm: point[axis] + moves[k + axis]! });
-  }
   return car.reduce((r, change) => change(r), built);
 }
 

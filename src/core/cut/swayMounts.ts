@@ -16,52 +16,34 @@ export const ANGLE = 'sway-bar-angle';
 /** The straps over the sway bar's two bushings, the angles that they stand on, and the collars round its sleeves, on both sides of each. */
 export const swayMountsOf = (job: Job): FlatPart[] => [...strapsOf(job), ...anglesOf(job), ...collarsOf(job)];
 
+const plate = (part: Pick<FlatPart, 'id' | 'name' | 'quantity' | 'thickness' | 'drawing'>): FlatPart[] => [
+  plateOf({ ...part, of: OF, metal: 'plate' }),
+];
+
 function strapsOf(job: Job): FlatPart[] {
   const of = strapOf(job);
   if (!of || strapFault(of)) return [];
-  return [
-    plateOf({
-      id: STRAP,
-      of: OF,
-      name: 'Sway bar’s strap',
-      quantity: 2,
-      thickness: of.thickness,
-      metal: 'plate',
-      drawing: strapDrawing(of),
-    }),
-  ];
+  const { thickness } = of;
+  return plate({ id: STRAP, name: 'Sway bar’s strap', quantity: 2, thickness, drawing: strapDrawing(of) });
 }
 
 function anglesOf(job: Job): FlatPart[] {
   const of = angleOf(job);
   if (!of || angleFault(of)) return [];
-  return [
-    plateOf({
-      id: ANGLE,
-      of: OF,
-      name: 'Angle under a strap of the sway bar',
-      quantity: 2,
-      thickness: of.thickness,
-      metal: 'plate',
-      drawing: angleDrawing(of),
-    }),
-  ];
+  const name = 'Angle under a strap of the sway bar';
+  return plate({ id: ANGLE, name, quantity: 2, thickness: of.thickness, drawing: angleDrawing(of) });
 }
 
 function collarsOf(job: Job): FlatPart[] {
   const of = sleeveOf(job);
   if (!of) return [];
-  return [
-    plateOf({
-      id: 'sway-bar-collar',
-      of: OF,
-      name: 'Collar round the sway bar’s sleeve',
-      quantity: 4,
-      thickness: of.plate,
-      metal: 'plate',
-      drawing: collarDrawing(of.collar, of.od),
-    }),
-  ];
+  return plate({
+    id: 'sway-bar-collar',
+    name: 'Collar round the sway bar’s sleeve',
+    quantity: 4,
+    thickness: of.plate,
+    drawing: collarDrawing(of.collar, of.od),
+  });
 }
 
 /** The paper that the bolts of a strap are drilled by, one for each side. On angles of their own straps need none: the holes are in them. */

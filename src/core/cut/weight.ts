@@ -8,18 +8,12 @@ import type { BarCut } from './barCut';
 import type { JobCut } from './jobCut';
 
 const sum = (kg: number[]): number => kg.reduce((all, one) => all + one, 0);
+const massOf = (parts: { mass: number; quantity: number }[]): number =>
+  sum(parts.map(({ mass, quantity }) => mass * quantity));
 
-/** Bars out of a sheet are among the flat parts. */
-const sawn = ({ bars }: JobCut): BarCut[] => bars.filter(({ bar }) => !isPlateBar(bar));
-const platesOf = ({ flats }: JobCut, id: string): number =>
-  sum(flats.filter(({ of }) => of === id).map(({ mass, quantity }) => mass * quantity));
-
-/** All tubes and plates of a job, kg; without rod ends, bolts and weld. */
-export const cutMass = (cut: JobCut): number =>
-  sum([
-    ...sawn(cut).map(({ mass }) => mass),
-    ...[...cut.pieces, ...cut.flats].map(({ mass, quantity }) => mass * quantity),
-  ]);
+/** All tubes and plates of a job, kg; without rod ends, bolts and weld. Bars out of a sheet are among the plates. */
+export const cutMass = ({ bars, pieces, flats }: JobCut): number =>
+  sum(bars.filter(({ bar }) => !isPlateBar(bar)).map(({ mass }) => mass)) + massOf([...pieces, ...flats]);
 
 /**
  * A rod end with its bung and jam nut, kg for every mm³ of a cube as wide as its thread: the two of a bar with 3/4 in ends are about 2 lb of
@@ -33,7 +27,9 @@ export function madeMass(job: Job, cut: JobCut, { id, bar, mass }: BarCut): numb
   const spoken = spokenPart(job, id);
   const alike = cut.bars.filter((other) => spokenPart(job, other.id) === spoken).length;
   return (
-    mass + threadedEnds(bar).length * END * THREADS[bar.thread].diameter ** 3 + platesOf(cut, spoken) / alike
+    mass +
+    threadedEnds(bar).length * END * THREADS[bar.thread].diameter ** 3 +
+    massOf(cut.flats.filter(({ of }) => of === spoken)) / alike
   );
 }
 
@@ -58,7 +54,7 @@ export function againstTakenOff(
   const ofBars = new Set(cut.bars.map(({ id }) => id));
   const brackets = [...cut.pieces, ...cut.flats.filter(({ of }) => !ofBars.has(of))];
   return {
-    made: bars + (other === undefined ? 0 : sum(brackets.map(({ mass, quantity }) => mass * quantity))),
+    made: bars + (other === undefined ? 0 : massOf(brackets)),
     off: sum(weighed.map(({ id }) => takenOff(job, id)!)) + (other ?? 0),
     unweighed: cut.bars.filter(({ id }) => takenOff(job, id) === null).map(({ id }) => id),
   };

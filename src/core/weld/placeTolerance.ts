@@ -21,6 +21,10 @@ const MOST = MM_PER_INCH / 4;
 /** How far off a mount may be along an axis, mm, and what that would cost most of: null where it costs next to nothing. */
 export type Tolerance = { mm: number; costs: string | null };
 
+/** What being off would tell in, after how far off it is; nothing where it costs next to nothing. */
+export const tellsIn = ({ costs }: Pick<Tolerance, 'costs'>): string =>
+  costs ? `, which tells in ${costs}` : '';
+
 /**
  * How far off a mount may be set along an axis, mm: as far as moves the roll centre by a quarter inch, anti-squat by three per cent or roll
  * steer by a hundredth, whichever comes first, by the change that one mm makes; never less than a tape can set nor more than a quarter

@@ -21,6 +21,7 @@ import { WholeJob } from './WholeJob';
 import { CutLength } from './CutLength';
 import { CutSheet } from './CutSheet';
 import { EndParts } from './EndParts';
+import { Angles } from './plates/Angles';
 import { SpringPlates } from './plates/SpringPlates';
 import { Sleeves } from './plates/Sleeves';
 import { Straps } from './plates/Straps';
@@ -195,6 +196,7 @@ function CutBar({ member }: { member: LinkMember }) {
           <>
             <SpringPlates />
             <Straps />
+            <Angles />
             <Sleeves />
             <WholeJob />
           </>

@@ -98,7 +98,7 @@ export function withBarTakenOff(job: Job, id: string, kg: number | null): Job {
 /** The job with what all else weighs that came off, kg; null: not weighed. */
 export const withOtherTakenOff = (job: Job, kg: number | null): Job => {
   const { bars = {} } = job.cut.takenOff ?? {};
-  return withTakenOff(job, { bars, ...told<{ other?: number }>(undefined, { other: kg ?? undefined }) });
+  return withTakenOff(job, { bars, ...(kg !== null && { other: kg }) });
 };
 
 /** A brace as it is usually made (common practice, no published source): a tube from the bracket’s eye across to the other rail. */

@@ -1,4 +1,5 @@
 import { barOf, madeUp, specOf, threadedEnds } from '@/core/job/made/parts';
+import { mainAxis, minus } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
 import { drivenTravel, heldLift } from '@/core/job/jobValues';
 import { axleToChassis } from '@/core/kinematics/attitude';
@@ -9,7 +10,7 @@ import { LIMITS } from '@/core/materials/limits';
 import { describeBar, meantRise } from '@/core/rig/lateralBar';
 import type { LinkMember } from '@/core/rig/members/link';
 import { lateralBarOf } from '@/core/rig/roles';
-import { placeTolerance, type Tolerance } from '../placeTolerance';
+import { placeTolerance, tellsIn, type Tolerance } from '../placeTolerance';
 import { centred, clearance, cycled, fit, held, lastOfAll } from './car';
 import type { Check, Draft, Step } from './condition';
 
@@ -27,9 +28,10 @@ export function linkDrafts(of: Check, bar: LinkMember): Draft[] {
     'frame end, behind the axle': -bar.chassis[0],
     'axle end, behind the axle': -bar.axle[0],
   };
+  const level = levelOf(check);
   const drafts: (Draft | null)[] = [
     held(check),
-    ...level(check, 'level', 'tack', (stands) => `Bar ${stands}, frame end against axle end`),
+    ...level('level', 'tack', (stands) => `Bar ${stands}, frame end against axle end`),
     eyeToEye(check),
     clearance(check, standing),
     thread(check),
@@ -37,7 +39,7 @@ export function linkDrafts(of: Check, bar: LinkMember): Draft[] {
     centred(check, 'centred', 'tack', 'Axle centred, tyre to frame left and right', check.parked?.aside ?? 0),
     fit(check),
     cycled(check),
-    ...level(check, 'levelAgain', 'weld', (stands) => `Bar still ${stands}, measured again`),
+    ...level('levelAgain', 'weld', (stands) => `Bar still ${stands}, measured again`),
     centred(check, 'centredAgain', 'weld', 'Axle still centred, measured again'),
     lastOfAll(check),
   ];
@@ -73,49 +75,47 @@ function toleranceOf({ job, bar }: LinkCheck, usual: number, axis: 0 | 1 | 2): T
   return own.mm < usual ? own : { mm: usual, costs: null };
 }
 
-const tells = ({ costs }: Tolerance): string => (costs ? `, which tells in ${costs}` : '');
-
 /** The axis that a bar runs along most. */
-function runsAlong({ chassis, axle }: LinkMember): 0 | 1 | 2 {
-  const run = [0, 1, 2].map((axis) => Math.abs(axle[axis as 0] - chassis[axis as 0]));
-  return run.indexOf(Math.max(...run)) as 0 | 1 | 2;
-}
+const runsAlong = ({ chassis, axle }: LinkMember): 0 | 1 | 2 =>
+  mainAxis(minus(axle, chassis)).findIndex((v) => v !== 0) as 0 | 1 | 2;
 
-/** Asked of the lateral bar alone: the others slope as they are designed. */
-function level(check: LinkCheck, id: string, step: Step, label: (stands: string) => string): Draft[] {
+/** How level a bar stands, at a step; asked of the lateral bar alone: the others slope as they are designed. */
+function levelOf(check: LinkCheck): (id: string, step: Step, label: (stands: string) => string) => Draft[] {
   const { job, bar, parked, say, read } = check;
-  if (lateralBarOf(job.rig)?.id !== bar.id) return [];
+  if (lateralBarOf(job.rig)?.id !== bar.id) return () => [];
   const { bump, droop } = drivenTravel(job);
   // Beside a drag link a bar leans as it is drawn, which Locate holds against the drag link.
   const meant = meantRise(job.rig, bar, job.locate.school, bump, droop);
   const wanted = (meant.by === 'level' ? meant.rise : describeBar(bar).rise) - (parked?.eyeUp ?? 0);
   const may = toleranceOf(check, LIMITS.weld.level, 2);
-  const [frame, axle] = [read(`${id}.frame`), read(`${id}.axle`)];
-  const error = frame === null || axle === null ? null : frame - axle - wanted;
-  return [
-    {
-      id,
-      step,
-      label: label(
-        parked ? 'standing as it will, parked' : meant.by === 'level' ? 'level' : 'leaning as drawn',
-      ),
-      how: `Floor to the middle of each eye, ${job.place.holding === 'rests' ? 'axle on its rests' : 'car on its weight'}.`,
-      designed:
-        wanted === 0
-          ? `level ± ${say(may.mm)}`
-          : `frame end ${say(Math.abs(wanted))} ${wanted > 0 ? 'up' : 'down'} ± ${say(may.mm)}`,
-      fields: [
-        { key: `${id}.frame`, label: 'frame end' },
-        { key: `${id}.axle`, label: 'axle end' },
-      ],
-      holds: error === null ? null : Math.abs(error) <= may.mm + 1e-6,
-      problem:
-        error === null
-          ? null
-          : `${say(Math.abs(error))} too ${error > 0 ? 'high' : 'low'} at the frame end${tells(may)}. Move the bracket ${error > 0 ? 'down' : 'up'} before it is fixed.`,
-      basis: mountsOf(bar),
-    },
-  ];
+  return (id, step, label) => {
+    const [frame, axle] = [read(`${id}.frame`), read(`${id}.axle`)];
+    const error = frame === null || axle === null ? null : frame - axle - wanted;
+    return [
+      {
+        id,
+        step,
+        label: label(
+          parked ? 'standing as it will, parked' : meant.by === 'level' ? 'level' : 'leaning as drawn',
+        ),
+        how: `Floor to the middle of each eye, ${job.place.holding === 'rests' ? 'axle on its rests' : 'car on its weight'}.`,
+        designed:
+          wanted === 0
+            ? `level ± ${say(may.mm)}`
+            : `frame end ${say(Math.abs(wanted))} ${wanted > 0 ? 'up' : 'down'} ± ${say(may.mm)}`,
+        fields: [
+          { key: `${id}.frame`, label: 'frame end' },
+          { key: `${id}.axle`, label: 'axle end' },
+        ],
+        holds: error === null ? null : Math.abs(error) <= may.mm + 1e-6,
+        problem:
+          error === null
+            ? null
+            : `${say(Math.abs(error))} too ${error > 0 ? 'high' : 'low'} at the frame end${tellsIn(may)}. Move the bracket ${error > 0 ? 'down' : 'up'} before it is fixed.`,
+        basis: mountsOf(bar),
+      },
+    ];
+  };
 }
 
 function eyeToEye(check: LinkCheck): Draft {
@@ -134,7 +134,7 @@ function eyeToEye(check: LinkCheck): Draft {
     problem:
       seen === null
         ? null
-        : `${say(Math.abs(seen - designed))} ${seen > designed ? 'longer' : 'shorter'} than designed${tells(may)}. Move a bracket, or correct the ends on Locate.`,
+        : `${say(Math.abs(seen - designed))} ${seen > designed ? 'longer' : 'shorter'} than designed${tellsIn(may)}. Move a bracket, or correct the ends on Locate.`,
     basis: layoutOf(bar),
   };
 }

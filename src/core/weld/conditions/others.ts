@@ -5,7 +5,7 @@ import { LIMITS } from '@/core/materials/limits';
 import type { Member } from '@/core/rig/members/members';
 import { formatDegrees } from '@/core/units/length';
 import { SWAY_BAR, type HeldPoint } from '../held';
-import { placeTolerance, type Tolerance } from '../placeTolerance';
+import { placeTolerance, tellsIn, type Tolerance } from '../placeTolerance';
 import { centred, clearance, cycled, fit, held, lastOfAll } from './car';
 import { confirm, type Around, type Check, type Draft } from './condition';
 
@@ -71,7 +71,7 @@ function place(check: Check, point: HeldPoint, at: Point, { raised }: Around): D
       off
         .map(
           ({ error, ways, costs }) =>
-            `${say(Math.abs(error!))} too ${ways[error! > 0 ? 0 : 1]}${costs ? `, which tells in ${costs}` : ''}`,
+            `${say(Math.abs(error!))} too ${ways[error! > 0 ? 0 : 1]}${tellsIn({ costs })}`,
         )
         .join('; ') + '. Move it before it is fixed, or take it as the design at Locate.',
     basis: {

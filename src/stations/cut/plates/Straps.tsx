@@ -1,6 +1,5 @@
 'use client';
 import { Checkbox } from 'antd';
-import { angleDrawing, angleFault, angleSizes } from '@/core/fabricate/plates/angle';
 import { strapDrawing, strapFault, strapSizes } from '@/core/fabricate/plates/strap';
 import { withAngles } from '@/core/job/edits/parts';
 import { angleOf } from '@/core/job/made/angle';
@@ -21,20 +20,6 @@ const FIELDS: SizeField<'strap'>[] = [
   ['bolt', 'Bolts', 4, 20],
 ];
 
-const ANGLE_FIELDS: SizeField<'angle'>[] = [
-  ['under', 'Leg under the strap, outside', 15, 150],
-  ['against', 'Other leg, outside', 15, 150],
-  ['thickness', 'Angle, thickness', 1, 15],
-  ['bend', 'Fold, inside radius', 0, 25],
-  ['edge', 'Past its bolts', 5, 60],
-];
-
-const ANGLE_FAULTS = {
-  under: 'The strap does not lie flat on it: make the leg under it wider.',
-  against: 'The other leg has no room for its bolts: make it wider.',
-  edge: 'Its bolts stand too near its ends: leave more past them.',
-};
-
 const FAULTS = {
   foot: 'The feet end within their bends: make them longer.',
   side: 'The bends take more than its sides are high: bend it tighter, or give it less round a top.',
@@ -50,52 +35,29 @@ export function Straps() {
   const angle = angleOf(job);
   const say = (mm: number) => sayLength(mm, job.tape);
   return (
-    <>
-      <AlikePart
-        part="strap"
-        title="Sway bar’s straps"
-        shows="A strap laid flat, with the middle of its bends"
-        drawing={strapDrawing(of)}
-        sizes={of}
-        fields={FIELDS}
-      >
-        {fault ? (
-          <p className="field-problem" role="alert">
-            {FAULTS[fault]}
-          </p>
-        ) : (
-          <p className="hint" data-strap>
-            Flat {say(flat)} long; bend the feet up and the top down over a bushing {say(of.wide)} wide.{' '}
-            {angle
-              ? `Its bolts stand ${say(apart)} apart, as the holes of its angle do.`
-              : `Its bolts stand ${say(apart)} apart on the car: drill one by its drill sheet, set the strap with the bushing in place, and mark the other through it.`}
-          </p>
-        )}
-        <Checkbox checked={angle !== null} onChange={(e) => edit((j) => withAngles(j, e.target.checked))}>
-          The straps stand on angles of their own
-        </Checkbox>
-      </AlikePart>
-      {angle && (
-        <AlikePart
-          part="angle"
-          title="Angles under the straps"
-          shows="An angle laid flat, the leg under its strap below, with its fold"
-          drawing={angleDrawing(angle)}
-          sizes={angle}
-          fields={ANGLE_FIELDS}
-        >
-          {angleFault(angle) ? (
-            <p className="field-problem" role="alert">
-              {ANGLE_FAULTS[angleFault(angle)!]}
-            </p>
-          ) : (
-            <p className="hint" data-angle>
-              Flat {say(angleSizes(angle).flat)} by {say(angleSizes(angle).length)}, folded along the line.
-              Clamp it where it is to be, strap, bushing and bar in place, and mark its holes through it.
-            </p>
-          )}
-        </AlikePart>
+    <AlikePart
+      part="strap"
+      title="Sway bar’s straps"
+      shows="A strap laid flat, with the middle of its bends"
+      drawing={strapDrawing(of)}
+      sizes={of}
+      fields={FIELDS}
+    >
+      {fault ? (
+        <p className="field-problem" role="alert">
+          {FAULTS[fault]}
+        </p>
+      ) : (
+        <p className="hint" data-strap>
+          Flat {say(flat)} long; bend the feet up and the top down over a bushing {say(of.wide)} wide.{' '}
+          {angle
+            ? `Its bolts stand ${say(apart)} apart, as the holes of its angle do.`
+            : `Its bolts stand ${say(apart)} apart on the car: drill one by its drill sheet, set the strap with the bushing in place, and mark the other through it.`}
+        </p>
       )}
-    </>
+      <Checkbox checked={angle !== null} onChange={(e) => edit((j) => withAngles(j, e.target.checked))}>
+        The straps stand on angles of their own
+      </Checkbox>
+    </AlikePart>
   );
 }
