@@ -40,7 +40,7 @@ export function overlapDepth(a: Support, b: Support): number {
     const out = dot(corner, face.normal);
     least = Math.min(least, out);
     if (least - face.out <= FINE) break;
-    const next = pushedOut(faces, corner);
+    const next = pushedOut(faces, face, corner);
     if (!next) break;
     faces = next;
   }
@@ -73,21 +73,38 @@ function faceOf(a: Point, b: Point, c: Point): Face {
   return { corners: [a, b, c], normal, out: dot(normal, a) };
 }
 
-/** The hull with one more corner: what that sees of it goes, and the rim of what goes is joined to it. Null where that is not one ring. */
-function pushedOut(faces: Face[], corner: Point): Face[] | null {
+/**
+ * The hull with one more corner: what that sees of it, from one face on to the next, goes, and the rim of what goes is joined to it. Null
+ * where that is not one ring. Of faces that lie almost in one plane rounding may say that it sees one here and one there: only those that
+ * hang together with the first go.
+ */
+function pushedOut(faces: Face[], first: Face, corner: Point): Face[] | null {
   const sees = ({ normal, out }: Face) => dot(normal, corner) > out + FLAT;
-  const edges = faces.filter(sees).flatMap(({ corners: [a, b, c] }): [Point, Point][] => [
-    [a, b],
-    [b, c],
-    [c, a],
-  ]);
+  const gone = new Set([first]);
+  // A set that grows is gone through to its end.
+  for (const face of gone)
+    for (const edge of edgesOf(face)) {
+      const next = faces.find((other) => runsBack(other, edge));
+      if (next && sees(next)) gone.add(next);
+    }
+  const edges = [...gone].flatMap(edgesOf);
   // An edge between two faces that both go is run through both ways.
   const rim = edges.filter(([p, q]) => !edges.some(([r, s]) => r === q && s === p));
   if (!isRing(rim)) return null;
-  return [...faces.filter((face) => !sees(face)), ...rim.map(([p, q]) => faceOf(p, q, corner))];
+  return [...faces.filter((face) => !gone.has(face)), ...rim.map(([p, q]) => faceOf(p, q, corner))];
 }
 
-function isRing(edges: [Point, Point][]): boolean {
+type Edge = [Point, Point];
+const edgesOf = ({ corners: [a, b, c] }: Face): Edge[] => [
+  [a, b],
+  [b, c],
+  [c, a],
+];
+/** Whether a face has an edge the other way round. */
+const runsBack = ({ corners: [a, b, c] }: Face, [p, q]: Edge): boolean =>
+  (a === q && b === p) || (b === q && c === p) || (c === q && a === p);
+
+function isRing(edges: Edge[]): boolean {
   const after = new Map(edges);
   let [at] = edges[0] ?? [];
   let length = 0;
