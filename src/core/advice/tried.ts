@@ -47,14 +47,17 @@ export function tried(
   };
 }
 
-/** What is graver than it was, in words. @param was and is how grave each thing was, and is in `after` */
-export const worsened = (
-  job: Job,
-  was: Map<string, number>,
-  is: Map<string, number>,
-  after: Look,
-): string[] =>
-  [...is].filter(([key, rank]) => rank > (was.get(key) ?? 0)).map(([key]) => saidOf(key, after, job));
+/** Something that is graver than it was, in words, and whether it now stops the work. */
+export type Graver = { said: string; stops: boolean };
+
+/** What is graver than it was. @param was and is how grave each thing was, and is in `after` */
+export const graver = (job: Job, was: Map<string, number>, is: Map<string, number>, after: Look): Graver[] =>
+  [...is]
+    .filter(([key, rank]) => rank > (was.get(key) ?? 0))
+    .map(([key, rank]) => ({ said: saidOf(key, after, job), stops: rank === RANK.stop }));
+
+/** The same in words alone. */
+export const worsened = (...of: Parameters<typeof graver>): string[] => graver(...of).map(({ said }) => said);
 
 /** What suits a car of this use, of the numbers that a change of its mounts moves; and by how much one of them is said to be another. */
 const SUITS = ({ use, locate }: Job) =>

@@ -1,3 +1,5 @@
+import type { Look } from '@/core/advice/look';
+import type { Graver } from '@/core/advice/tried';
 import type { Job } from '@/core/job/jobSchema';
 import { withBends, withMounts } from '@/core/job/edits/mounts';
 import { withRoll } from '@/core/job/edits/roll';
@@ -15,6 +17,7 @@ import { chance, type Chance } from './chance';
 import { isHeld } from './figures';
 import { bendableOf, choicesOf, withBarChoice, type Choice } from './freeChoices';
 import { isOfCorner, cornerFigures, wantedFigures, type WantedFigures } from './wanted';
+import { asItStands, graverIn } from './whole';
 import { isBetter, MET, missOf, paretoBest, wayOf, weighed, type InTheWay, type Weighed } from './ranking';
 
 /** A bar that is bent: through which points, mm, how far its middle stands out, mm, and which way. */
@@ -23,7 +26,8 @@ type Bent = Pick<BentClear, 'bends' | 'by' | 'way'> & { member: string };
 /**
  * A place that was found: the mounts that move, the hole of the sway bar and where the feet of its links stand from their eyes, mm, where those may, and the bars that are bent where they may; the
  * figures it comes to, and by how much each target is missed, none where it is met; where it is tightest over the travel, and what then
- * meets, or comes nearer than the room that is to be left: of what moves, and of what does not now.
+ * meets, or comes nearer than the room that is to be left: of what moves, and of what does not now. `graver`: what else is said of the whole
+ * car with it that is graver than now; null where that was not looked at, which takes long.
  */
 export type Answer = {
   changes: MountChange[];
@@ -34,18 +38,20 @@ export type Answer = {
   misses: number[];
   tightest: Gap | null;
   hits: Gap[];
+  graver: Graver[] | null;
 };
 
 /**
  * What a search came to: places that meet every target, clearly different from each other, the best first, and such as meet nothing of the
- * car where there are any: `blocked`, how many of those looked at were passed over for what they hit, and the first of it. Where no place meets every target, the nearest,
+ * car, and bring nothing that stops the work, where there are any: `blocked`, how many of those looked at were passed over for that, and the
+ * first of it, bodies or in words. Where no place meets every target, the nearest,
  * and what stands in the way: for each target, whether the others could be met without it, and by how much it is missed at best.
  */
 export type FoundMounts = {
   answers: Answer[];
-  /** where two figures or more are wanted: places that none beats in all of them, from one end to the other, that hit nothing */
+  /** where two figures or more are wanted: places that none beats in all of them, from one end to the other, that hit nothing; not looked at whole */
   edge: Answer[];
-  blocked: { count: number; by: Gap } | null;
+  blocked: { count: number; by: Gap | string } | null;
   nearest: Answer | null;
   inTheWay: InTheWay[];
   /** whether every choice there is was looked at */
@@ -118,6 +124,7 @@ class Search {
   private readonly inCorner: boolean;
   private readonly clear: number;
   private readonly nearNow: Map<string, number>;
+  private now: Look | null = null;
 
   constructor(
     private readonly job: Job,
@@ -215,9 +222,9 @@ class Search {
     const best = paretoBest(met, this.targets);
     return {
       // Those that nothing beats come first; what else meets it all, and is clearly another, is a choice too.
-      ...(yield* this.different([...best, ...met])),
+      ...(yield* this.different([...new Set([...best, ...met])])),
       edge: yield* this.edgeOf(best),
-      nearest: met.length === 0 && all[0] ? this.answerOf(all[0]) : null,
+      nearest: met.length === 0 && all[0] ? this.lookedAt(this.answerOf(all[0])) : null,
       inTheWay: met.length > 0 ? [] : this.targets.map((_, target) => wayOf(all, target)),
       tried: this.seen.size,
     };
@@ -253,7 +260,15 @@ class Search {
           changes.some(({ member }) => isOf(gap, member)) ||
           this.bendable.some((id) => gap.a === id || gap.b === id),
       ),
+      graver: null,
     };
+  }
+
+  /** The same place with what is graver in the whole car. */
+  private lookedAt<A extends Answer | null>(answer: A): A {
+    if (!answer || answer.graver) return answer;
+    this.now ??= asItStands(this.job);
+    return { ...answer, graver: graverIn(withAnswer(this.job, answer), this.now, answer.hits) };
   }
 
   /** What of the sway bar is chosen at a place. */
@@ -304,8 +319,8 @@ class Search {
   }
 
   /**
-   * The best, and each next that is clearly another; each once more in the car itself, with what it meets there. Those that hit something
-   * are told only where all of them do.
+   * The best, and each next that is clearly another; each once more in the car itself, with what it meets there. Those that hit something,
+   * or bring what stops the work, are told only where all of them do.
    */
   private *different(met: Tried[]): Steps<Pick<FoundMounts, 'answers' | 'blocked'>> {
     const far = (a: Tried, b: Tried): number =>
@@ -313,28 +328,38 @@ class Search {
         ...a.at.map((v, k) => Math.abs(v - b.at[k]!) / Math.max(1, this.choices[k]!.values.length - 1)),
       );
     const clear: { one: Tried; answer: Answer }[] = [];
-    const hitting: typeof clear = [];
+    const stopped: typeof clear = [];
     let looked = 0;
     for (const one of met) {
       if (clear.length === ANSWERS || looked === LOOKED_AT) break;
       if (clear.some((other) => far(one, other.one) < DIFFERENT)) continue;
       looked++;
       yield 1;
-      const answer = this.answerOf(one);
-      if (!answer?.misses.every((miss) => miss <= MET)) continue;
-      (answer.hits.length > 0 ? hitting : clear).push({ one, answer });
+      const placed = this.answerOf(one);
+      if (!placed?.misses.every((miss) => miss <= MET)) continue;
+      // What hits something is passed over for that alone, where anything else is found.
+      const answer = placed.hits.length > 0 ? placed : this.lookedAt(placed);
+      (stopsIn(answer) ? stopped : clear).push({ one, answer });
     }
-    const apart = hitting.filter(
-      ({ one }, i) => !hitting.slice(0, i).some((other) => far(one, other.one) < DIFFERENT),
+    const apart = stopped.filter(
+      ({ one }, i) => !stopped.slice(0, i).some((other) => far(one, other.one) < DIFFERENT),
     );
     const told = clear.length > 0 ? clear : apart.slice(0, ANSWERS);
-    const [first] = hitting;
+    const by = stopped[0] && stopsIn(stopped[0].answer);
     return {
-      answers: told.map(({ answer }) => answer),
-      blocked: first ? { count: hitting.length, by: first.answer.hits[0]! } : null,
+      answers: told.map(({ answer }) => this.lookedAt(answer)),
+      blocked: by ? { count: stopped.length, by } : null,
     };
   }
 }
+
+/** What is graver in the whole car at a place that was found. */
+export const graverAt = (job: Job, answer: Answer): Graver[] =>
+  graverIn(withAnswer(job, answer), asItStands(job), answer.hits);
+
+/** The first thing at a place that stops the work: what it hits, or what else of the car, in words. */
+export const stopsIn = ({ hits: [hit], graver }: Answer): Gap | string | undefined =>
+  hit ?? graver?.find(({ stops }) => stops)?.said;
 
 /** Whether one of two bodies is a member, or one of its brackets. */
 const isOf = ({ a, b }: Gap, member: string): boolean =>

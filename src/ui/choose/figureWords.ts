@@ -48,13 +48,24 @@ export const figureWord = (figure: WantedName, end: AxleEnd): string =>
  * @param finer decimals more than usual, or a finer tape
  */
 export function sayFigure(figure: WantedName, value: number, tape: Tape, finer = 0): string {
-  const { unit } = FIGURE_WORDS[figure];
-  const sign = value < 0 ? '−' : '';
-  if (unit === 'length') return `${sign}${sayLength(Math.abs(value), finer ? finerTape(tape) : tape)}`;
-  if (unit === 'percent') return `${sign}${Math.abs(value).toFixed(finer)} %`;
-  if (unit === 'share') return `${(100 * value).toFixed(1 + finer)} %`;
-  if (unit === 'angle') return `${sign}${Math.abs(value).toFixed(1 + finer)}°`;
-  return `${sign}${Math.abs(value).toFixed(2 + finer)}`;
+  const said = sizeOf(figure, Math.abs(value), tape, finer);
+  // What is rounded to nothing has no sign.
+  return value < 0 && /[1-9]/.test(said) ? `−${said}` : said;
+}
+
+function sizeOf(figure: WantedName, size: number, tape: Tape, finer: number): string {
+  switch (FIGURE_WORDS[figure].unit) {
+    case 'length':
+      return sayLength(size, finer ? finerTape(tape) : tape);
+    case 'percent':
+      return `${size.toFixed(finer)} %`;
+    case 'share':
+      return `${(100 * size).toFixed(1 + finer)} %`;
+    case 'angle':
+      return `${size.toFixed(1 + finer)}°`;
+    case 'ratio':
+      return size.toFixed(2 + finer);
+  }
 }
 
 /** So much finer than usual is a figure said at most. */

@@ -1,7 +1,8 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { Brief } from '@/core/choose/brief';
+import type { Graver } from '@/core/advice/tried';
 import type { Compared } from '@/core/choose/candidates/compare';
-import type { FoundMounts } from '@/core/choose/findMounts';
+import type { Answer, FoundMounts } from '@/core/choose/findMounts';
 import type { Closeness } from '@/core/choose/builds';
 import type { Chances, Spreads } from '@/core/choose/spread';
 import type { Job } from '@/core/job/jobSchema';
@@ -68,6 +69,10 @@ function resting(rest: (ms: number) => void): () => void {
 /** Looks for places of mounts that meet a brief. @param told how far it is, 0 to 1 */
 export const startFind = (job: Job, brief: Brief, told: (share: number) => void): Running<FoundMounts> =>
   started((api) => api.find(job, brief, proxy(told)) as Promise<Outcome<FoundMounts>>);
+
+/** Looks at the whole car with a place that was found: what is graver than now. */
+export const startGraver = (job: Job, answer: Answer): Running<Graver[]> =>
+  started((api) => api.graver(job, answer));
 
 /** Builds the car many times over by chance. @param told how far it is, 0 to 1 */
 export const startSpread = (

@@ -1,12 +1,12 @@
 import { expose } from 'comlink';
 import type { Brief } from '@/core/choose/brief';
 import { comparingCandidates } from '@/core/choose/candidates/compare';
-import { findingMounts } from '@/core/choose/findMounts';
+import { findingMounts, graverAt, type Answer } from '@/core/choose/findMounts';
 import type { Closeness } from '@/core/choose/builds';
 import { spreading, type Chances } from '@/core/choose/spread';
 import type { Job } from '@/core/job/jobSchema';
 import type { Steps } from '@/core/numerics/steps';
-import { refusalOf, type Outcome } from '../outcome';
+import { outcomeOf, refusalOf, type Outcome } from '../outcome';
 
 /** Says how far it is, 0 to 1; what is said is not waited for. */
 type Told = (share: number) => void;
@@ -39,6 +39,7 @@ const later = (ms: number) => new Promise((go) => setTimeout(go, Math.max(0, ms)
 /** Long searches, each in a worker that can be stopped at once by ending it. */
 const api = {
   find: (job: Job, brief: Brief, told: Told) => answerOf(findingMounts(job, brief), told),
+  graver: (job: Job, answer: Answer) => outcomeOf(() => graverAt(job, answer)),
   spread: (job: Job, closeness: Closeness, chances: Chances, told: Told) =>
     answerOf(spreading(job, closeness, chances), told),
   compare: (job: Job, told: Told) => answerOf(comparingCandidates(job), told),

@@ -39,7 +39,8 @@ test('a level bar and a roll centre within a quarter inch: the second place is t
   await hands.press('Look for places');
   await hands.until(async () => (await answers()) > 1);
   await hands.reads('[data-part=answers]', 'clearly different places');
-  await hands.reads('[data-part=answers]', 'what it carries was not');
+  // What the frame bracket carries where it stands farther down is said with the place itself.
+  await hands.reads('[data-place="Place 1"] [data-part=whole-car]', 'Worse than now');
   const riseIn = async (place: string) =>
     (await hands.text(`[data-place="${place}"]`)).match(/Bar rises to the frame\s+(.*)/)![1];
   await riseIn('Place 1');
@@ -69,6 +70,8 @@ test('two figures wanted: along the edge more of one is less of the other, walke
   const rail = await hands.find('[data-part=edge] .edge-row:first-of-type [role=slider]');
   await rail.sendKeys(Key.END);
   await hands.until(async () => (await height()) !== before);
+  // The search has not looked at the whole car with it: that is done where the slider rests.
+  await hands.find('[data-place=Here] [data-part=whole-car]');
   await setIt('Here');
   await hands.reads('[data-place=Here]', 'It stands so');
   await hands.undo();

@@ -24,7 +24,8 @@ const brief = (near: number, free: Brief['free']): Brief => ({
 });
 
 describe('the feet of a sway bar’s links among what may move', () => {
-  test('the place nearest to a share is that of all choices of feet and hole, and Roll works it out so once it is set', () => {
+  test('the place nearest to a share is that of all choices of feet and hole, but for what is passed over, and Roll works it out so once it is set', () => {
+    let allTold = 0;
     fc.assert(
       fc.property(
         fc.constantFrom(...cars),
@@ -38,7 +39,7 @@ describe('the feet of a sway bar’s links among what may move', () => {
           const from = bar.foot[key] - 10;
           const near = corner(job)!.frontShare + by / 1000;
           const feet = { swayBar: 'feet', axis, from, to: from + 30, step: 15 } as const;
-          const { answers, tried } = findMounts(job, brief(near, [feet, { swayBar: 'hole' }]));
+          const { answers, tried, blocked } = findMounts(job, brief(near, [feet, { swayBar: 'hole' }]));
           expect(tried).toBe(3 * bar.holes);
           const placed = (move: number, hole: number): BarDesign => {
             const moved = (foot: BarDesign['foot']) => ({ ...foot, [key]: foot[key] + move });
@@ -51,10 +52,12 @@ describe('the feet of a sway bar’s links among what may move', () => {
             ),
           );
           const off = shares.flatMap((of) => (of ? [Math.abs(of.frontShare - near)] : []));
-          expect(Math.min(...answers.map(({ figures }) => Math.abs(figures.frontShare! - near)))).toBeCloseTo(
-            Math.min(...off),
-            9,
-          );
+          const nearest = Math.min(...answers.map(({ figures }) => Math.abs(figures.frontShare! - near)));
+          expect(nearest).toBeGreaterThan(Math.min(...off) - 1e-9);
+          if (!blocked) {
+            allTold++;
+            expect(nearest).toBeCloseTo(Math.min(...off), 9);
+          }
           for (const answer of answers) {
             const set = withAnswer(job, answer);
             expect(set.roll.bar).toEqual(placed(answer.feet![key] - bar.foot[key], answer.hole!));
@@ -66,6 +69,7 @@ describe('the feet of a sway bar’s links among what may move', () => {
       ),
       { numRuns: 15 },
     );
+    expect(allTold).toBeGreaterThan(0);
   });
 
   test('a brief says from where to where, of a bar that is on', () => {

@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { FIGURES } from '@/core/choose/figures';
+import { WANTED } from '@/core/choose/wanted';
+import type { Tape } from '@/core/units/tape';
 import { sayFigure, sayRange } from '@/ui/choose/figureWords';
 
 test('a range is said as finely as tells its ends apart, and no finer', () => {
@@ -26,4 +28,20 @@ test('ends that are told apart as they are usually said stay so', () => {
       expect([said.low, said.high]).toEqual(usual);
     }),
   );
+});
+
+test('what is rounded to nothing has no sign, and what is less than nothing keeps it', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...WANTED),
+      fc.constantFrom<Tape>('in16', 'mm'),
+      fc.double({ min: 1e-12, max: 40, noNaN: true }),
+      (figure, tape, size) => {
+        const [plus, minus] = [size, -size].map((v) => sayFigure(figure, v, tape)) as [string, string];
+        expect(minus).toBe(/[1-9]/.test(plus) ? `−${plus}` : plus);
+      },
+    ),
+  );
+  expect(sayFigure('barRise', -1e-13, 'in16')).toBe('0 in');
+  expect(sayFigure('barRise', -25.4, 'in16')).toBe('−1 in');
 });

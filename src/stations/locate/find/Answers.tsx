@@ -1,6 +1,9 @@
 'use client';
 import type { Target } from '@/core/choose/brief';
-import type { FoundMounts } from '@/core/choose/findMounts';
+import { stopsIn, type FoundMounts } from '@/core/choose/findMounts';
+import type { Gap } from '@/core/locate/types';
+import type { AxleEnd } from '@/core/rig/schema';
+import type { Tape } from '@/core/units/tape';
 import { memberName } from '@/core/rig/names';
 import { sayLength } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
@@ -27,12 +30,10 @@ export function Answers({ asked: { targets, clear }, found }: { asked: Asked; fo
             ? 'The mounts stay where they are.'
             : `All ${tried} choices were looked at.`
           : `${tried} choices were looked at, from many starts: others may be there.`}{' '}
-        Each was looked at for what it meets over the travel; what it carries was not: Prove says it once a
-        place is set.
+        Each was looked at for what it meets over the travel, and the whole car with it: what gets worse is
+        said with it.
       </p>
-      {found.blocked && (
-        <Blocked blocked={found.blocked} clear={clear} all={answers.every(({ hits }) => hits.length > 0)} />
-      )}
+      {found.blocked && <Blocked blocked={found.blocked} clear={clear} all={answers.every(stopsIn)} />}
       {answers.length === 0 && <InTheWay targets={targets} found={found} />}
       {answers.map((answer, i) => (
         <Place key={i} name={`Place ${i + 1}`} answer={answer} targets={targets} />
@@ -43,7 +44,7 @@ export function Answers({ asked: { targets, clear }, found }: { asked: Asked; fo
   );
 }
 
-/** What was passed over for what it hits, or for the room it leaves; or that all of it does. */
+/** What was passed over for what it hits, for the room it leaves, or for what else it stops; or that all of it does. */
 function Blocked({
   blocked: { count, by },
   clear,
@@ -54,20 +55,25 @@ function Blocked({
   all: boolean;
 }) {
   const { tape, rig } = useJob();
-  const [one, other] = [memberName(by.a, rig.end), memberName(by.b, rig.end)];
-  const what =
-    by.distance > 0
-      ? `only ${sayLength(by.distance, tape)} from the ${one} to the ${other}`
-      : `the ${one} meets the ${other}${by.distance < 0 ? `, by ${sayLength(-by.distance, tape)}` : ''}`;
+  const what = typeof by === 'string' ? by : sayNear(by, rig.end, tape);
   const fault = clear > 0 ? `less than ${sayLength(clear, tape)} somewhere` : null;
-  const [leaves, leave] = fault ? [`leaves ${fault}`, `leave ${fault}`] : ['hits something', 'hit something'];
+  const it = `${fault ? `leaves ${fault}` : 'hits something'}, or brings something else that stops the work`;
+  const they = `${fault ? `leave ${fault}` : 'hit something'}, or bring something else that stops the work`;
   return (
     <p className="changed" data-part="blocked">
       {all
-        ? `Every place that was found ${leaves}: in the first, ${what}. Move that, or let other mounts move.`
-        : `${count} more ${count === 1 ? 'meets' : 'meet'} all of it and ${count === 1 ? leaves : leave}: in the first, ${what}.`}
+        ? `Every place that was found ${it}: in the first, ${what}. Mend that, or let other mounts move.`
+        : `${count} more ${count === 1 ? 'meets' : 'meet'} all of it and ${count === 1 ? it : they}: in the first, ${what}.`}
     </p>
   );
+}
+
+/** How near two bodies come to each other. */
+function sayNear({ a, b, distance }: Gap, end: AxleEnd, tape: Tape): string {
+  const [one, other] = [memberName(a, end), memberName(b, end)];
+  return distance > 0
+    ? `only ${sayLength(distance, tape)} from the ${one} to the ${other}`
+    : `the ${one} meets the ${other}${distance < 0 ? `, by ${sayLength(-distance, tape)}` : ''}`;
 }
 
 function InTheWay({ targets, found: { inTheWay } }: { targets: Target[]; found: FoundMounts }) {

@@ -15,6 +15,7 @@ import { sayLength } from '@/core/units/length';
 import { edit, useJob } from '@/store/jobStore';
 import { figureWord, sayFigure, TOLD_BY } from '@/ui/choose/figureWords';
 import { nameOf } from './FreeList';
+import { WholeCar } from './WholeCar';
 
 /** A place that was found: what moves and how far, what it comes to, and the button that sets it so. */
 export function Place({ name, answer, targets }: { name: string; answer: Answer; targets: Target[] }) {
@@ -83,6 +84,7 @@ export function Place({ name, answer, targets }: { name: string; answer: Answer;
       </table>
       <Near gaps={answer.hits.filter(({ distance }) => distance <= 0)} says="Hits" />
       <Near gaps={answer.hits.filter(({ distance }) => distance > 0)} says="Too near" />
+      {!here && <WholeCar answer={answer} />}
       <Button disabled={here} onClick={() => edit((j) => withAnswer(j, answer))}>
         {here ? 'It stands so' : 'Set it so'}
       </Button>
