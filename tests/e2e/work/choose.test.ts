@@ -39,8 +39,7 @@ test('a level bar and a roll centre within a quarter inch: the second place is t
   await hands.press('Look for places');
   await hands.until(async () => (await answers()) > 1);
   await hands.reads('[data-part=answers]', 'clearly different places');
-  // What the frame bracket carries where it stands farther down is said with the place itself.
-  await hands.reads('[data-place="Place 1"] [data-part=whole-car]', 'Worse than now');
+  await hands.reads('[data-place="Place 1"] [data-part=whole-car]', 'Nothing else of the car gets worse');
   const riseIn = async (place: string) =>
     (await hands.text(`[data-place="${place}"]`)).match(/Bar rises to the frame\s+(.*)/)![1];
   await riseIn('Place 1');
