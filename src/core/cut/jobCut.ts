@@ -2,29 +2,25 @@ import { boltFor, type BoltChoice } from '@/core/fabricate/boltStack';
 import { nestLengths, type Piece } from '@/core/fabricate/nesting';
 import { uBoltFor } from '@/core/fabricate/plates/springPlate';
 import type { Job } from '@/core/job/jobSchema';
-import { fileStem } from '@/core/job/file';
 import { bracketOf, stackOf } from '@/core/job/made/bracketParts';
 import { isPlateBar, LINK_ENDS, type LinkEnd } from '@/core/job/made/parts';
 import { mountId } from '@/core/job/placed';
-import { sizeOf } from '@/core/job/bodies/bodySizes';
-import { sleeveOf } from '@/core/job/made/sleeve';
 import { springPlateOf } from '@/core/job/made/springPlate';
 import { BOLT_GRADES, METALS } from '@/core/materials/metals';
-import { partName } from '@/core/provenance/inputs';
 import type { LinkMember } from '@/core/rig/members/link';
 import { linksOf } from '@/core/rig/members/members';
 import { leavesOf } from '@/core/rig/roles';
-import { capital } from '@/core/rig/names';
 import { MM_PER_INCH } from '@/core/units/tape';
-import { sectionValues, type BarSection } from '@/core/strength/bar';
+import type { BarSection } from '@/core/strength/bar';
 import { barCut, type BarCut } from './barCut';
 import { barPlatesOf, countOf, flatsOf, isSpoken, springPlatesOf, wrapsOf, type FlatPart } from './flatParts';
+import { piecesOf, type PieceCut } from './pieces';
 import { drillSheetsOf, swayMountsOf } from './swayMounts';
 
 /** All that a job is cut from. */
 export type JobCut = {
   bars: BarCut[];
-  /** tubes that are no bars: braces and sleeves */
+  /** tubes that are no bars: braces, sleeves, what a sway bar turns in */
   pieces: PieceCut[];
   flats: FlatPart[];
   /** templates to wrap round a tube */
@@ -32,20 +28,6 @@ export type JobCut = {
   stock: StockOf[];
   bolts: BoltOf[];
   uBolts: UBoltOf | null;
-};
-
-/** A piece of tube that is no bar, mm as it is fitted, and how much longer it is left until then; kg of one; how its ends are cut. */
-type PieceCut = {
-  id: string;
-  of: string;
-  name: string;
-  quantity: number;
-  section: BarSection;
-  metal: string;
-  length: number;
-  spare: number;
-  mass: number;
-  ends: string;
 };
 
 /** The bolt of a bracket, and of how many alike. */
@@ -66,7 +48,7 @@ export function jobCut(job: Job): JobCut {
   const bars = links.map((link) => barCut(job, link));
   // A bar of plate comes out of a sheet, or off a flat bar as the shop has it: it is among the plates.
   const sawn = bars.filter(({ bar }) => !isPlateBar(bar));
-  const pieces = [...links.flatMap((link) => bracesOf(job, link)), ...sleevesOf(job)];
+  const pieces = piecesOf(job, links);
   return {
     bars,
     pieces,
@@ -91,54 +73,6 @@ export function jobCut(job: Job): JobCut {
     bolts: links.flatMap((link) => LINK_ENDS.flatMap((end) => boltsOf(job, link, end))),
     uBolts: uBoltsOf(job),
   };
-}
-
-/** A brace is cut so much longer than from mark to mark, mm: thread and slot take up a cut a quarter of an inch out, and no more. */
-const SPARE = MM_PER_INCH / 4;
-
-function bracesOf(job: Job, link: LinkMember): PieceCut[] {
-  const of = mountId(link.id, 'chassis');
-  const { brace } = bracketOf(job, link, 'chassis');
-  if (!brace || !isSpoken(job, of)) return [];
-  const section = { shape: 'tube', od: brace.od, wall: brace.wall } as const;
-  const { name: metal, density } = METALS.dom;
-  return [
-    {
-      id: fileStem(`${of} brace`),
-      of,
-      name: `${capital(partName(job, of))}, brace to the other rail`,
-      quantity: countOf(job, of),
-      section,
-      metal,
-      length: brace.length,
-      spare: SPARE,
-      mass: sectionValues(section).A * brace.length * density,
-      ends: 'to fit, mark to mark',
-    },
-  ];
-}
-
-/** The sleeves of a sway bar through the rails: as long as a rail is wide, with a collar's thickness on both sides. */
-function sleevesOf(job: Job): PieceCut[] {
-  const of = sleeveOf(job);
-  if (!of) return [];
-  const section = { shape: 'tube', od: of.od, wall: of.tube } as const;
-  const { name: metal, density } = METALS.dom;
-  const length = sizeOf(job, 'railWidth') + 2 * of.plate;
-  return [
-    {
-      id: 'sway-bar-sleeve',
-      of: 'sway-bar',
-      name: 'Sleeve of the sway bar through a rail',
-      quantity: 2,
-      section,
-      metal,
-      length,
-      spare: 0,
-      mass: sectionValues(section).A * length * density,
-      ends: 'square, flush with the collars',
-    },
-  ];
 }
 
 /** Two U-bolts to a leaf. */

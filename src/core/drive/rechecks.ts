@@ -1,3 +1,4 @@
+import { strapOf } from '@/core/job/made/strap';
 import type { Job } from '@/core/job/jobSchema';
 import { barOf, threadedEnds } from '@/core/job/made/parts';
 import { linksOf } from '@/core/rig/members/members';
@@ -89,8 +90,8 @@ function itemsOf(job: Job): Item[] {
       ? [
           {
             id: 'sway',
-            title: 'Sway bar: straps and end links',
-            how: 'Straps snug, links free both ways, pins and clips in.',
+            title: `Sway bar: ${strapOf(job) ? 'straps' : 'bushings'} and end links`,
+            how: `${strapOf(job) ? 'Straps snug' : 'No play in its bushings'}, links free both ways, pins and clips in.`,
             broken: 'A link that has let go leaves the car with other balance: look at what it has touched.',
           },
         ]

@@ -91,6 +91,7 @@ const RESTS: Record<string, (rig: Rig) => InputId[]> = {
     ...['read.track', 'read.tireWidth', 'read.gapFrame', 'read.rideHeight'],
     ...['size.railWidth', 'size.railHeight'],
   ],
+  barTube: nothing,
   barArm: nothing,
   barLow: nothing,
   barBushings: nothing,

@@ -1,5 +1,4 @@
 import type { Point } from '@/core/geometry/vector';
-import { railsOf } from '@/core/job/bodies/frameRails';
 import { bodyAt } from '@/core/job/made/parts';
 import type { Job } from '@/core/job/jobSchema';
 import { BRACKETS, type HoldPoint } from '@/core/job/slices/fields';
@@ -8,7 +7,7 @@ import { isLink, linksOf, type Member } from '@/core/rig/members/members';
 import { mountsOf } from '@/core/rig/mounts';
 import { memberName } from '@/core/rig/names';
 import { swayBarOf, type BarDesign } from '@/core/swaybar/swayBarDesign';
-import { runsThrough } from '@/core/swaybar/throughFrame';
+import { barHeldIn, type BarHeld } from '@/core/job/made/barHeld';
 
 /** By which the sway bar has hold points, as a member has by its id. */
 export const SWAY_BAR = 'sway-bar';
@@ -86,16 +85,17 @@ export function heldPoints(job: Job, id: string): HeldPoint[] {
   ];
 }
 
+const HELD_BY: Record<BarHeld, string> = { straps: 'mount', sleeves: 'sleeve', tube: 'end of its tube' };
+
 function ofSwayBar(job: Job, bar: BarDesign): HeldPoint[] {
   const { bushings, links } = swayBarOf(bar);
-  const through = runsThrough(bar, railsOf(job));
   const [on, other] =
     bar.mountedOn === 'chassis' ? (['chassis', 'axle'] as const) : (['axle', 'chassis'] as const);
-  const mount = through ? 'sleeve' : 'mount';
-  const bolted = !through;
+  const held = barHeldIn(job) ?? 'straps';
+  const bolted = held === 'straps';
   return [
-    { bracket: 'left', name: `Left ${mount}`, at: bushings[0], on, bolted },
-    { bracket: 'right', name: `Right ${mount}`, at: bushings[1], on, bolted },
+    { bracket: 'left', name: `Left ${HELD_BY[held]}`, at: bushings[0], on, bolted },
+    { bracket: 'right', name: `Right ${HELD_BY[held]}`, at: bushings[1], on, bolted },
     { bracket: 'footLeft', name: 'Left link’s foot', at: links.left, on: other },
     { bracket: 'footRight', name: 'Right link’s foot', at: links.right, on: other },
   ];

@@ -77,7 +77,7 @@ export function torqueSheet(job: Job): TorqueLine[] {
         boughtLine(job, id, bracket, 'On the car’s weight, never hanging: a bushing that is wound up tears.'),
       ),
     ]),
-    ...strapLines(job),
+    ...swayBarLines(job),
   ];
 }
 
@@ -154,24 +154,30 @@ const jamLines = (job: Job, link: LinkMember): TorqueLine[] => {
   );
 };
 
-function strapLines(job: Job): TorqueLine[] {
+function swayBarLines(job: Job): TorqueLine[] {
   const strap = strapOf(job);
-  return strap
-    ? [
-        lineOf(job, {
-          id: 'swayBar/straps',
-          what: 'Sway bar: bolts of its straps',
-          size: sayBolt(strap.bolt),
-          how: 'Snug, not crushed: the bar still turns in them.',
-        }),
-        lineOf(job, {
-          id: 'swayBar/links',
-          what: 'Sway bar: bolts of its end links',
-          size: 'as they came',
-          how: 'Each joint in the middle of its swing, soft ones on the car’s weight.',
-        }),
-      ]
-    : [];
+  return [
+    ...(strap
+      ? [
+          lineOf(job, {
+            id: 'swayBar/straps',
+            what: 'Sway bar: bolts of its straps',
+            size: sayBolt(strap.bolt),
+            how: 'Snug, not crushed: the bar still turns in them.',
+          }),
+        ]
+      : []),
+    ...(job.roll.bar
+      ? [
+          lineOf(job, {
+            id: 'swayBar/links',
+            what: 'Sway bar: bolts of its end links',
+            size: 'as they came',
+            how: 'Each joint in the middle of its swing, soft ones on the car’s weight.',
+          }),
+        ]
+      : []),
+  ];
 }
 
 /** The job with what a fastener's maker asks for, N·mm; null takes it back. */

@@ -226,19 +226,19 @@ test('a brace is cut a quarter of an inch long, comes off the stock with the bar
 });
 
 test('straps are cut for a car with a sway bar, two of them, until they cannot be made; they are kept in the job’s file', () => {
-  const cinder = demo('Cinder');
+  const copperline = demo('Copperline');
   const cut = (job: Job) => jobCut(job).flats.find(({ id }) => id === 'sway-bar-strap');
   expect(cut({ ...marigold, roll: { ...marigold.roll, bar: null } })).toBeUndefined();
-  expect(cut(cinder)).toMatchObject({ quantity: 2 });
-  const wider = withAlike(cinder, 'strap', { width: 40 });
+  expect(cut(copperline)).toMatchObject({ quantity: 2 });
+  const wider = withAlike(copperline, 'strap', { width: 40 });
   expect(readJob(writeJob(wider)).parts).toEqual(wider.parts);
-  expect(cut(wider)!.mass).toBeGreaterThan(cut(cinder)!.mass);
-  expect(cut(withAlike(cinder, 'strap', { foot: 4 }))).toBeUndefined();
+  expect(cut(wider)!.mass).toBeGreaterThan(cut(copperline)!.mass);
+  expect(cut(withAlike(copperline, 'strap', { foot: 4 }))).toBeUndefined();
 });
 
 describe('what a sway bar’s straps stand on', () => {
-  const cinder = demo('Cinder');
-  const strap = strapOf(cinder)!;
+  const copperline = demo('Copperline');
+  const strap = strapOf(copperline)!;
   const { apart } = strapSizes(strap);
   const part = (job: Job, id: string) => {
     const { flats, wraps } = jobCut(job);
@@ -246,21 +246,23 @@ describe('what a sway bar’s straps stand on', () => {
   };
 
   test('on the car itself: a paper to drill by, at its own size, that says where it goes', async () => {
-    const sheet = part(cinder, 'sway-bar-drill-sheet')!;
+    const sheet = part(copperline, 'sway-bar-drill-sheet')!;
     const rings = sheet.drawing.paths.filter(({ layer, type }) => layer === 'DRILL' && type === 'circle');
     const [one, other] = rings.map(({ origin }) => origin![0]!);
     expect(Math.abs(one! - other!)).toBeCloseTo(apart, 9);
-    const bar = cinder.roll.bar!;
-    expect(sheet.notes![0]).toContain(sayLength(bar.bushings / 2, cinder.tape));
+    const bar = copperline.roll.bar!;
+    expect(sheet.notes![0]).toContain(sayLength(bar.bushings / 2, copperline.tape));
     expect(sheet.notes![0]).toContain(bar.ahead < 0 ? 'behind' : 'ahead of');
     expect(sheet.mass).toBe(0);
-    expect(part({ ...cinder, roll: { ...cinder.roll, bar: null } }, 'sway-bar-drill-sheet')).toBeUndefined();
-    const names = (await cutFiles(cinder)).map(({ name }) => name);
+    expect(
+      part({ ...copperline, roll: { ...copperline.roll, bar: null } }, 'sway-bar-drill-sheet'),
+    ).toBeUndefined();
+    const names = (await cutFiles(copperline)).map(({ name }) => name);
     expect(names).toContain('sway-bar-drill-sheet.dxf');
   });
 
   test('on angles: two, with the straps’ holes in both legs, twice the bolts, and no paper; off again, all is as it was', () => {
-    const on = withAngles(cinder, true);
+    const on = withAngles(copperline, true);
     expect(readJob(writeJob(on)).parts).toEqual(on.parts);
     expect(part(on, 'sway-bar-drill-sheet')).toBeUndefined();
     const angle = part(on, 'sway-bar-angle')!;
@@ -271,8 +273,8 @@ describe('what a sway bar’s straps stand on', () => {
     expect([...across].map(Number).reduce((a, b) => Math.abs(a - b))).toBeCloseTo(apart, 5);
     const bolts = (job: Job) =>
       shoppingList(job, jobCut(job)).find(({ what }) => what.includes('sway bar’s straps'))!.quantity;
-    expect([bolts(cinder), bolts(on)]).toEqual([4, 8]);
-    expect(withAngles(on, false)).toEqual(cinder);
+    expect([bolts(copperline), bolts(on)]).toEqual([4, 8]);
+    expect(withAngles(on, false)).toEqual(copperline);
     // What no strap can stand on is not cut.
     expect(part(withAlike(on, 'angle', { under: 20 }), 'sway-bar-angle')).toBeUndefined();
   });

@@ -13,7 +13,7 @@ const USUAL = {
 };
 
 /** The angle that each strap of the sway bar stands on, as was said of it, else wide enough for its strap; null where straps stand on what they hold to. */
-export function angleOf(job: Pick<Job, 'roll' | 'parts'>): Angle | null {
+export function angleOf(job: Job): Angle | null {
   const strap = strapOf(job);
   const said = job.parts.angle;
   if (!strap || !said) return null;

@@ -23,7 +23,19 @@ const USUAL = {
   wall: inch(1 / 8),
 };
 
-/** The sleeves of a sway bar that runs through the frame, as they were said, else as are usual; null of any other car. */
+/** The tube that a sway bar turns in from the middle of one bushing to the middle of the other, mm; null of any other car. */
+export function barTubeOf({
+  roll: { bar },
+  parts,
+}: Job): { od: number; wall: number; length: number } | null {
+  if (!bar || bar.housing === null) return null;
+  return { od: bar.housing, wall: parts.sleeve?.tube ?? USUAL.tube, length: bar.bushings };
+}
+
+/**
+ * The sleeves of a sway bar that runs through the frame, as they were said, else as are usual; null of any other car. A tube that the bar
+ * turns in is the sleeve in both rails.
+ */
 export function sleeveOf(job: Job): (Sleeve & { inside: number; fits: number | null }) | null {
   const { bar } = job.roll;
   const rails = railsOf(job);
@@ -33,7 +45,7 @@ export function sleeveOf(job: Job): (Sleeve & { inside: number; fits: number | n
   // With arms of its own the bar is straight where it goes through.
   const fits = bar.made === 'arms' ? bar.od : sleeveFor(bar, length);
   const tube = said.tube ?? USUAL.tube;
-  const od = said.od ?? upToLine((fits ?? bar.od) + USUAL.room, job.tape) + 2 * tube;
+  const od = barTubeOf(job)?.od ?? said.od ?? upToLine((fits ?? bar.od) + USUAL.room, job.tape) + 2 * tube;
   return {
     od,
     tube,

@@ -1,6 +1,7 @@
 import type { Strap } from '@/core/fabricate/plates/strap';
 import { MM_PER_INCH } from '@/core/units/tape';
 import type { Job } from '@/core/job/jobSchema';
+import { barHeldIn } from './barHeld';
 
 const inch = (n: number) => n * MM_PER_INCH;
 
@@ -15,9 +16,11 @@ const USUAL = {
   bolt: inch(3 / 8),
 };
 
-/** The strap over each bushing of the sway bar as it is made: as was said of it, else as is usual for its bar; null of a car without one. */
-export function strapOf({ roll: { bar }, parts }: Pick<Job, 'roll' | 'parts'>): Strap | null {
-  if (!bar) return null;
+/** The strap over each bushing of the sway bar as it is made: as was said of it, else as is usual for its bar; null of a car whose bar turns in none. */
+export function strapOf(job: Job): Strap | null {
+  const { bar } = job.roll;
+  if (!bar || barHeldIn(job) !== 'straps') return null;
+  const { parts } = job;
   const wide = parts.strap?.wide ?? bar.od + 2 * RUBBER;
   return { ...USUAL, wide, high: bar.od + 2 * RUBBER, round: wide / 2, ...parts.strap };
 }

@@ -141,6 +141,23 @@ export function onTheGround(site: Site): Task[] {
       tools: ['paint pen'],
       marked: { member: id, brackets, to: 'striped' },
     })),
+    ...(leaf
+      ? [
+          {
+            ...GROUND,
+            id: 'ground/leaves/stripe',
+            zone: 'middle' as const,
+            title: 'Paint line across the nuts of U-bolts, spring eyes and shackles',
+            how: 'Across each nut and what it clamps. U-bolts give as the pack beds in: drawn anew once they are torqued again after the first drive.',
+            after: [
+              after('ground/ubolts', 'it says that they are tight'),
+              after('ground/soft', 'and the bolts of eyes and shackles'),
+              after('ground/cotters', 'it is drawn after the last wrench'),
+            ],
+            tools: ['paint pen'],
+          },
+        ]
+      : []),
     {
       ...GROUND,
       id: 'ground/rack',
@@ -156,7 +173,9 @@ export function onTheGround(site: Site): Task[] {
       title: 'First drive, short and slow',
       how: 'In a closed place: straight, brakes, both ways round, one bump. Knock: loose, or no preload. Wobble: a loose bracket, or steering and bar unlike.',
       after: [
-        ...tightened.map(({ id }) => after(`ground/${id}/stripe`, 'the lines show afterwards what moved')),
+        ...[...tightened.map(({ id }) => id), 'leaves'].map((id) =>
+          after(`ground/${id}/stripe`, 'the lines show afterwards what moved'),
+        ),
         after('ground/cotters', 'nothing is driven with a cotter out'),
         after('ground/yoke', 'nothing may touch'),
         after('ground/rack', 'inspected first, where the law asks for it'),

@@ -6,6 +6,7 @@ import type { Verdict } from '@/core/verdict/verdict';
 
 /** What is to be said of a bar that runs through the frame: how it gets there, what it passes through, whether it comes out again. */
 export function frameChecks(bar: BarDesign, rails: RailAcross[], tape: Tape): Verdict[] {
+  if (bar.housing !== null) return [tubeCheck(bar, bar.housing, tape)];
   if (!runsThrough(bar, rails)) return [];
   if (bar.made === 'arms')
     return [
@@ -37,6 +38,39 @@ export function frameChecks(bar: BarDesign, rails: RailAcross[], tape: Tape): Ve
       ],
     },
   ];
+}
+
+/** What is to be said of a bar in a tube of its own: whether it goes into it, and comes out again. @param outside of that tube, mm */
+function tubeCheck(bar: BarDesign, outside: number, tape: Tape): Verdict {
+  const tube = { id: 'barTube', remedies: [] };
+  if (bar.made === 'arms')
+    return {
+      ...tube,
+      state: 'ok',
+      title: 'The bar slides out of its tube to the side.',
+      reason: 'With an arm off it goes in from either end, and comes out again.',
+    };
+  const least = sleeveFor(bar, bar.bushings);
+  const passes = least !== null && least < outside;
+  const say = (mm: number) => sayLength(upToLine(mm, tape), tape);
+  return {
+    ...tube,
+    state: 'look',
+    title: passes
+      ? 'Bent at both ends, it goes into its tube before that is welded in, or never.'
+      : 'Bent at both ends, it does not go into a whole tube as long as that.',
+    reason: passes
+      ? `Its bend passes a tube from bushing to bushing of ${say(least)} inside or more. Once the tube is welded in, the bar never comes out again.`
+      : least === null
+        ? 'Two of its bends lie nearer to each other than the tube is long.'
+        : `Its bend wants ${say(least)} inside; the tube is ${say(outside)} outside.`,
+    remedies: [
+      ...(passes
+        ? []
+        : [{ text: 'Split the tube lengthwise and close it round the middle, no arc on the bar.' }]),
+      { text: 'If it must ever come out: a straight bar with arms of its own.' },
+    ],
+  };
 }
 
 /** How a bent bar gets into two rails. */

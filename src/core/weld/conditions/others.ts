@@ -135,7 +135,7 @@ const OWN: Partial<Record<Member['type'], Own[]>> = {
 const OF_SWAY_BAR: Own[] = [
   {
     id: 'turns',
-    label: 'Bar turns by hand in its bushings, straps snug',
+    label: 'Bar turns by hand in its bushings, held snug',
     how: 'Greased, not crushed; nothing of exhaust or shaft near it as both wheels move apart.',
   },
   {

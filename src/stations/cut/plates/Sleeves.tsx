@@ -1,7 +1,8 @@
 'use client';
 import { collarDrawing } from '@/core/fabricate/plates/collar';
-import { railHolesOf, sleeveOf, type RailHole } from '@/core/job/made/sleeve';
+import { barTubeOf, railHolesOf, sleeveOf, type RailHole } from '@/core/job/made/sleeve';
 import { sayLength } from '@/core/units/length';
+import type { Job } from '@/core/job/jobSchema';
 import type { Tape } from '@/core/units/tape';
 import { useJob } from '@/store/jobStore';
 import { AlikePart, type SizeField } from './AlikePart';
@@ -18,11 +19,35 @@ const FIELDS: SizeField<'sleeve'>[] = [
 const sayHole = ({ side, up, ahead }: RailHole, tape: Tape): string =>
   `${side} rail, ${sayLength(up, tape)} up from its underside and ${sayLength(Math.abs(ahead), tape)} ${ahead < 0 ? 'behind' : 'ahead of'} the axle’s centre`;
 
-/** The sleeves and collars that the sway bar passes the rails in, and where the holes for them go. */
+/** The tube that the sway bar turns in, where it goes past the rails. */
+function BarTube({ job }: { job: Job }) {
+  const of = barTubeOf(job);
+  if (!of) return null;
+  const { od, wall, length } = of;
+  const say = (mm: number) => sayLength(mm, job.tape);
+  return (
+    <AlikePart
+      part="sleeve"
+      title="Tube that the sway bar turns in"
+      shows="The end of the tube"
+      drawing={collarDrawing(od, od - 2 * wall)}
+      sizes={{ tube: wall }}
+      fields={[['tube', 'Its wall', 1, 20]]}
+    >
+      <p className="hint" data-bar-tube>
+        {say(od)} outside, as told at Roll; {say(length)} long, from the middle of one bushing to the middle
+        of the other: longer or shorter by how those sit in it. Bushings and bar are out of it while it is
+        welded.
+      </p>
+    </AlikePart>
+  );
+}
+
+/** The sleeves and collars that the sway bar passes the rails in, and where the holes for them go; or the tube that it turns in. */
 export function Sleeves() {
   const job = useJob();
   const of = sleeveOf(job);
-  if (!of) return null;
+  if (!of) return <BarTube job={job} />;
   const say = (mm: number) => sayLength(mm, job.tape);
   const { fits, inside, ...sizes } = of;
   return (

@@ -1,0 +1,102 @@
+import type { Job } from '@/core/job/jobSchema';
+import { fileStem } from '@/core/job/file';
+import { bracketOf } from '@/core/job/made/bracketParts';
+import { barHeldIn } from '@/core/job/made/barHeld';
+import { barTubeOf, sleeveOf } from '@/core/job/made/sleeve';
+import { mountId } from '@/core/job/placed';
+import { sizeOf } from '@/core/job/bodies/bodySizes';
+import { METALS } from '@/core/materials/metals';
+import { partName } from '@/core/provenance/inputs';
+import type { LinkMember } from '@/core/rig/members/link';
+import { capital } from '@/core/rig/names';
+import { MM_PER_INCH } from '@/core/units/tape';
+import { sectionValues, type BarSection } from '@/core/strength/bar';
+import { countOf, isSpoken } from './flatParts';
+
+/** A piece of tube that is no bar, mm as it is fitted, and how much longer it is left until then; kg of one; how its ends are cut. */
+export type PieceCut = {
+  id: string;
+  of: string;
+  name: string;
+  quantity: number;
+  section: BarSection;
+  metal: string;
+  length: number;
+  spare: number;
+  mass: number;
+  ends: string;
+};
+
+/** The tubes of a job that are no bars: the braces of its links, and what its sway bar turns in. */
+export const piecesOf = (job: Job, links: LinkMember[]): PieceCut[] => [
+  ...links.flatMap((link) => bracesOf(job, link)),
+  ...(barHeldIn(job) === 'tube' ? barTubesOf(job) : sleevesOf(job)),
+];
+
+/** A piece of tube of mild steel. */
+function piece(
+  { od, wall, length }: { od: number; wall: number; length: number },
+  of: Omit<PieceCut, 'section' | 'metal' | 'length' | 'mass'>,
+): PieceCut {
+  const section = { shape: 'tube', od, wall } as const;
+  const { name: metal, density } = METALS.dom;
+  return { ...of, section, metal, length, mass: sectionValues(section).A * length * density };
+}
+
+/** A brace is cut so much longer than from mark to mark, mm: thread and slot take up a cut a quarter of an inch out, and no more. */
+const SPARE = MM_PER_INCH / 4;
+
+function bracesOf(job: Job, link: LinkMember): PieceCut[] {
+  const of = mountId(link.id, 'chassis');
+  const { brace } = bracketOf(job, link, 'chassis');
+  if (!brace || !isSpoken(job, of)) return [];
+  return [
+    piece(brace, {
+      id: fileStem(`${of} brace`),
+      of,
+      name: `${capital(partName(job, of))}, brace to the other rail`,
+      quantity: countOf(job, of),
+      spare: SPARE,
+      ends: 'to fit, mark to mark',
+    }),
+  ];
+}
+
+/** What a sway bar is held by belongs to it. */
+const OF_SWAY_BAR = { of: 'sway-bar' };
+
+function barTubesOf(job: Job): PieceCut[] {
+  const of = barTubeOf(job);
+  return of
+    ? [
+        piece(of, {
+          ...OF_SWAY_BAR,
+          id: 'sway-bar-tube',
+          name: 'Tube that the sway bar turns in',
+          quantity: 1,
+          spare: 0,
+          ends: 'square; as long as from bushing to bushing, middle to middle: longer or shorter by how its bushings sit in it',
+        }),
+      ]
+    : [];
+}
+
+/** As long as a rail is wide, with a collar's thickness on both sides. */
+function sleevesOf(job: Job): PieceCut[] {
+  const of = sleeveOf(job);
+  return of
+    ? [
+        piece(
+          { od: of.od, wall: of.tube, length: sizeOf(job, 'railWidth') + 2 * of.plate },
+          {
+            ...OF_SWAY_BAR,
+            id: 'sway-bar-sleeve',
+            name: 'Sleeve of the sway bar through a rail',
+            quantity: 2,
+            spare: 0,
+            ends: 'square, flush with the collars',
+          },
+        ),
+      ]
+    : [];
+}
