@@ -170,8 +170,8 @@ function inTube(site: Site, bar: BarDesign): Task[] {
     .join('; ');
   const bends =
     fits === null
-      ? 'Two of its bends lie nearer to each other than the tube is long: split the tube lengthwise and weld it round the middle, well away from the bar, before anything else'
-      : `Its bend wants ${say(fits)} inside: try it; where it does not pass, the tube is split lengthwise and closed round it`;
+      ? 'Two of its bends lie nearer to each other than the tube is long: a tube of two halves, bolted together round the middle; no seam is welded along spring steel'
+      : `Its bend wants ${say(fits)} inside: try it; where it does not pass, the tube is of two halves, bolted together round it`;
   return [
     ...(holes
       ? [

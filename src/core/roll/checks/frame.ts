@@ -67,7 +67,11 @@ function tubeCheck(bar: BarDesign, outside: number, tape: Tape): Verdict {
     remedies: [
       ...(passes
         ? []
-        : [{ text: 'Split the tube lengthwise and close it round the middle, no arc on the bar.' }]),
+        : [
+            {
+              text: 'A tube of two halves, bolted together round the middle: no seam is welded along spring steel.',
+            },
+          ]),
       { text: 'If it must ever come out: a straight bar with arms of its own.' },
     ],
   };
