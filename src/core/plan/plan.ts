@@ -7,7 +7,7 @@ import { fittingLinks } from './steps/links';
 import { fittingOthers } from './steps/others';
 import { makingReady } from './steps/ready';
 import { siteOf } from './site';
-import { fittingSwayBar } from './steps/swayBar';
+import { fittingSwayBar } from './steps/swayBar/swayBar';
 import { after, type Task } from './task';
 
 /** Every step of the work on this car, in no order yet; a step waits only for what this car has. */

@@ -11,7 +11,7 @@ import { CAUTIONS } from './cautions';
 import { hangingOthers } from './others';
 import { bracketStep, linkStep } from './linkSteps';
 import { bracketName, isBolted, titled, type Site } from '../site';
-import { hangingSwayBar } from './swayBar';
+import { hangingSwayBar } from './swayBar/swayBar';
 import { after, shaftZone, zoneOf, type Task } from '../task';
 
 const BOLT = { track: 'bolt', basis: {} } as const;

@@ -9,7 +9,7 @@ import { CAUTIONS } from './cautions';
 import { bracketStep, isAdjustable, linkStep } from './linkSteps';
 import { BEFORE_HEAT } from './ready';
 import { seatNear } from './springSeats';
-import { isThroughFrame } from './swayBar';
+import { isThroughFrame } from './swayBar/swayBar';
 import { axleComesOut } from './together';
 
 const FIT = { track: 'fit' } as const;
