@@ -1,45 +1,20 @@
 import type { Look } from '@/core/advice/look';
-import type { Graver } from '@/core/advice/tried';
 import type { Job } from '@/core/job/jobSchema';
-import { withBends, withMounts } from '@/core/job/edits/mounts';
-import { withRoll } from '@/core/job/edits/roll';
 import { InputError } from '@/core/rig/read';
 import { linksOf } from '@/core/rig/members/members';
-import type { MountChange } from '@/core/rig/mounts';
 import { assemble } from '@/core/kinematics/mechanism';
 import { posesEverywhere, tightPlaces } from '@/core/locate/tightPlaces';
 import { locateInput, type Gap } from '@/core/locate/types';
 import { atOnce, type Steps } from '@/core/numerics/steps';
-import type { BarDesign } from '@/core/swaybar/swayBarDesign';
-import { bentClear, type BentClear } from './bentClear';
+import { stopsIn, withAnswer, type Answer, type Bent } from './answer';
+import { bentClear } from './bentClear';
 import type { Brief, Target } from './brief';
 import { chance, type Chance } from './chance';
 import { isHeld } from './figures';
-import { bendableOf, choicesOf, withBarChoice, type Choice } from './freeChoices';
+import { bendableOf, choicesOf, type Choice } from './freeChoices';
 import { isOfCorner, cornerFigures, wantedFigures, type WantedFigures } from './wanted';
 import { asItStands, graverIn } from './whole';
 import { isBetter, MET, missOf, paretoBest, wayOf, weighed, type InTheWay, type Weighed } from './ranking';
-
-/** A bar that is bent: through which points, mm, how far its middle stands out, mm, and which way. */
-type Bent = Pick<BentClear, 'bends' | 'by' | 'way'> & { member: string };
-
-/**
- * A place that was found: the mounts that move, the hole of the sway bar and where the feet of its links stand from their eyes, mm, where those may, and the bars that are bent where they may; the
- * figures it comes to, and by how much each target is missed, none where it is met; where it is tightest over the travel, and what then
- * meets, or comes nearer than the room that is to be left: of what moves, and of what does not now. `graver`: what else is said of the whole
- * car with it that is graver than now; null where that was not looked at, which takes long.
- */
-export type Answer = {
-  changes: MountChange[];
-  hole: number | null;
-  feet: BarDesign['foot'] | null;
-  bent: Bent[];
-  figures: WantedFigures;
-  misses: number[];
-  tightest: Gap | null;
-  hits: Gap[];
-  graver: Graver[] | null;
-};
 
 /**
  * What a search came to: places that meet every target, clearly different from each other, the best first, and such as meet nothing of the
@@ -99,20 +74,6 @@ export function* findingMounts(job: Job, brief: Brief): Steps<FoundMounts> {
   if (exhaustive) yield* search.everything(all);
   else yield* search.fromManyStarts(chance(brief.seed ?? 1));
   return { ...(yield* search.told()), exhaustive };
-}
-
-/** The job with a place that was found. */
-export function withAnswer(
-  job: Job,
-  { changes, hole, feet, bent }: Pick<Answer, 'changes' | 'hole' | 'feet' | 'bent'>,
-): Job {
-  const { bar } = job.roll;
-  const moved = withMounts(job, changes);
-  const hung =
-    bar && (hole !== null || feet !== null)
-      ? withRoll(moved, { bar: withBarChoice(bar, { hole: hole ?? bar.hole, foot: feet ?? bar.foot }) })
-      : moved;
-  return bent.reduce((of, { member, bends }) => withBends(of, member, bends), hung);
 }
 
 type Tried = Weighed & { at: number[]; figures: WantedFigures };
@@ -352,14 +313,6 @@ class Search {
     };
   }
 }
-
-/** What is graver in the whole car at a place that was found. */
-export const graverAt = (job: Job, answer: Answer): Graver[] =>
-  graverIn(withAnswer(job, answer), asItStands(job), answer.hits);
-
-/** The first thing at a place that stops the work: what it hits, or what else of the car, in words. */
-export const stopsIn = ({ hits: [hit], graver }: Answer): Gap | string | undefined =>
-  hit ?? graver?.find(({ stops }) => stops)?.said;
 
 /** Whether one of two bodies is a member, or one of its brackets. */
 const isOf = ({ a, b }: Gap, member: string): boolean =>

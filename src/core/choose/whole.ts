@@ -3,6 +3,7 @@ import { graver, type Graver } from '@/core/advice/tried';
 import type { Job } from '@/core/job/jobSchema';
 import type { Gap } from '@/core/locate/types';
 import { orNone } from '@/core/rig/read';
+import { withAnswer, type Answer } from './answer';
 
 /** A car as it stands, looked at whole, to hold a changed one against. */
 export const asItStands = (job: Job): Look => lookAt(job, { cures: false });
@@ -20,3 +21,7 @@ export function graverIn(changed: Job, before: Look, known: Gap[]): Graver[] {
   const untold = { ...after, gaps: after.gaps.filter((gap) => !isKnown(gap)) };
   return graver(changed, gravities(before), gravities(untold), after);
 }
+
+/** What is graver in the whole car at a place that was found. */
+export const graverAt = (job: Job, answer: Answer): Graver[] =>
+  graverIn(withAnswer(job, answer), asItStands(job), answer.hits);

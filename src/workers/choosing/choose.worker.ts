@@ -1,7 +1,9 @@
 import { expose } from 'comlink';
 import type { Brief } from '@/core/choose/brief';
 import { comparingCandidates } from '@/core/choose/candidates/compare';
-import { findingMounts, graverAt, type Answer } from '@/core/choose/findMounts';
+import type { Answer } from '@/core/choose/answer';
+import { findingMounts } from '@/core/choose/findMounts';
+import { graverAt } from '@/core/choose/whole';
 import type { Closeness } from '@/core/choose/builds';
 import { spreading, type Chances } from '@/core/choose/spread';
 import type { Job } from '@/core/job/jobSchema';

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { closestApproaches } from '@/core/clearance/closestOverTravel';
 import { readBrief, type Brief, type Free } from '@/core/choose/brief';
-import { findMounts, withAnswer } from '@/core/choose/findMounts';
+import { withAnswer } from '@/core/choose/answer';
+import { findMounts } from '@/core/choose/findMounts';
 import type { Point } from '@/core/geometry/vector';
 import { withBodies } from '@/core/job/bodies/bodies';
 import { withMounts } from '@/core/job/edits/mounts';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { readBrief, type Brief } from '@/core/choose/brief';
-import { findMounts, withAnswer } from '@/core/choose/findMounts';
+import { withAnswer } from '@/core/choose/answer';
+import { findMounts } from '@/core/choose/findMounts';
 import { withRoll } from '@/core/job/edits/roll';
 import type { Job } from '@/core/job/jobSchema';
 import { analyseRoll } from '@/core/roll/analyse';

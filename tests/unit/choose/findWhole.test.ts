@@ -1,7 +1,9 @@
 import { dequal } from 'dequal';
 import { lookAt } from '@/core/advice/look';
 import type { Brief } from '@/core/choose/brief';
-import { findMounts, graverAt, stopsIn, withAnswer, type FoundMounts } from '@/core/choose/findMounts';
+import { stopsIn, withAnswer } from '@/core/choose/answer';
+import { findMounts, type FoundMounts } from '@/core/choose/findMounts';
+import { graverAt } from '@/core/choose/whole';
 import { assemble } from '@/core/kinematics/mechanism';
 import type { Pose } from '@/core/kinematics/pose';
 import type { Job } from '@/core/job/jobSchema';

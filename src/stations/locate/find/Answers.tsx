@@ -1,6 +1,7 @@
 'use client';
 import type { Target } from '@/core/choose/brief';
-import { stopsIn, type FoundMounts } from '@/core/choose/findMounts';
+import { stopsIn } from '@/core/choose/answer';
+import type { FoundMounts } from '@/core/choose/findMounts';
 import type { Gap } from '@/core/locate/types';
 import type { AxleEnd } from '@/core/rig/schema';
 import type { Tape } from '@/core/units/tape';

@@ -3,7 +3,7 @@ import { Slider } from 'antd';
 import { useState } from 'react';
 import type { Target } from '@/core/choose/brief';
 import type { WantedName } from '@/core/choose/wanted';
-import type { Answer } from '@/core/choose/findMounts';
+import type { Answer } from '@/core/choose/answer';
 import { useJobPart } from '@/store/jobStore';
 import { figureWord, sayFigure } from '@/ui/choose/figureWords';
 import { Place } from './Place';

@@ -3,7 +3,7 @@ import { Button } from 'antd';
 import { dequal } from 'dequal';
 import type { Target } from '@/core/choose/brief';
 import { WANTED } from '@/core/choose/wanted';
-import { withAnswer, type Answer } from '@/core/choose/findMounts';
+import { withAnswer, type Answer } from '@/core/choose/answer';
 import { guessesBehind } from '@/core/bench/figures';
 import type { Gap } from '@/core/locate/types';
 import { linksOf } from '@/core/rig/members/members';

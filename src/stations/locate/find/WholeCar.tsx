@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import type { Graver } from '@/core/advice/tried';
-import type { Answer } from '@/core/choose/findMounts';
+import type { Answer } from '@/core/choose/answer';
 import { useJob } from '@/store/jobStore';
 import { startGraver } from '@/workers/choosing/choose';
 
