@@ -124,7 +124,10 @@ export function onTheGround(site: Site): Task[] {
       zone: 'round',
       title: 'A pass over everything: two wrenches on every nut, cotters in',
       how: 'From the front to the back, left then right, one hand on what the other has just done. Brakes bled and tried where a line was open; battery on again.',
-      after: [...torqued, after('ground/jam', 'it is the last pass')],
+      after: [
+        ...torqued,
+        ...['jam', 'soft', 'ubolts', 'set'].map((step) => after(`ground/${step}`, 'it is the last pass')),
+      ],
       caution: CAUTIONS.brakes,
     },
     ...tightened.map(({ id, zone, brackets }): Task => ({
