@@ -3,6 +3,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { InputError } from '@/core/rig/read';
 import { linksOf } from '@/core/rig/members/members';
 import { assemble } from '@/core/kinematics/mechanism';
+import { swayBarPartAt, swayBarPlaces } from '@/core/locate/swayBarPlaces';
 import { posesEverywhere, tightPlaces } from '@/core/locate/tightPlaces';
 import { locateInput, type Gap } from '@/core/locate/types';
 import { atOnce, type Steps } from '@/core/numerics/steps';
@@ -102,7 +103,11 @@ class Search {
   /** Where a car is tightest over its travel; and what meets in it, or leaves less than the room that is to be left. */
   private nearIn(job: Job): { tightest: Gap | null; gaps: Gap[] } {
     const input = locateInput(job, { left: 0, right: 0 });
-    const gaps = tightPlaces(input, posesEverywhere(input, assemble(job.rig)), this.clear);
+    const mechanism = assemble(job.rig);
+    const gaps = [
+      ...tightPlaces(input, posesEverywhere(input, mechanism), this.clear),
+      ...swayBarPlaces(job, mechanism),
+    ].sort((a, b) => a.distance - b.distance);
     const isNear = ({ distance }: Gap) => distance <= 0 || distance < this.clear;
     return { tightest: gaps[0] ?? null, gaps: gaps.filter(isNear) };
   }
@@ -207,6 +212,7 @@ class Search {
     const figures = wantedFigures(job, true);
     if (!figures) return null;
     const near = this.nearIn(job);
+    const isHung = hole !== null || feet !== null;
     return {
       changes,
       hole,
@@ -219,6 +225,7 @@ class Search {
         (gap) =>
           !this.isNearNow(gap) ||
           changes.some(({ member }) => isOf(gap, member)) ||
+          (isHung && swayBarPartAt(gap) !== null) ||
           this.bendable.some((id) => gap.a === id || gap.b === id),
       ),
       graver: null,

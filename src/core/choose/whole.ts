@@ -2,7 +2,9 @@ import { gravities, lookAt, type Look } from '@/core/advice/look';
 import { graver, type Graver } from '@/core/advice/tried';
 import type { Job } from '@/core/job/jobSchema';
 import type { Gap } from '@/core/locate/types';
+import { swayBarPartAt } from '@/core/locate/swayBarPlaces';
 import { orNone } from '@/core/rig/read';
+import { roomId } from '@/core/roll/checks/bar';
 import { withAnswer, type Answer } from './answer';
 
 /** A car as it stands, looked at whole, to hold a changed one against. */
@@ -18,7 +20,16 @@ export function graverIn(changed: Job, before: Look, known: Gap[]): Graver[] {
   const after = orNone(() => lookAt(changed, { cures: false }));
   if (!after) return [{ said: 'the axle would not be held', stops: true }];
   const isKnown = (gap: Gap) => known.some(({ a, b }) => a === gap.a && b === gap.b);
-  const untold = { ...after, gaps: after.gaps.filter((gap) => !isKnown(gap)) };
+  const { end } = changed.rig;
+  const saidOfBar = known.flatMap((gap) => {
+    const part = swayBarPartAt(gap);
+    return part ? [roomId({ part, body: gap.b }, end)] : [];
+  });
+  const untold = {
+    ...after,
+    gaps: after.gaps.filter((gap) => !isKnown(gap)),
+    said: after.said.filter(({ verdict }) => !saidOfBar.includes(verdict.id)),
+  };
   return graver(changed, gravities(before), gravities(untold), after);
 }
 

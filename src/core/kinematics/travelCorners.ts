@@ -19,7 +19,7 @@ export type Corner = (typeof CORNERS)[number];
 export type CornerPose = { corner: Corner; pose: Pose };
 
 /** Wheel lifts at each corner of a travel from `droop` below ride height to `bump` above it, mm. */
-const travelAt = (corner: Corner, bump: number, droop: number): Travel =>
+export const travelAt = (corner: Corner, bump: number, droop: number): Travel =>
   ({
     ride: { left: 0, right: 0 },
     bump: { left: bump, right: bump },

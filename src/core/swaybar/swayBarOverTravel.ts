@@ -1,5 +1,6 @@
 import type { Point } from '@/core/geometry/vector';
 import { isReached, type SweptPose } from '@/core/kinematics/pose';
+import type { Mechanism } from '@/core/kinematics/mechanism';
 import type { Motion } from '@/core/kinematics/smallMotions';
 import { cornerPoses, type CornerPose } from '@/core/kinematics/travelCorners';
 import { LIMITS } from '@/core/materials/limits';
@@ -76,6 +77,22 @@ export function swayBarOverTravel(
     carried: carriedBy(built, rows),
     rows,
   };
+}
+
+/** What a bar and its links come nearest to over the corners of the travel, the nearest first; none where a link cannot follow. */
+export function swayBarGaps(
+  { rig, bump, droop }: Omit<BarCar, 'rocker'>,
+  design: BarDesign,
+  mechanism: Mechanism,
+): Gap[] {
+  const arms = turningBar(swayBarOf(design));
+  return arms
+    ? gapsOverTravel(
+        { rig, housing: design.housing, stowed: null },
+        arms,
+        cornerPoses(mechanism, bump, droop),
+      )
+    : [];
 }
 
 /** The links pull one eye up and the other down; the bushings hold against that couple on their narrower stand. */

@@ -9,6 +9,7 @@ import type { Pose } from '@/core/kinematics/pose';
 import type { Job } from '@/core/job/jobSchema';
 import type { Point } from '@/core/geometry/vector';
 import { linksOf } from '@/core/rig/members/members';
+import { swayBarPartAt, swayBarPlaces } from '@/core/locate/swayBarPlaces';
 import type { Obstacle } from '@/core/rig/schema';
 import { feetIn, turningBar } from '@/core/swaybar/armRotation';
 import { swayBarOf } from '@/core/swaybar/swayBarDesign';
@@ -75,7 +76,7 @@ describe('the whole car at a place that was found', () => {
       const found = findMounts(job, farther(job, by));
       expect(placeAt(found, job, 0)!.graver).toEqual([]);
       expect(placeAt(found, job, by)).toBeUndefined();
-      expect(found.blocked).toEqual({ count: 1, by: expect.stringMatching(/link.*knob/) });
+      expect(found.blocked).toMatchObject({ count: 1, by: { a: 'end link', b: 'knob' } });
       const { out } = job.roll.bar!.foot;
       const there: Brief = {
         ...farther(job, by),
@@ -86,6 +87,30 @@ describe('the whole car at a place that was found', () => {
       expect(alone.blocked).toEqual(found.blocked);
     },
   );
+
+  test('a sway bar keeps the room that is asked for, as all else does; what hits is said once', () => {
+    const [car, by] = roomy.map(([, car, by]) => [car, by] as const)[0]!;
+    const job = withKnob(car, by);
+    const { out } = job.roll.bar!.foot;
+    const there: Brief = {
+      ...farther(job, by),
+      free: [{ swayBar: 'feet', axis: 1, from: out + by, to: out + by, step: 1 }],
+    };
+    const [hitting] = findMounts(job, there).answers;
+    expect(hitting!.hits.filter(({ b }) => b === 'knob').map(({ a }) => a)).toEqual(['end link']);
+    expect(hitting!.graver!.some(({ said }) => said.includes('knob'))).toBe(false);
+    const nearest = (of: Job) =>
+      Math.min(...swayBarPlaces(of, assemble(of.rig)).map(({ distance }) => distance));
+    const now = nearest(withAnswer(car, findMounts(car, { ...there, clear: 0 }).answers[0]!));
+    expect(now).toBeGreaterThan(0);
+    for (const [clear, hits] of [
+      [now - 1, false],
+      [now + 1, true],
+    ] as const) {
+      const [answer] = findMounts(car, { ...there, clear: Math.max(0, clear) }).answers;
+      expect(answer!.hits.some((gap) => swayBarPartAt(gap) !== null)).toBe(hits);
+    }
+  });
 
   test('what is graver at a place is what is said of that car and not, or not so gravely, of the car as it stands', () => {
     const job = demoJobs().find(({ layout }) => layout === 'three-link-panhard')!;

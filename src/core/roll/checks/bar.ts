@@ -1,5 +1,6 @@
 import { LIMITS } from '@/core/materials/limits';
 import { memberName } from '@/core/rig/names';
+import type { AxleEnd } from '@/core/rig/schema';
 import { DRIVESHAFT } from '@/core/rig/mounts';
 import { sayCorner } from '@/core/roll/words';
 import { formatDegrees, sayLength } from '@/core/units/length';
@@ -109,6 +110,13 @@ function roomChecks(
     : [];
 }
 
+const isAtShaft = ({ part, body }: Pick<Gap, 'part' | 'body'>): boolean =>
+  part === 'bar' && body === DRIVESHAFT;
+
+/** Id of what is said of a bar or its links that come too near to something. */
+export const roomId = (gap: Pick<Gap, 'part' | 'body'>, end: AxleEnd): string =>
+  isAtShaft(gap) ? 'barShaft' : `barRoom ${gap.part} ${memberName(gap.body, end)}`;
+
 function nearness(
   { bar, rig }: RollInput & { bar: BarDesign },
   clearing: Dip | null,
@@ -117,9 +125,9 @@ function nearness(
 ): Verdict {
   const { part, distance } = gap;
   const [thing, at] = [memberName(gap.body, rig.end), sayCorner(gap.corner)];
-  const shaft = part === 'bar' && gap.body === DRIVESHAFT;
+  const shaft = isAtShaft(gap);
   return {
-    id: shaft ? 'barShaft' : `barRoom ${part} ${thing}`,
+    id: roomId(gap, rig.end),
     state: 'stop',
     title:
       distance <= 0
