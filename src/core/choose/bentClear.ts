@@ -2,8 +2,9 @@ import { withBends } from '@/core/job/edits/mounts';
 import type { Job } from '@/core/job/jobSchema';
 import { barOf, bendsOf } from '@/core/job/made/parts';
 import { assemble } from '@/core/kinematics/mechanism';
+import { swayBarPlaces } from '@/core/locate/swayBarPlaces';
 import { posesEverywhere, tightPlaces } from '@/core/locate/tightPlaces';
-import { isTight, locateInput } from '@/core/locate/types';
+import { isTight, locateInput, type Gap } from '@/core/locate/types';
 import { LIMITS } from '@/core/materials/limits';
 import { linksOf } from '@/core/rig/members/members';
 import type { LinkMember } from '@/core/rig/members/link';
@@ -37,15 +38,21 @@ export type BentClear = { job: Job; bends: Point[]; by: number; way: string };
  * @throws InputError where the members cannot be put together
  */
 export function bentClear(job: Job, bar: LinkMember, room = 0): BentClear | null {
-  const poses = posesEverywhere(locateInput(job, AT_RIDE), assemble(job.rig));
+  // However it is bent, its eyes stay, and the axle moves as it did.
+  const mechanism = assemble(job.rig);
+  const poses = posesEverywhere(locateInput(job, AT_RIDE), mechanism);
   const ofBar = (a: string, b: string) => a === bar.id || b === bar.id;
   const some = poses.filter((_, i) => i % SOME === 0);
+  const hasRoom = (gap: Gap) => !isTight(gap) && gap.distance >= room;
   const isClear = (of: Job): boolean =>
     [some, poses].every((among) =>
       tightPlaces(locateInput(of, AT_RIDE), among, Math.max(room, LIMITS.clearance.least), ofBar).every(
-        (gap) => !isTight(gap) && gap.distance >= room,
+        hasRoom,
       ),
-    );
+    ) &&
+    swayBarPlaces(of, mechanism)
+      .filter(({ b }) => b === bar.id)
+      .every(hasRoom);
   if (isClear(job)) return null;
   const step = job.tape === 'mm' ? 25 : MM_PER_INCH;
   for (let by = step; by <= MOST_STEPS * step; by += step)

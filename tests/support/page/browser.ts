@@ -119,9 +119,22 @@ export class Hands {
 
   /** Picks one of the parts that a card is divided into, by the beginning of its word. */
   async part(name: string): Promise<void> {
-    await this.clickOn(`//label[.//*[starts-with(normalize-space(), "${name}")]]`);
-    await this.isOpen();
+    const label = `//label[.//*[starts-with(normalize-space(), "${name}")]]`;
+    // A card that is still that of the job before is drawn anew, on its first part.
+    await this.until(async () => {
+      await this.clickOn(label);
+      await this.isOpen();
+      const [radio] = await this.driver.findElements(By.xpath(`${label}//input`));
+      return !radio || this.isChosen(radio);
+    });
   }
+
+  /** Whether a radio is chosen; one that is no longer drawn is not. */
+  private isChosen = (radio: WebElement): Promise<boolean> =>
+    radio.isSelected().catch((problem: Error) => {
+      if (problem instanceof error.StaleElementReferenceError) return false;
+      throw problem;
+    });
 
   /** Until what is fetched when it is first shown is there. */
   private isOpen = (): Promise<unknown> =>
