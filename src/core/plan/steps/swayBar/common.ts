@@ -1,5 +1,7 @@
+import { railHolesOf } from '@/core/job/made/sleeve';
 import type { Basis } from '@/core/job/stripes';
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';
+import type { Site } from '../../site';
 import { after, type Before } from '../../task';
 
 export const FIT = { track: 'fit' } as const;
@@ -23,3 +25,9 @@ export const design = ({ od, middle, eyes, ahead, height, bushings }: BarDesign)
   'off the floor': height,
   'bushing to bushing': bushings,
 });
+
+/** Where the middle of the bar's hole is in each rail; empty where it goes through none. */
+export const sayRailHoles = ({ job, say }: Site): string =>
+  railHolesOf(job)
+    .map(({ side, up }) => `${side} rail: middle ${say(up)} up from its underside`)
+    .join('; ');

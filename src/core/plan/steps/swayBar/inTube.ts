@@ -1,4 +1,4 @@
-import { barTubeOf, railHolesOf } from '@/core/job/made/sleeve';
+import { barTubeOf } from '@/core/job/made/sleeve';
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import { sleeveFor } from '@/core/swaybar/throughFrame';
 import { SWAY_BAR } from '@/core/weld/held';
@@ -6,7 +6,7 @@ import { CAUTIONS } from '../cautions';
 import { BEFORE_HEAT } from '../ready';
 import type { Site } from '../../site';
 import { after, zoneOf, type Task } from '../../task';
-import { design, FIT, READY, SPRING_STEEL } from './common';
+import { design, FIT, READY, sayRailHoles, SPRING_STEEL } from './common';
 
 /** A bar in a tube of its own from side to side. A bent one goes into it before it is fitted, or never. */
 export function inTube(site: Site, bar: BarDesign): Task[] {
@@ -16,9 +16,7 @@ export function inTube(site: Site, bar: BarDesign): Task[] {
   const tube = barTubeOf(job);
   const basis = { ...design(bar), ...(tube && { 'tube, outside': tube.od }) };
   const fits = whole ? sleeveFor(bar, bar.bushings) : null;
-  const holes = railHolesOf(job)
-    .map(({ side, up }) => `${side} rail: middle ${say(up)} up from its underside`)
-    .join('; ');
+  const holes = sayRailHoles(site);
   const bends =
     fits === null
       ? 'Two of its bends lie nearer to each other than the tube is long: a tube of two halves, bolted together round the middle; no seam is welded along spring steel'

@@ -1,20 +1,18 @@
-import { railHolesOf, sleeveOf } from '@/core/job/made/sleeve';
+import { sleeveOf } from '@/core/job/made/sleeve';
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import { SWAY_BAR } from '@/core/weld/held';
 import { CAUTIONS } from '../cautions';
 import { BEFORE_HEAT } from '../ready';
 import type { Site } from '../../site';
 import { after, zoneOf, type Task } from '../../task';
-import { design, FIT, READY, SPRING_STEEL } from './common';
+import { design, FIT, READY, sayRailHoles, SPRING_STEEL } from './common';
 
 /** A bar in sleeves through both rails: a bent one is in before the second is closed. */
 export function throughFrame(site: Site, bar: BarDesign): Task[] {
   const { say, job } = site;
   const sleeve = sleeveOf(job);
   const whole = bar.made === 'one-piece';
-  const holes = railHolesOf(job)
-    .map(({ side, up }) => `${side} rail: middle ${say(up)} up from its underside`)
-    .join('; ');
+  const holes = sayRailHoles(site);
   const zone = zoneOf([bar.ahead, 0, bar.height]);
   const basis = { ...design(bar), ...(sleeve && { 'sleeve, outside': sleeve.od }) };
   return [
