@@ -2,7 +2,7 @@ import { withBends } from '@/core/job/edits/mounts';
 import type { Job } from '@/core/job/jobSchema';
 import { barOf, bendsOf } from '@/core/job/made/parts';
 import { assemble } from '@/core/kinematics/mechanism';
-import { swayBarPlaces } from '@/core/locate/swayBarPlaces';
+import { swayBarPlaces } from '@/core/locate/travel/swayBarPlaces';
 import { posesEverywhere, tightPlaces } from '@/core/locate/tightPlaces';
 import { isTight, locateInput, type Gap } from '@/core/locate/types';
 import { LIMITS } from '@/core/materials/limits';

@@ -3,7 +3,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { InputError } from '@/core/rig/read';
 import { linksOf } from '@/core/rig/members/members';
 import { assemble } from '@/core/kinematics/mechanism';
-import { swayBarPartAt, swayBarPlaces } from '@/core/locate/swayBarPlaces';
+import { swayBarPartAt, swayBarPlaces } from '@/core/locate/travel/swayBarPlaces';
 import { posesEverywhere, tightPlaces } from '@/core/locate/tightPlaces';
 import { locateInput, type Gap } from '@/core/locate/types';
 import { atOnce, type Steps } from '@/core/numerics/steps';

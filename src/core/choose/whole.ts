@@ -2,7 +2,7 @@ import { gravities, lookAt, type Look } from '@/core/advice/look';
 import { graver, type Graver } from '@/core/advice/tried';
 import type { Job } from '@/core/job/jobSchema';
 import type { Gap } from '@/core/locate/types';
-import { swayBarPartAt } from '@/core/locate/swayBarPlaces';
+import { swayBarPartAt } from '@/core/locate/travel/swayBarPlaces';
 import { orNone } from '@/core/rig/read';
 import { roomId } from '@/core/roll/checks/bar';
 import { withAnswer, type Answer } from './answer';

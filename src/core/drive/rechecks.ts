@@ -1,4 +1,4 @@
-import { strapOf } from '@/core/job/made/strap';
+import { barHeldIn } from '@/core/job/made/barHeld';
 import type { Job } from '@/core/job/jobSchema';
 import { barOf, threadedEnds } from '@/core/job/made/parts';
 import { linksOf } from '@/core/rig/members/members';
@@ -48,6 +48,7 @@ type Item = Pick<Recheck, 'id' | 'title' | 'how' | 'broken'>;
 
 function itemsOf(job: Job): Item[] {
   const { rig, roll } = job;
+  const onStraps = barHeldIn(job) === 'straps';
   const name = (id: string) => memberName(id, rig.end);
   const undrawn = (id: string): string =>
     heldPoints(job, id).some(({ bracket }) => jointState(job, { member: id, bracket }) !== 'striped')
@@ -90,8 +91,8 @@ function itemsOf(job: Job): Item[] {
       ? [
           {
             id: 'sway',
-            title: `Sway bar: ${strapOf(job) ? 'straps' : 'bushings'} and end links`,
-            how: `${strapOf(job) ? 'Straps snug' : 'No play in its bushings'}, links free both ways, pins and clips in.`,
+            title: `Sway bar: ${onStraps ? 'straps' : 'bushings'} and end links`,
+            how: `${onStraps ? 'Straps snug' : 'No play in its bushings'}, links free both ways, pins and clips in.`,
             broken: 'A link that has let go leaves the car with other balance: look at what it has touched.',
           },
         ]

@@ -16,6 +16,15 @@ export const runsThrough = ({ mountedOn, middle, height, od }: BarDesign, rails:
       height - od / 2 < rail.underside + rail.height,
   );
 
+/** What the middle of a sway bar turns in: straps over its bushings, sleeves through the rails, or a tube of its own from bushing to bushing. */
+export type BarHeld = 'straps' | 'sleeves' | 'tube';
+
+/** What the middle of a bar turns in, past those rails. */
+export function heldIn(bar: BarDesign, rails: RailAcross[]): BarHeld {
+  if (bar.housing !== null) return 'tube';
+  return runsThrough(bar, rails) ? 'sleeves' : 'straps';
+}
+
 /**
  * Least inside diameter of a straight round sleeve that a bend can be slid through, mm. It is tightest with the bend half way: the
  * outside of the bend touches one side of the sleeve in its middle, the inside of the bar the other side at both ends.

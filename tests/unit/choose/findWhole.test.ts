@@ -9,7 +9,7 @@ import type { Pose } from '@/core/kinematics/pose';
 import type { Job } from '@/core/job/jobSchema';
 import type { Point } from '@/core/geometry/vector';
 import { linksOf } from '@/core/rig/members/members';
-import { swayBarPartAt, swayBarPlaces } from '@/core/locate/swayBarPlaces';
+import { swayBarPartAt, swayBarPlaces } from '@/core/locate/travel/swayBarPlaces';
 import type { Obstacle } from '@/core/rig/schema';
 import { feetIn, turningBar } from '@/core/swaybar/armRotation';
 import { swayBarOf } from '@/core/swaybar/swayBarDesign';

@@ -1,4 +1,4 @@
-import { sleeveFor, runsThrough, type RailAcross } from '@/core/swaybar/throughFrame';
+import { heldIn, sleeveFor, type RailAcross } from '@/core/swaybar/throughFrame';
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import { sayLength } from '@/core/units/length';
 import { upToLine, type Tape } from '@/core/units/tape';
@@ -7,7 +7,7 @@ import type { Verdict } from '@/core/verdict/verdict';
 /** What is to be said of a bar that runs through the frame: how it gets there, what it passes through, whether it comes out again. */
 export function frameChecks(bar: BarDesign, rails: RailAcross[], tape: Tape): Verdict[] {
   if (bar.housing !== null) return [tubeCheck(bar, bar.housing, tape)];
-  if (!runsThrough(bar, rails)) return [];
+  if (heldIn(bar, rails) !== 'sleeves') return [];
   if (bar.made === 'arms')
     return [
       {

@@ -57,7 +57,8 @@ export function Sleeves() {
       shows="A collar, four of them: one on each side of each rail"
       drawing={collarDrawing(of.collar, of.od)}
       sizes={sizes}
-      fields={FIELDS}
+      // The outside of a tube that the bar turns in is told at Roll.
+      fields={barTubeOf(job) ? FIELDS.filter(([key]) => key !== 'od') : FIELDS}
     >
       {inside < (fits ?? 0) && (
         <p className="field-problem" role="alert">

@@ -2,7 +2,7 @@ import { railHolesOf } from '@/core/job/made/sleeve';
 import type { Basis } from '@/core/job/stripes';
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import type { Site } from '../../site';
-import { after, type Before } from '../../task';
+import { after, type Before, type Task } from '../../task';
 
 export const FIT = { track: 'fit' } as const;
 
@@ -31,3 +31,14 @@ export const sayRailHoles = ({ job, say }: Site): string =>
   railHolesOf(job)
     .map(({ side, up }) => `${side} rail: middle ${say(up)} up from its underside`)
     .join('; ');
+
+/** What a bent bar goes through is put over its arm on the bench. @param why it comes after the parts are there */
+export const overItsArm = (basis: Basis, title: string, how: string, why: string): Task => ({
+  ...FIT,
+  id: 'fit/sway/sleeves',
+  zone: 'bench',
+  title,
+  how,
+  after: [after('fit/parts', why)],
+  basis,
+});

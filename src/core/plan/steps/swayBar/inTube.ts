@@ -6,7 +6,7 @@ import { CAUTIONS } from '../cautions';
 import { BEFORE_HEAT } from '../ready';
 import type { Site } from '../../site';
 import { after, zoneOf, type Task } from '../../task';
-import { design, FIT, READY, sayRailHoles, SPRING_STEEL } from './common';
+import { design, FIT, overItsArm, READY, sayRailHoles, SPRING_STEEL } from './common';
 
 /** A bar in a tube of its own from side to side. A bent one goes into it before it is fitted, or never. */
 export function inTube(site: Site, bar: BarDesign): Task[] {
@@ -40,15 +40,12 @@ export function inTube(site: Site, bar: BarDesign): Task[] {
       : []),
     ...(whole
       ? [
-          {
-            ...FIT,
-            id: 'fit/sway/sleeves',
-            zone: 'bench' as const,
-            title: 'The tube over one arm of the sway bar and its bend',
-            how: `${bends}.`,
-            after: [after('fit/parts', 'the bar itself says whether its bend passes')],
+          overItsArm(
             basis,
-          },
+            'The tube over one arm of the sway bar and its bend',
+            `${bends}.`,
+            'the bar itself says whether its bend passes',
+          ),
         ]
       : []),
     {

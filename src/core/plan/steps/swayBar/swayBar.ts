@@ -1,4 +1,5 @@
-import { barHeldIn, type BarHeld } from '@/core/job/made/barHeld';
+import { barHeldIn } from '@/core/job/made/barHeld';
+import type { BarHeld } from '@/core/swaybar/throughFrame';
 import type { Job } from '@/core/job/jobSchema';
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import { SWAY_BAR } from '@/core/weld/held';

@@ -5,7 +5,7 @@ import { CAUTIONS } from '../cautions';
 import { BEFORE_HEAT } from '../ready';
 import type { Site } from '../../site';
 import { after, zoneOf, type Task } from '../../task';
-import { design, FIT, READY, sayRailHoles, SPRING_STEEL } from './common';
+import { design, FIT, overItsArm, READY, sayRailHoles, SPRING_STEEL } from './common';
 
 /** A bar in sleeves through both rails: a bent one is in before the second is closed. */
 export function throughFrame(site: Site, bar: BarDesign): Task[] {
@@ -32,15 +32,12 @@ export function throughFrame(site: Site, bar: BarDesign): Task[] {
     },
     ...(whole
       ? [
-          {
-            ...FIT,
-            id: 'fit/sway/sleeves',
-            zone: 'bench' as const,
-            title: 'Both sleeves over one arm and its bend',
-            how: `On to the middle of the bar; or split ones later. Try the bend in one of them first${sleeve && sleeve.fits !== null ? `: it wants ${say(sleeve.fits)} inside` : ''}.`,
-            after: [after('fit/parts', 'the sleeve itself says whether the bend passes')],
+          overItsArm(
             basis,
-          },
+            'Both sleeves over one arm and its bend',
+            `On to the middle of the bar; or split ones later. Try the bend in one of them first${sleeve && sleeve.fits !== null ? `: it wants ${say(sleeve.fits)} inside` : ''}.`,
+            'the sleeve itself says whether the bend passes',
+          ),
         ]
       : []),
     {

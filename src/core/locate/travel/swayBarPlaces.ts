@@ -4,7 +4,7 @@ import type { Mechanism } from '@/core/kinematics/mechanism';
 import { travelAt } from '@/core/kinematics/travelCorners';
 import { ownBody } from '@/core/swaybar/packaging';
 import { swayBarGaps } from '@/core/swaybar/swayBarOverTravel';
-import type { Gap } from './types';
+import type { Gap } from '../types';
 
 /** What the sway bar of a job, and its links, are called among bodies. */
 const NAMES = { bar: 'sway-bar', 'end link': 'end link' } as const;
