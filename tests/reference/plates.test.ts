@@ -52,7 +52,9 @@ const areaIn = (round: Place[]): number =>
 
 // Clipper2 (clipper2-ts), its offset of an open path with round joins and ends: by nothing of what draws the plate.
 test('a plate bar’s outline, read back from its file, closes and is the offset of its line, within 0.2 %', () => {
-  const corners = fc.array(fc.tuple(num(0.15, 0.85), num(-140, 140)), { maxLength: 2 });
+  // As far aside as a bar goes, or by so little that its arcs are shorter than any table cuts.
+  const aside = fc.oneof(num(-140, 140), num(-0.2, 0.2));
+  const corners = fc.array(fc.tuple(num(0.15, 0.85), aside), { maxLength: 2 });
   fc.assert(
     fc.property(num(400, 900), num(30, 80), corners, (length, height, bends) => {
       const middle: Place[] = [
@@ -72,7 +74,19 @@ test('a plate bar’s outline, read back from its file, closes and is the offset
       // What it weighs by is that less its two holes.
       expect((areaOf(drawing) + (Math.PI / 4) * (13 ** 2 + 16 ** 2)) / by).toBeCloseTo(1, 2);
     }),
-    { numRuns: 60 },
+    {
+      numRuns: 100,
+      examples: [
+        [
+          400,
+          30,
+          [
+            [0.15, 0.014999919877602689],
+            [0.262500573375, 0],
+          ],
+        ],
+      ],
+    },
   );
 });
 
