@@ -11,7 +11,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';
 import { LAYOUT_IDS } from '@/core/rig/layouts';
 import { InputError } from '@/core/rig/read';
-import { usualBar } from '@/core/swaybar/swayBarDesign';
+import { usualBar, usualBladeBar, usualStripBar } from '@/core/swaybar/swayBarDesign';
 import { usualSprings } from '@/core/springs/springDesign';
 import { MOST_READINGS } from '@/core/survey/readings';
 import { mergedReadings } from '@/core/survey/readingsCsv';
@@ -87,6 +87,22 @@ describe('readings on their way to the model', () => {
       fc.property(started, taken, (start, list) => {
         const job = asRead(begun(start), list as Taken);
         expect(readJob(writeJob(job))).toEqual(job);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  // While a bar is dragged, what stands where is not worked out again.
+  test('a sway bar of any make, or none, leaves nothing to work out anew', () => {
+    const makes = fc.constantFrom(usualBar, usualBladeBar, usualStripBar, () => null);
+    fc.assert(
+      fc.property(started, taken, makes, fc.boolean(), (start, list, make, isHooked) => {
+        const job = asRead(begun(start), list as Taken);
+        const bar = make(job.rig);
+        const barred = withRoll(job, { bar: bar && { ...bar, hooked: isHooked } });
+        expect(barred.roll.bar?.hooked).toBe(bar ? isHooked : undefined);
+        expect(applyReadings(barred)).toEqual(barred);
+        expect(readJob(writeJob(barred))).toEqual(barred);
       }),
       { numRuns: 40 },
     );

@@ -24,6 +24,10 @@ export function withRollRig(
   };
 }
 
+/** What stands where, and what is fastened to what, does not follow from the sway bar: while that is dragged, they stay. */
+const isBarAlone = (change: Partial<RollDesign>): boolean =>
+  Object.keys(change).every((key) => key === 'bar');
+
 /** A rig and a design with some of the design changed; what is taken off the design is taken off the rig. */
 export function redesigned<T extends RollDesign & { rig: Rig }>(of: T, change: Partial<RollDesign>): T {
   const next = { ...of, ...change };
@@ -32,7 +36,7 @@ export function redesigned<T extends RollDesign & { rig: Rig }>(of: T, change: P
   if (change.shock === null) delete rig.shocks;
   if (change.bar === null) delete rig.swayBars;
   const built = withRollRig(rig, next);
-  return { ...next, rig: { ...built, joined: joinedIn(built) } };
+  return { ...next, rig: isBarAlone(change) ? built : { ...built, joined: joinedIn(built) } };
 }
 
 /** The job with some of what holds the car up in roll designed anew. */
@@ -40,7 +44,8 @@ export function withRoll(job: Job, change: Partial<Job['roll']>): Job {
   const packless =
     job.roll.springs?.kind === 'leaf' && change.springs !== undefined && change.springs?.kind !== 'leaf';
   const { rig } = redesigned({ ...job.roll, rig: packless ? withoutPack(job.rig) : job.rig }, change);
-  return withBodies({ ...job, rig, roll: { ...job.roll, ...change } });
+  const rolled = { ...job, rig, roll: { ...job.roll, ...change } };
+  return isBarAlone(change) ? rolled : withBodies(rolled);
 }
 
 /** A rig whose leaves hold as is usual: what their pack made of them went with the pack. */
