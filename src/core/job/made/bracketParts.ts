@@ -264,7 +264,14 @@ function rootOf(job: Job, eye: Point, end: LinkEnd): Root {
 const STRAIGHT_OUT = 0.2;
 
 /** How the plates of a bracket lie: with the bar and the way out from their root; turned to the bar, or square to the car. */
-export function bracketAxes(job: Job, link: LinkMember, end: LinkEnd): BracketAxes {
+export const bracketAxes = (job: Job, link: LinkMember, end: LinkEnd): BracketAxes => AXES[end](job, link);
+
+const AXES = {
+  chassis: oncePer((job: Job, link: LinkMember) => axesAt(job, link, 'chassis')),
+  axle: oncePer((job: Job, link: LinkMember) => axesAt(job, link, 'axle')),
+};
+
+function axesAt(job: Job, link: LinkMember, end: LinkEnd): BracketAxes {
   const { out } = rootOf(job, link[end], end);
   const bar = unit(minus(link.axle, link.chassis));
   const { brackets } = jointsOf(job.joints, link.id);
