@@ -3,10 +3,12 @@ import type { OwnStep } from '@/core/job/slices/work/plan';
 import { takingApart } from './steps/apart';
 import { boltingOn } from './steps/boltOn';
 import { onTheGround } from './steps/ground';
+import { holdingTheAxle } from './steps/held';
 import { fittingLinks } from './steps/links';
 import { fittingOthers } from './steps/others';
 import { makingReady } from './steps/ready';
 import { siteOf } from './site';
+import { together } from './steps/together';
 import { fittingSwayBar } from './steps/swayBar/swayBar';
 import { after, type Task } from './task';
 
@@ -16,8 +18,10 @@ export function tasksOf(job: Job): Task[] {
   const tasks = [
     ...takingApart(site),
     ...makingReady(site),
+    ...holdingTheAxle(site),
     ...fittingOthers(site),
     ...fittingLinks(site),
+    ...together(site),
     ...fittingSwayBar(site),
     ...boltingOn(site),
     ...onTheGround(site),

@@ -33,12 +33,14 @@ export type Site = {
 export function siteOf(job: Job): Site {
   const { plan, rig, tape, front } = job;
   const across = lateralBarOf(rig);
+  const onWeight = onItsWeight(job);
   return {
     job,
-    car: plan.car ?? 'other',
+    // A car that stands on its weight has something under it that carries it.
+    car: plan.car ?? (onWeight ? 'same' : 'other'),
     make: plan.make ?? 'own',
     helper: plan.helper ?? false,
-    onWeight: onItsWeight(job),
+    onWeight,
     links: [...lengthwiseLinks(rig), ...(across ? [across] : [])],
     across,
     driven: rig.end === 'rear' || front.driven,

@@ -9,6 +9,7 @@ import { BRACKETS } from '@/core/job/slices/fields';
 import { withDone, withOwnStep, withUndone, withWays } from '@/core/plan/edits';
 import { bracketStep, linkStep } from '@/core/plan/steps/linkSteps';
 import { tasksOf } from '@/core/plan/plan';
+import { WAYS_OUT, waysOut } from '@/core/plan/waysOut';
 import { nextStep, planNow, progressOf, type Planned } from '@/core/plan/standing';
 import type { Task } from '@/core/plan/task';
 import { linksOf } from '@/core/rig/members/members';
@@ -20,8 +21,8 @@ import { plausibleCar } from '../../support/plausible';
 
 const NOW = '2026-03-01T10:00:00.000Z';
 
-/** A plausible car whose work is gone about in any of the ways there are, some of its brackets bolted on. */
-const worked = fc
+/** A plausible car whose work is gone about in any of the ways that can be said, some of its brackets bolted on. */
+const said = fc
   .record({
     car: plausibleCar,
     ways: fc.record({
@@ -46,6 +47,13 @@ const worked = fc
       sway,
     );
   });
+
+/** Whether something carries a car on its tyres before its bars are made: its own bars one by one, or leaf springs hung again. */
+const isCarried = ({ rig, plan }: Job): boolean =>
+  plan.car === 'same' || (plan.car === 'other' && leavesOf(rig).length > 0);
+
+/** Such a car whose work has an order. */
+const worked = said.filter((job) => job.place.holding === 'rests' || isCarried(job));
 
 const stepsOf = (job: Job): Planned[] => {
   const plan = planNow(job);
@@ -173,6 +181,61 @@ test('the traps of the trade: what comes before what', () => {
       } else expect(has('apart/bars')).toBe(false);
     }),
     { numRuns: 40, endOnFailure: true },
+  );
+});
+
+test('a car stands on its weight where something carries it; else the circle is told, and each way out of it has an order', () => {
+  fc.assert(
+    fc.property(said, (job) => {
+      const onWeight: Job = { ...job, place: { ...job.place, holding: 'weight' } };
+      const plan = planNow(onWeight);
+      expect(plan.ok).toBe(isCarried(onWeight));
+      if (plan.ok) return;
+      expect(plan.circle.map(({ id }) => id)).toContain('fit/height');
+      const out = waysOut(onWeight);
+      expect(out).toEqual(onWeight.plan.car === 'bare' ? ['rests'] : ['same', 'rests']);
+      for (const way of out) expect(planNow(WAYS_OUT[way](onWeight)).ok).toBe(true);
+    }),
+    runs,
+  );
+  // Until it is said what is under it, a car on its weight keeps what carries it.
+  fc.assert(
+    fc.property(said, (job) => {
+      const unsaid = { ...job, plan: { ...job.plan, car: undefined } };
+      expect(planNow({ ...unsaid, place: { ...job.place, holding: 'weight' } }).ok).toBe(true);
+    }),
+    { numRuns: 15 },
+  );
+});
+
+test('what is done with the axle in its place comes before it goes out; what is out goes back, and only that', () => {
+  fc.assert(
+    fc.property(worked, (job) => {
+      const tasks = tasksOf(job);
+      const step = (id: string) => tasks.find((task) => task.id === id);
+      const before = (first: string, then: string) => expect(ancestors(tasks, then)).toContain(first);
+      if (step('fit/axle/out') && step('fit/sway/feet')) before('fit/sway/feet', 'fit/axle/out');
+      if (step('fit/hung')) before('apart/brackets', 'fit/hung');
+      const fixed = tasks.filter(({ id, marked }) => id.startsWith('fit/') && marked && 'member' in marked);
+      const welded = fixed.filter(({ marked }) => marked && 'to' in marked && marked.to === 'welded');
+      // Cycled with everything in place, and everything measured again once it is fixed for good.
+      expect(step('fit/measured') !== undefined).toBe(fixed.length > 0);
+      for (const { id } of fixed.filter(({ id }) => /\/(tack|loose)$/.test(id))) before(id, 'fit/cycle');
+      for (const { id } of welded) before(id, 'fit/measured');
+      expect(step('fit/paint') !== undefined).toBe(welded.length > 0);
+      if (step('fit/measured'))
+        expect(step('fit/measured')!.title).toMatch(welded.length ? /tacking/ : /bolted up/);
+      const isLeaf = leavesOf(job.rig).length > 0;
+      if (isLeaf) expect(step('bolt/springs')).toBeUndefined();
+      else {
+        before('fit/cycle', 'bolt/springs');
+        // In one sentence of the plan or another, every spring that goes in has come out.
+        if (job.plan.car === 'same')
+          expect(step('fit/cycle')!.how).toMatch(/shocks off at the axle and (springs out|bags empty)/i);
+      }
+      expect(step('bolt/lines')!.how.includes('full lock')).toBe(job.rig.end === 'front');
+    }),
+    runs,
   );
 });
 
@@ -307,7 +370,7 @@ test('a step of the builder’s own comes where it was put; one that cannot be i
 test('what was done and is no longer wanted is told, until it is taken back', () => {
   fc.assert(
     fc.property(worked, (plain) => {
-      const job = withWays(plain, { car: 'other' });
+      const job = withWays({ ...plain, place: { ...plain.place, holding: 'rests' } }, { car: 'other' });
       const soak = tasksOf(job).find(({ id }) => id === 'apart/soak')!;
       const bare = withWays(withDone(job, soak, NOW, { note: 'twice' }), { car: 'bare' });
       const plan = planNow(bare);

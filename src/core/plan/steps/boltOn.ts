@@ -106,7 +106,12 @@ function carried(site: Site): Task[] {
             zone: 'middle' as const,
             title: 'Springs in',
             how: 'By their tags, seats clean, the axle lifted until they are caught at both ends.',
-            after: [...held, after('fit/paint', 'their seats are painted')],
+            after: [
+              ...held,
+              after('fit/cycle', 'they are out while the axle is cycled'),
+              after('fit/measured', 'the last look is taken without them'),
+              after('fit/paint', 'their seats are painted'),
+            ],
             caution: springs?.kind === 'air' ? CAUTIONS.air : CAUTIONS.springs,
           },
         ]),
@@ -155,8 +160,8 @@ const reconnected = (site: Site): Task[] => [
     ...BOLT,
     id: 'bolt/lines',
     zone: 'middle',
-    title: 'Hoses, cables and wires back, with slack through the whole travel',
-    how: 'Axle let down to droop and lifted to bump, wheels at full lock in front: nothing pulls tight, nothing is pinched, nothing rubs. Fuel lines back last.',
+    title: `Hoses, cables and wires ${site.car === 'same' ? 'in their clips' : 'back'}, with slack through the whole travel`,
+    how: `Axle let down to droop and lifted to bump${site.job.rig.end === 'front' ? ', wheels at full lock both ways' : ''}: nothing pulls tight, nothing is pinched, nothing rubs. Fuel lines back last.`,
     after: [
       ...site.links.map((link) => after(`bolt/${link.id}`, 'it is tried with the axle hung as it will hang')),
       ...site.job.rig.members.map(({ id }) =>

@@ -11,13 +11,12 @@ import { bolted, welded } from './brackets';
 import { CAUTIONS } from './cautions';
 import { bracketStep, fixedOnce, isAdjustable, linkStep } from './linkSteps';
 import { BEFORE_HEAT } from './ready';
-import { together } from './together';
 
 const FIT = { track: 'fit' } as const;
 
 /** Everything that is set, made, tacked and welded for the links of a car. */
 export function fittingLinks(site: Site): Task[] {
-  const links = site.links.flatMap((link) => [
+  return site.links.flatMap((link) => [
     ...oldOneOff(site, link),
     ...BRACKETS.map((bracket) => clamped(site, link, bracket)),
     made(site, link),
@@ -26,7 +25,6 @@ export function fittingLinks(site: Site): Task[] {
     ),
     ...braced(site, link),
   ]);
-  return site.links.length ? [...links, ...together(site)] : [];
 }
 
 /** On a car that keeps its axle in place, a bar comes off once the one before it is on. */

@@ -17,11 +17,55 @@ const FIT = { track: 'fit' } as const;
 /** What is set and welded for arms, cranks and leaf springs. */
 export const fittingOthers = (site: Site): Task[] => [
   ...leaves(site),
-  ...site.job.rig.members
-    .filter((member) => !isLink(member) && (member.type !== 'leaf' || hasNoHangers(site)))
-    .flatMap((member) => armOrCrank(site, member)),
+  ...setOthers(site).flatMap((member) => armOrCrank(site, member)),
   ...springSeats(site),
 ];
+
+/** The steps that hang leaf springs on a bare frame. */
+export const hangerSteps = (site: Site): string[] =>
+  hasNoHangers(site)
+    ? leavesOf(site.job.rig).flatMap(({ id }) =>
+        heldPoints(site.job, id)
+          .filter(({ on }) => on === 'chassis')
+          .map((point) => tackStep(id, point)),
+      )
+    : [];
+
+/** What is fixed of arms, cranks and leaf springs: by which steps at first and for good, whether it is welded, and what it rests on. */
+export const othersFixed = (
+  site: Site,
+): { member: string; first: string[]; last: string[]; isWelded: boolean; basis: Basis }[] =>
+  setOthers(site).map(({ id }) => {
+    const points = heldPoints(site.job, id);
+    const ways = WAYS.filter((way) => points.some((point) => wayOf(site, id, point) === way));
+    return {
+      member: id,
+      first: points.map((point) => tackStep(id, point)),
+      last: ways.map((way) => fixedStep(id, way, ways)),
+      isWelded: ways.includes('welded'),
+      basis: mountsBasis(site, id, points),
+    };
+  });
+
+/** Arms and cranks, and leaf springs that have no hangers yet. */
+const setOthers = (site: Site): Member[] =>
+  site.job.rig.members.filter((member) => !isLink(member) && (member.type !== 'leaf' || hasNoHangers(site)));
+
+const wayOf = ({ job }: Site, member: string, { bracket }: HeldPoint) => fastening(job, { member, bracket });
+
+/** Where mounts of a member are drawn, by their names. */
+const mountsBasis = ({ job }: Site, member: string, points: HeldPoint[]): Basis =>
+  Object.assign(
+    {},
+    ...points.map(({ name, bracket }) =>
+      Object.fromEntries(
+        Object.entries(bracketBasis(job, member, bracket)).map(([key, mm]) => [
+          `${name.toLowerCase()}, ${key}`,
+          mm,
+        ]),
+      ),
+    ),
+  ) as Basis;
 
 const placed = ([ahead, left, up]: Point): Basis => ({
   'ahead of the axle': ahead,
@@ -53,11 +97,11 @@ function armOrCrank(site: Site, member: Member): Task[] {
     link: '',
   }[member.type];
   const [first] = points;
-  const wayOf = ({ bracket }: HeldPoint) => fastening(site.job, { member: member.id, bracket });
+  const way = (point: HeldPoint) => wayOf(site, member.id, point);
   const zone = (at: Point | null) => zoneOf(at ?? points.find((one) => one.at)?.at ?? [0, 0, 0]);
   const called = (point: HeldPoint) => `the ${name}’s ${point.name.toLowerCase().replace(/^its /, '')}`;
   const set = points.map((point): Task => {
-    const welded = wayOf(point) === 'welded';
+    const welded = way(point) === 'welded';
     return {
       ...FIT,
       id: tackStep(member.id, point),
@@ -82,13 +126,13 @@ function armOrCrank(site: Site, member: Member): Task[] {
       basis: bracketBasis(site.job, member.id, point.bracket),
     };
   });
-  const ways = WAYS.filter((way) => points.some((point) => wayOf(point) === way));
-  const fixed = ways.map((way): Task => {
-    const these = points.filter((point) => wayOf(point) === way);
-    const welded = way === 'welded';
+  const ways = WAYS.filter((one) => points.some((point) => way(point) === one));
+  const fixed = ways.map((one): Task => {
+    const these = points.filter((point) => way(point) === one);
+    const welded = one === 'welded';
     return {
       ...FIT,
-      id: othersStep(member.id, way === ways[0] ? 'weld' : way),
+      id: fixedStep(member.id, one, ways),
       zone: zone(these.at(-1)?.at ?? null),
       title: `${welded ? 'Finish-weld' : 'All bolts of'} the ${name}’s ${these.length < points.length ? these.map((point) => point.name.toLowerCase()).join(' and ') : 'mounts'}`,
       how: welded
@@ -107,23 +151,18 @@ function armOrCrank(site: Site, member: Member): Task[] {
         brackets: these.map(({ bracket }) => bracket),
         to: welded ? 'welded' : 'snug',
       },
-      basis: Object.assign(
-        {},
-        ...these.map(({ name: point, bracket }) =>
-          Object.fromEntries(
-            Object.entries(bracketBasis(site.job, member.id, bracket)).map(([key, mm]) => [
-              `${point.toLowerCase()}, ${key}`,
-              mm,
-            ]),
-          ),
-        ),
-      ) as Basis,
+      basis: mountsBasis(site, member.id, these),
     };
   });
   return [...set, ...fixed];
 }
 /** The welded ones first: what is bolted beside them is tightened after the heat. */
 const WAYS = ['welded', 'bolted'] as const;
+type Way = (typeof WAYS)[number];
+
+/** The step by which the mounts of a member that go on one way are fixed for good. */
+const fixedStep = (member: string, way: Way, ways: Way[]): string =>
+  othersStep(member, way === ways[0] ? 'weld' : way);
 
 const seatOf = ({ job }: Site, id: string): Basis => {
   const seat = mountsOf(job.rig, id).find(({ key }) => key === 'seat');
@@ -143,13 +182,7 @@ function leaves(site: Site): Task[] {
       how: 'Both sides measured, frame to tyre and along the car; centre pins in their holes. A bar that pulls the springs over is loaded before the car has moved.',
       after: [
         after('fit/height', 'on springs that carry what they will carry'),
-        ...(hasNoHangers(site)
-          ? springs.flatMap(({ id }) =>
-              heldPoints(site.job, id)
-                .filter(({ on }) => on === 'chassis')
-                .map((point) => after(tackStep(id, point), 'the springs hang in them')),
-            )
-          : []),
+        ...hangerSteps(site).map((id) => after(id, 'the springs hang in them')),
       ],
       tools: ['tape', 'square'],
       basis: Object.assign(
@@ -183,8 +216,8 @@ function springSeats(site: Site): Task[] {
     id: `fit/spring/${side}`,
     zone: side,
     title: `Spring out on the ${side}, before the welding beside it`,
-    how: `Frame on stands, axle let down on its jack until it is ${air ? 'empty and ' : ''}slack.`,
-    after: [after('fit/cycle', 'it is out for that too')],
+    how: `Out since the axle was cycled; if it went back in: frame on stands, axle let down on its jack until it is ${air ? 'empty and ' : ''}slack.`,
+    after: [after('fit/cycle', 'it is out for that already')],
     caution: air ? CAUTIONS.air : CAUTIONS.springs,
     basis: {},
   }));

@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { nextStep, progressOf, type Leftover } from '@/core/plan/standing';
 import type { Task } from '@/core/plan/task';
 import { withoutOwnStep, withUndone } from '@/core/plan/edits';
-import { edit } from '@/store/jobStore';
+import { edit, useJob } from '@/store/jobStore';
+import { WAYS_OUT, waysOut } from '@/core/plan/waysOut';
 import { setPreferences, usePreferences } from '@/store/preferences';
 import { CardHead } from '@/ui/cards/Card';
 import { AtTheCar } from './AtTheCar';
@@ -13,6 +14,7 @@ import { PlanSheet } from './PlanSheet';
 import { Step } from './Step';
 import { StepList } from './StepList';
 import { usePlan } from './usePlan';
+import { WAY_OUT_WORDS } from './words';
 import { Ways } from './Ways';
 import './plan.css';
 
@@ -99,6 +101,7 @@ function Leftovers({ leftovers }: { leftovers: Leftover[] }) {
 /** No order can be drawn: which steps wait for each other, and what of it the builder put in. */
 function GoesRound({ circle }: { circle: Task[] }) {
   const own = circle.filter(({ id }) => id.startsWith('own/'));
+  const out = waysOut(useJob());
   return (
     <>
       <CardHead title="No order can be made of this">
@@ -114,6 +117,16 @@ function GoesRound({ circle }: { circle: Task[] }) {
           );
         })}
       </ol>
+      <Ways />
+      {out.length > 0 && (
+        <div className="tools" data-part="ways-out">
+          {out.map((way) => (
+            <Button type="primary" key={way} onClick={() => edit(WAYS_OUT[way])}>
+              {WAY_OUT_WORDS[way]}
+            </Button>
+          ))}
+        </div>
+      )}
       {own.map((task) => (
         <div className="tools" key={task.id}>
           <Button type="primary" onClick={() => edit((j) => withoutOwnStep(j, task.id.replace('own/', '')))}>

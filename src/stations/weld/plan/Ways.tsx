@@ -48,7 +48,8 @@ export function Ways() {
         />
         <p className="hint">
           How the axle is held is said at Place; which brackets are bolted on, at Prove. Until it is said, the
-          plan is the longest: another suspension comes out, everything is made, nobody helps.
+          plan is the longest: another suspension comes out, or bar by bar where the car stands on its weight;
+          everything is made, nobody helps.
         </p>
       </div>
     </details>

@@ -1,6 +1,7 @@
 import type { CarAsItIs, Make, Track } from '@/core/job/slices/work/plan';
 import type { Planned } from '@/core/plan/standing';
 import type { Task, Zone } from '@/core/plan/task';
+import type { WayOut } from '@/core/plan/waysOut';
 import type { AxleEnd } from '@/core/rig/schema';
 import { MASS } from '@/core/units/unit';
 import type { Tape } from '@/core/units/tape';
@@ -32,6 +33,11 @@ export const CAR_WORDS: Record<CarAsItIs, string> = {
   other: 'another suspension comes out',
   same: 'this one, bar by bar',
   bare: 'bare already',
+};
+
+export const WAY_OUT_WORDS: Record<WayOut, string> = {
+  same: 'Bar by bar: what carries the car stays in',
+  rests: 'Frame on stands, axle on rests',
 };
 
 export const MAKE_WORDS: Record<Make, string> = { own: 'my own parts', kit: 'a kit' };

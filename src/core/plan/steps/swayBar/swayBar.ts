@@ -2,6 +2,7 @@ import { barHeldIn } from '@/core/job/made/barHeld';
 import type { BarHeld } from '@/core/swaybar/throughFrame';
 import type { Job } from '@/core/job/jobSchema';
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';
+import { fastening } from '@/core/weld/fastening';
 import { SWAY_BAR } from '@/core/weld/held';
 import { CAUTIONS } from '../cautions';
 import { BEFORE_HEAT } from '../ready';
@@ -32,6 +33,8 @@ export const isThroughFrame = (job: Job): boolean => barHeldIn(job) === 'sleeves
 function feet(site: Site, bar: BarDesign): Task[] {
   const { say, job } = site;
   const on = bar.mountedOn === 'chassis' ? 'axle' : 'frame';
+  const isWelded = fastening(job, { member: SWAY_BAR, bracket: 'footLeft' }) === 'welded';
+  const moved = 'one side of the axle raised and the other lowered, then the other way';
   return [
     {
       ...FIT,
@@ -48,13 +51,18 @@ function feet(site: Site, bar: BarDesign): Task[] {
       id: 'fit/sway/feet',
       zone: 'middle',
       title: `Feet of the end links on the ${on}`,
-      how: `Clamped with the links on and the car at its height; tacked, both wheels moved apart, then welded with the links off. ${SPRING_STEEL}`,
-      after: [after('fit/sway/level', 'the feet go where the level bar’s links put them'), ...BEFORE_HEAT],
-      caution: CAUTIONS.weld,
+      how: isWelded
+        ? `Clamped with the links on and the car at its height; tacked; ${moved}; then welded with the links off. ${SPRING_STEEL}`
+        : `Bolted up loose with the links on and the car at its height; ${moved}; then snug.`,
+      after: [
+        after('fit/sway/level', 'the feet go where the level bar’s links put them'),
+        ...(isWelded ? BEFORE_HEAT : []),
+      ],
+      ...(isWelded && { caution: CAUTIONS.weld }),
       marked: {
         member: SWAY_BAR,
         brackets: ['footLeft', 'footRight'],
-        to: site.make === 'kit' ? 'snug' : 'welded',
+        to: isWelded ? 'welded' : 'snug',
       },
       expect: `Links ${say(bar.link)} eye to eye${bar.right ? ` on the left, ${say(bar.right.link)} on the right` : ''}.`,
       basis: { link: bar.link, 'right link': job.roll.bar?.right?.link ?? 'as the left' },
