@@ -106,6 +106,24 @@ test('a step of one’s own that cannot be: no order is drawn, the circle is tol
   await hands.reads('.bench-card h1', 'The order of work');
 });
 
+test('a car on its weight with nothing that carries it: the circle is told, and a way out of it taken', async () => {
+  await hands.go('copperline', 'place');
+  await hands.clickOn('//label[contains(., "On its own weight")]');
+  await hands.go('copperline', 'weld');
+  await hands.part('Plan');
+  await hands.driver.executeScript('document.querySelector(".bench-card details").open = true');
+  await pick('What is under the car now', 'another suspension comes out');
+  await hands.reads('.bench-card h1', 'No order can be made of this');
+  await hands.reads('[data-part=circle]', 'nothing carries it before its springs are in');
+  await hands.press('Bar by bar: what carries the car stays in');
+  await hands.reads('.bench-card h1', 'The order of work');
+  await hands.reads('[data-task="fit/cycle"]', 'Cycle the axle');
+  await hands.undo();
+  await hands.reads('.bench-card h1', 'No order can be made of this');
+  await hands.press('Frame on stands, axle on rests');
+  await hands.reads('[data-task="fit/height"]', 'Axle on its rests');
+});
+
 test('at the car: one step a screen, on to the next that can be done', async () => {
   await hands.go('cinder', 'weld');
   await hands.part('Plan');

@@ -105,21 +105,11 @@ function GoesRound({ circle }: { circle: Task[] }) {
   return (
     <>
       <CardHead title="No order can be made of this">
-        Each of these steps waits for the one before it, and the first for the last.
+        Steps wait for each other in a circle: each one below for the one before it, the first for the last.
       </CardHead>
-      <ol className="plan-circle" data-part="circle">
-        {circle.map((task, i) => {
-          const before = circle[(i + circle.length - 1) % circle.length]!;
-          return (
-            <li key={task.id}>
-              <b>{task.title}</b> after {before.title}: {task.after.find(({ id }) => id === before.id)!.why}.
-            </li>
-          );
-        })}
-      </ol>
-      <Ways />
       {out.length > 0 && (
         <div className="tools" data-part="ways-out">
+          <p>{out.length > 1 ? 'Either of these has an order:' : 'This has an order:'}</p>
           {out.map((way) => (
             <Button type="primary" key={way} onClick={() => edit(WAYS_OUT[way])}>
               {WAY_OUT_WORDS[way]}
@@ -134,6 +124,17 @@ function GoesRound({ circle }: { circle: Task[] }) {
           </Button>
         </div>
       ))}
+      <ol className="plan-circle" data-part="circle">
+        {circle.map((task, i) => {
+          const before = circle[(i + circle.length - 1) % circle.length]!;
+          return (
+            <li key={task.id}>
+              <b>{task.title}</b> after {before.title}: {task.after.find(({ id }) => id === before.id)!.why}.
+            </li>
+          );
+        })}
+      </ol>
+      <Ways />
     </>
   );
 }
