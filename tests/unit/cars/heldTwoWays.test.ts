@@ -108,6 +108,27 @@ describe('held on rests at the parked height', () => {
   });
 });
 
+test('how the axle is held is asked by what was picked at Place; before that, neither way is taken for granted', () => {
+  const job = car({});
+  const bar = workBar(job)!;
+  const asked = (place: Partial<Job['place']>, measured: Job['weld']['measured'] = {}) => {
+    const of = { ...job, place: { ...job.place, ...place }, weld: { ...job.weld, measured } };
+    return jobConditions(of, null, [])
+      .map(({ id }) => id)
+      .filter((id) => ['held', 'onWheels', 'onRests', 'onRestsParked'].includes(id));
+  };
+  expect(asked({ holding: undefined })).toEqual(['held']);
+  expect(asked({ holding: 'weight' })).toEqual(['onWheels']);
+  expect(asked({ holding: 'rests' })).toEqual(['onRests']);
+  // What was said of its tyres before the two ways were asked for still stands.
+  const said = { [measuredKey(bar.id, 'onWheels')]: true };
+  expect(asked({ holding: undefined }, said)).toEqual(['onWheels']);
+  expect(asked({ holding: 'rests' }, said)).toEqual(['onRests']);
+  // What was said while neither was picked says nothing of either.
+  const neither = { [measuredKey(bar.id, 'held')]: true };
+  expect(asked({ holding: 'weight' }, neither)).toEqual(['onWheels']);
+});
+
 test('the stripe across Place rests on how the axle is held, and at which height', () => {
   const basis = (place: Partial<Job['place']>) =>
     stationBasis(car({ parkedDrop: 40, held: { left: 600, right: 600 }, ...place }), 'place');

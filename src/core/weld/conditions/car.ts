@@ -2,7 +2,7 @@ import { sideOf } from '@/core/geometry/side';
 import { heldLift, travelOf } from '@/core/job/jobValues';
 import type { Basis } from '@/core/job/stripes';
 import { LIMITS } from '@/core/materials/limits';
-import { confirm, type Check, type Draft, type Step, type Trouble } from './condition';
+import { confirm, measuredKey, type Check, type Draft, type Step, type Trouble } from './condition';
 
 /** What other stations know to stand in the way; nothing where they know of nothing. */
 export const known = (troubles: Trouble[]): Draft[] =>
@@ -19,9 +19,18 @@ export const known = (troubles: Trouble[]): Draft[] =>
       known: true,
     }));
 
-/** How the car stands while the bracket is set: as the builder has picked at Place. */
+/** How the car stands while the bracket is set: as the builder has picked at Place, or has said here before he did. */
 export function held(check: Check): Draft {
-  const { job } = check;
+  const { job, member } = check;
+  const isOnTyres = job.weld.measured[measuredKey(member, 'onWheels')] === true;
+  if (!job.place.holding && !isOnTyres)
+    return confirm(
+      check,
+      'held',
+      'tack',
+      'Axle held where it will live, by the car’s weight or on rests',
+      'Which of the two, and how high, is said at Place. A bar set level in droop is wrong at ride height.',
+    );
   if (job.place.holding !== 'rests')
     return confirm(
       check,

@@ -57,6 +57,12 @@ function parkedAt(job: Job, bar: LinkMember): Parked | null {
   return { eyeUp: eye[2] - bar.axle[2], aside: pose.y - ride.y };
 }
 
+const HELD_SO = {
+  rests: 'axle on its rests',
+  weight: 'car on its weight',
+  unsaid: 'axle held where it will live',
+} as const;
+
 const mountsOf = ({ chassis, axle }: LinkMember): Basis => ({
   'frame end, off the floor': chassis[2],
   'axle end, off the floor': axle[2],
@@ -98,7 +104,7 @@ function levelOf(check: LinkCheck): (id: string, step: Step, label: (stands: str
         label: label(
           parked ? 'standing as it will, parked' : meant.by === 'level' ? 'level' : 'leaning as drawn',
         ),
-        how: `Floor to the middle of each eye, ${job.place.holding === 'rests' ? 'axle on its rests' : 'car on its weight'}.`,
+        how: `Floor to the middle of each eye, ${HELD_SO[job.place.holding ?? 'unsaid']}.`,
         designed:
           wanted === 0
             ? `level ± ${say(may.mm)}`
