@@ -44,7 +44,7 @@ export function HoldPart() {
     );
   return (
     <>
-      <CardHead title="Hold before welding">{sumUp(conditions)}</CardHead>
+      <CardHead title="Hold before welding">{`${HELD[job.place.holding ?? 'unsaid']} ${sumUp(conditions)}`}</CardHead>
       <div className="no-print">
         <WhichHeld value={member} />
       </div>
@@ -88,6 +88,12 @@ const waysOf = (job: Job, member: string): ('welded' | 'bolted')[] => [
   ...new Set(heldPoints(job, member).map(({ bracket }) => fastening(job, { member, bracket }))),
 ];
 
+const HELD = {
+  weight: 'With the car on its own weight.',
+  rests: 'With the axle on its rests.',
+  unsaid: 'How the axle is held is not said yet: at Place.',
+} as const;
+
 function sumUp(conditions: Condition[]): string {
   const tack = conditions.filter((c) => c.step === 'tack');
   const verified = tack.filter(isVerified).length;
@@ -96,5 +102,5 @@ function sumUp(conditions: Condition[]): string {
   const parts = [`${verified} of ${tack.length} hold and are striped`];
   if (broken) parts.push(`${broken} changed since ${broken === 1 ? 'it was' : 'they were'} checked`);
   if (open) parts.push(`${open} still to check`);
-  return `With the car on its own weight. ${parts.join('; ')}.`;
+  return `${parts.join('; ')}.`;
 }
