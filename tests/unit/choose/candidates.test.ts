@@ -24,7 +24,10 @@ import type { Point } from '@/core/geometry/vector';
 import { withBodies } from '@/core/job/bodies/bodies';
 import type { Job } from '@/core/job/jobSchema';
 import { bendsOf } from '@/core/job/made/parts';
+import { lookAt } from '@/core/advice/look';
+import { withRoll } from '@/core/job/edits/roll';
 import { assemble } from '@/core/kinematics/mechanism';
+import { swayBarPartAt, swayBarPlaces } from '@/core/locate/travel/swayBarPlaces';
 import { posesEverywhere, tightPlaces } from '@/core/locate/tightPlaces';
 import { isTight, locateInput } from '@/core/locate/types';
 import { LIMITS } from '@/core/materials/limits';
@@ -36,6 +39,7 @@ import { LAYOUT_IDS } from '@/core/rig/layouts';
 import { linksOf } from '@/core/rig/members/members';
 import { DRIVESHAFT } from '@/core/rig/mounts';
 import { lateralBarOf } from '@/core/rig/roles';
+import { demoJobs } from '@/store/demo';
 import { unsound } from '../../support/numbers';
 import { plausibleCar } from '../../support/plausible';
 
@@ -46,6 +50,27 @@ const sized = { numRuns: 40 };
 const withOffer = fc.tuple(plausibleCar, fc.nat()).map(([job, n]) => {
   const offers = offersFor(job);
   return { job, offer: offers[n % offers.length]! };
+});
+
+describe('the tightest place of a way', () => {
+  test.each(demoJobs().map((job) => [job.name, job] as const))(
+    'of %s is the nearest of all bodies, its sway bar and links among them',
+    (_, job) => {
+      const { tightest } = numbersOf(job, designOf(job));
+      const ofBar = swayBarPlaces(job, assemble(job.rig));
+      const places = [...lookAt(job, { cures: false }).gaps, ...ofBar];
+      const least = Math.min(...places.map(({ distance }) => distance));
+      expect(tightest!.distance).toBe(least);
+      const { a, b } = places.find(({ distance }) => distance === least)!;
+      expect([tightest!.a, tightest!.b]).toEqual([a, b]);
+      // A bar whose links are off stands in nobody's way.
+      if (!job.roll.bar) return;
+      const unhooked = withRoll(job, { bar: { ...job.roll.bar, hooked: false } });
+      const without = numbersOf(unhooked, designOf(unhooked)).tightest!;
+      expect(swayBarPartAt(without)).toBeNull();
+      expect(without.distance).toBeGreaterThanOrEqual(tightest!.distance);
+    },
+  );
 });
 
 describe('what is drawn of a car', () => {

@@ -12,6 +12,7 @@ import type { Candidate, Design } from '@/core/job/slices/choose';
 import { assemble } from '@/core/kinematics/mechanism';
 import { heightsAnswer, type HeightValues } from '@/core/locate/heights';
 import { reachedPoints } from '@/core/locate/travel/travelCurve';
+import { swayBarPlaces } from '@/core/locate/travel/swayBarPlaces';
 import type { Gap } from '@/core/locate/types';
 import { JOINTS, jointsOf, NOISES, type Noise } from '@/core/materials/joints';
 import { atOnce, type Steps } from '@/core/numerics/steps';
@@ -99,12 +100,12 @@ export function numbersOf(job: Job, found: Design): CandidateNumbers {
   const figures = figuresOf(rig, drivenTravel(job));
   if (!figures) throw new InputError('members', 'members that reach both ends of the travel: these do not');
   const look = lookAt(job, { cures: false });
-  const [gap] = look.gaps;
   const { settled, load } = job.locate.states;
   const { loaded } = heightsAnswer(job, { settled, load, move: 0 });
   const travel = travelOf(job);
   const mounts = rig.members.flatMap(({ id }) => mountsOf(rig, id).map(({ key }) => mountId(id, key)));
   const mechanism = assemble(rig);
+  const [gap] = [...look.gaps, ...swayBarPlaces(job, mechanism)].toSorted((a, b) => a.distance - b.distance);
   const [weakest] = look.checks.toSorted(weakestFirst);
   const { bars, pieces, flats } = jobCut(job);
   const of = (all: { mass: number; quantity?: number }[]) =>
