@@ -8,6 +8,7 @@ import { withAlike } from '@/core/job/edits/parts';
 import { withRoll } from '@/core/job/edits/roll';
 import type { Job } from '@/core/job/jobSchema';
 import { readJob, writeJob } from '@/core/job/file';
+import { sleeveFor } from '@/core/swaybar/throughFrame';
 import { railHolesOf, sleeveOf } from '@/core/job/made/sleeve';
 import { proveJob } from '@/core/prove/prove';
 import { railHoleVerdicts } from '@/core/prove/faults/railHole';
@@ -139,6 +140,19 @@ describe('a sway bar through the frame', () => {
     const [sleeve] = jobCut(job).pieces;
     expect(sleeve!.mass).toBeCloseTo(Math.PI * (od - tube) * tube * (width + 2 * plate) * 7.85e-6, 4);
     expect(cutListCsv(job, jobCut(job))).toContain('Sleeve of the sway bar through a rail,2,');
+  });
+
+  test('the bend of a bar passes a sleeve as long as the rail is wide, and a tube from bushing to bushing', () => {
+    const job = through();
+    const bar = { ...job.roll.bar!, made: 'one-piece' as const, housing: null };
+    const { width } = railsOf(job)[0]!;
+    const fits = (housing: number | null) => sleeveOf(withRoll(job, { bar: { ...bar, housing } }))!.fits;
+    expect(fits(null)).toBe(sleeveFor(bar, width));
+    expect(fits(60)).toBe(sleeveFor(bar, bar.bushings));
+    expect(fits(60)).not.toBe(fits(null));
+    // A straight bar asks for no more than itself.
+    const straight = withRoll(job, { bar: { ...bar, made: 'arms', housing: 60 } });
+    expect(sleeveOf(straight)!.fits).toBe(bar.od);
   });
 
   test('too near to the top or the underside it stops the work once it is known; a collar too large is said', () => {

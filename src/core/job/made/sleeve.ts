@@ -41,11 +41,12 @@ export function sleeveOf(job: Job): (Sleeve & { inside: number; fits: number | n
   const rails = railsOf(job);
   if (!bar || !runsThrough(bar, rails)) return null;
   const said = job.parts.sleeve ?? {};
-  const length = Math.max(...rails.map(({ width }) => width));
+  const throughTube = barTubeOf(job);
+  const length = throughTube?.length ?? Math.max(...rails.map(({ width }) => width));
   // With arms of its own the bar is straight where it goes through.
   const fits = bar.made === 'arms' ? bar.od : sleeveFor(bar, length);
   const tube = said.tube ?? USUAL.tube;
-  const od = barTubeOf(job)?.od ?? said.od ?? upToLine((fits ?? bar.od) + USUAL.room, job.tape) + 2 * tube;
+  const od = throughTube?.od ?? said.od ?? upToLine((fits ?? bar.od) + USUAL.room, job.tape) + 2 * tube;
   return {
     od,
     tube,

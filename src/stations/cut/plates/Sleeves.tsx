@@ -50,6 +50,8 @@ export function Sleeves() {
   if (!of) return <BarTube job={job} />;
   const say = (mm: number) => sayLength(mm, job.tape);
   const { fits, inside, ...sizes } = of;
+  const isTube = barTubeOf(job) !== null;
+  const what = isTube ? 'tube' : 'sleeve';
   return (
     <AlikePart
       part="sleeve"
@@ -58,18 +60,20 @@ export function Sleeves() {
       drawing={collarDrawing(of.collar, of.od)}
       sizes={sizes}
       // The outside of a tube that the bar turns in is told at Roll.
-      fields={barTubeOf(job) ? FIELDS.filter(([key]) => key !== 'od') : FIELDS}
+      fields={isTube ? FIELDS.filter(([key]) => key !== 'od') : FIELDS}
     >
       {inside < (fits ?? 0) && (
         <p className="field-problem" role="alert">
-          The bar does not pass: it wants {say(fits!)} inside, this sleeve has {say(inside)}. Take a larger
+          The bar does not pass: it wants {say(fits!)} inside, this {what} has {say(inside)}. Take a larger
           one, or a thinner wall.
         </p>
       )}
       {fits === null && (
         <p className="hint">
-          Two of the bar’s bends lie nearer to each other than the sleeve is long: try the bend in a piece of
-          it before anything is drilled.
+          Two of the bar’s bends lie nearer to each other than the {what} is long:{' '}
+          {isTube
+            ? 'a tube of two halves, bolted together round the middle.'
+            : 'try the bend in a piece of it before anything is drilled.'}
         </p>
       )}
       <p className="hint" data-sleeve>
