@@ -21,22 +21,19 @@ import { sayBoltBy } from '@/core/materials/boltSize';
 import {
   BOLT_GRADE_NAMES,
   BOLT_GRADES,
-  ELECTRODE_NAMES,
-  ELECTRODES,
   METAL_NAMES,
   METALS,
   type BoltGrade,
-  type Electrode,
   type MetalName,
 } from '@/core/materials/metals';
 import type { LinkMember } from '@/core/rig/members/link';
 import { boltWayIn, sayBoltWay } from '@/core/prove/faults/boltWays';
 import { edit, enter, useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/fields/LengthField';
-import { NumberField } from '@/ui/fields/NumberField';
 import { FlatPicture } from '@/ui/flat/FlatPicture';
 import { Pills } from '@/ui/cards/Pills';
 import { BraceFields } from './BraceFields';
+import { HowItGoesOn } from './HowItGoesOn';
 
 type LengthKey = keyof {
   [K in keyof Bracket as Bracket[K] extends number ? K : never]: true;
@@ -182,27 +179,7 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
         . {way && sayBoltWay(way, job)} Where a part goes over it later, its head is what that covers, not its
         nut.
       </p>
-      {length(['leg', 'Leg of the fillet', 1, 30])}
-      <NumberField
-        field={`parts/${part}/welded`}
-        label="Of its length welded"
-        showLabel
-        value={100 * bracket.welded}
-        least={5}
-        most={100}
-        unit="%"
-        decimals={0}
-        onEnter={(value, typed) => type('welded', typed, { welded: value / 100 })}
-      />
-      <label>
-        <span className="length-label">Wire or rod</span>
-        <Select<Electrode>
-          aria-label="Wire or rod"
-          value={bracket.electrode}
-          onChange={(electrode) => put({ electrode })}
-          options={ELECTRODE_NAMES.map((name) => ({ value: name, label: ELECTRODES[name].name }))}
-        />
-      </label>
+      <HowItGoesOn part={part} member={link.id} end={end} bracket={bracket} />
       {rail && length(['wall', 'Wall of the rail', 0.5, 30])}
       {rail && length(['backing', 'Backing plate on it', 0, 30])}
       {rail && <BraceFields part={part} link={link} bracket={bracket} />}

@@ -124,6 +124,27 @@ test('a car on its weight with nothing that carries it: the circle is told, and 
   await hands.reads('[data-task="fit/height"]', 'Axle on its rests');
 });
 
+test('brackets that are bolted on are said so, all at once or one by one, and are drilled for instead of tacked', async () => {
+  await hands.go('marigold', 'weld');
+  await hands.part('Plan');
+  await hands.driver.executeScript('document.querySelector(".bench-card details").open = true');
+  expect(await standing('fit/panhard/axle/tack')).not.toBeNull();
+  await pick('Brackets of its bars', 'bolted on');
+  await hands.until(async () => (await standing('fit/panhard/axle/drill')) !== null);
+  expect(await standing('fit/panhard/axle/tack')).toBeNull();
+  await hands.part('Hold');
+  await hands.reads('[data-bracket=axle] .joint-states', 'drilled');
+  await hands.go('marigold', 'prove');
+  await hands.choose('Which part', 'Panhard bar’s axle bracket');
+  await hands.reads('.prove-fields', 'What its own bolts carry is not reckoned');
+  await pick('It is', 'welded on');
+  await hands.reads('.prove-fields', 'Leg of the fillet');
+  await hands.go('marigold', 'weld');
+  await hands.part('Plan');
+  await hands.until(async () => (await standing('fit/panhard/axle/tack')) !== null);
+  expect(await standing('fit/panhard/frame/drill')).not.toBeNull();
+});
+
 test('at the car: one step a screen, on to the next that can be done', async () => {
   await hands.go('cinder', 'weld');
   await hands.part('Plan');

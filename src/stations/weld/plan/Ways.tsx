@@ -1,5 +1,7 @@
 'use client';
+import { bracketsOn, withBracketsOn, type BracketsOn } from '@/core/plan/bracketsOn';
 import { withWays } from '@/core/plan/edits';
+import { linksOf } from '@/core/rig/members/members';
 import type { CarAsItIs, Make } from '@/core/job/slices/work/plan';
 import { edit, useJobPart } from '@/store/jobStore';
 import { Pills } from '@/ui/cards/Pills';
@@ -12,6 +14,8 @@ export function Ways() {
     make: j.plan.make,
     helper: j.plan.helper,
   }));
+  const brackets = useJobPart(bracketsOn);
+  const hasBars = useJobPart((j) => linksOf(j.rig).length > 0);
   const unsaid = [car, make, helper].some((way) => way === undefined);
   return (
     <details className="approach no-print" open={unsaid || undefined}>
@@ -37,6 +41,17 @@ export function Ways() {
           value={make ?? ''}
           onPick={(way) => way && edit((j) => withWays(j, { make: way }))}
         />
+        {hasBars && (
+          <Pills<BracketsOn | ''>
+            legend="Brackets of its bars"
+            options={[
+              { value: 'welded', label: 'welded on' },
+              { value: 'bolted', label: 'bolted on' },
+            ]}
+            value={brackets ?? ''}
+            onPick={(way) => way && edit((j) => withBracketsOn(j, way))}
+          />
+        )}
         <Pills<'alone' | 'helped' | ''>
           legend="Who"
           options={[
@@ -47,9 +62,9 @@ export function Ways() {
           onPick={(who) => edit((j) => withWays(j, { helper: who === 'helped' }))}
         />
         <p className="hint">
-          How the axle is held is said at Place; which brackets are bolted on, at Prove. Until it is said, the
-          plan is the longest: another suspension comes out, or bar by bar where the car stands on its weight;
-          everything is made, nobody helps.
+          How the axle is held is said at Place; of one bracket how it goes on, at Prove. What is tacked or
+          drilled for already stays as it is. Until it is said, the plan is the longest: another suspension
+          comes out, or bar by bar where the car stands on its weight; everything is made, nobody helps.
         </p>
       </div>
     </details>
