@@ -3,6 +3,7 @@ import { withParts } from '@/core/job/edits/parts';
 import { withMounts } from '@/core/job/edits/mounts';
 import { withRoll } from '@/core/job/edits/roll';
 import type { Job } from '@/core/job/jobSchema';
+import { fastenedTo } from '@/core/job/made/bracketParts';
 import { LINK_ENDS } from '@/core/job/made/parts';
 import { mountId } from '@/core/job/placed';
 import { BRACKETS } from '@/core/job/slices/fields';
@@ -106,7 +107,7 @@ test('nothing is waited for that no plan has', () => {
   const kinds = new Map<string, string>();
   const kind = (id: string) =>
     id.replace(
-      /^(fit|bolt|ground)\/[^/]+\/(?=.*(clamp|tack|weld|bar|brace|drill|loose|off|on|torque|stripe|plate)$)/,
+      /^(fit|bolt|ground)\/[^/]+\/(?=.*(carrier|clamp|tack|weld|bar|brace|drill|loose|off|on|torque|stripe|plate)$)/,
       '$1/·/',
     );
   fc.assert(
@@ -159,6 +160,13 @@ test('the traps of the trade: what comes before what', () => {
       }
       for (const { id } of lengthwiseLinks(job.rig))
         before(bracketStep(id, 'frame', 'clamp'), bracketStep(id, 'axle', 'clamp'));
+      // A crossmember or hoop is fixed before a bracket is set on it; a rail is there.
+      for (const link of linksOf(job.rig)) {
+        const carrier = linkStep(link.id, 'carrier');
+        expect(has(carrier)).toBe(fastenedTo(job, link, 'chassis') === 'undrawn');
+        if (has(carrier)) before(carrier, bracketStep(link.id, 'frame', 'clamp'));
+        if (has(carrier)) before('fit/battery', carrier);
+      }
       // Nothing tight until all is in; set on the ground before it is torqued; locked and lined last; driven after that.
       for (const id of tasks.filter(({ track }) => track === 'bolt').map((t) => t.id))
         if (id !== 'bolt/snug' && id !== 'bolt/all') before(id, 'bolt/all');

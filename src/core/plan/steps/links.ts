@@ -1,5 +1,5 @@
 import { removalOrder } from '@/core/place/order';
-import { bracketOf } from '@/core/job/made/bracketParts';
+import { bracketOf, fastenedTo } from '@/core/job/made/bracketParts';
 import { bodyAt } from '@/core/job/made/parts';
 import { BRACKETS, type Bracket } from '@/core/job/slices/fields';
 import { describeBar } from '@/core/rig/lateralBar';
@@ -18,6 +18,7 @@ const FIT = { track: 'fit' } as const;
 export function fittingLinks(site: Site): Task[] {
   return site.links.flatMap((link) => [
     ...oldOneOff(site, link),
+    ...hungOn(site, link),
     ...BRACKETS.map((bracket) => clamped(site, link, bracket)),
     made(site, link),
     ...BRACKETS.flatMap((bracket) =>
@@ -71,6 +72,34 @@ function oldOneOff(site: Site, link: LinkMember): Task[] {
   ];
 }
 
+/** A crossmember or hoop that a frame bracket hangs on, where no rail is near it: it is fixed before anything is set on it. */
+function hungOn(site: Site, link: LinkMember): Task[] {
+  if (fastenedTo(site.job, link, 'chassis') !== 'undrawn') return [];
+  const name = bracketName(site, link.id, 'frame');
+  return [
+    {
+      ...FIT,
+      id: linkStep(link.id, 'carrier'),
+      zone: zoneOf(link.chassis),
+      title: `Crossmember or hoop for the ${name}: centred, then fixed`,
+      how: 'Where it slides, in slots or brackets of its own: as far from both rails, square to the car, measured on both sides; then welded or bolted to them for good. What is set on one that moves afterwards is wrong.',
+      after: [
+        after('fit/height', 'it goes where the axle will live under it'),
+        after('apart/brackets', 'the metal under it must be bare'),
+        after(linkStep(link.id, 'off'), 'the old bar is in the way'),
+        ...BEFORE_HEAT,
+      ],
+      tools: ['tape', 'square', 'clamps'],
+      caution: CAUTIONS.weld,
+      basis: {
+        'ahead of the axle': link.chassis[0],
+        'left of the centreline': link.chassis[1],
+        'off the floor': link.chassis[2],
+      },
+    },
+  ];
+}
+
 /** The bar across has its axle end set first, and its frame end follows from that; the others are set from the frame. */
 const firstEnd = ({ across }: Site, link: LinkMember): Bracket => (link === across ? 'axle' : 'frame');
 function clamped(site: Site, link: LinkMember, bracket: Bracket): Task {
@@ -95,6 +124,9 @@ function clamped(site: Site, link: LinkMember, bracket: Bracket): Task {
       after('fit/parts', 'the bracket itself says what fits'),
       after('apart/brackets', 'the metal under it must be bare'),
       after(linkStep(link.id, 'off'), 'the old bar is in the way'),
+      ...(bracket === 'frame'
+        ? [after(linkStep(link.id, 'carrier'), 'what it hangs on must not move any more')]
+        : []),
       ...(isFirst
         ? []
         : [

@@ -1,4 +1,5 @@
 import { barOf, madeUp, specOf, threadedEnds } from '@/core/job/made/parts';
+import { fastenedTo } from '@/core/job/made/bracketParts';
 import { mainAxis, minus } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
 import { drivenTravel, heldLift } from '@/core/job/jobValues';
@@ -12,7 +13,7 @@ import type { LinkMember } from '@/core/rig/members/link';
 import { lateralBarOf } from '@/core/rig/roles';
 import { placeTolerance, tellsIn, type Tolerance } from '../placeTolerance';
 import { centred, clearance, cycled, fit, held, lastOfAll } from './car';
-import type { Check, Draft, Step } from './condition';
+import { confirm, type Check, type Draft, type Step } from './condition';
 
 /** What is looked at for a bar; `parked`: where the axle is held while its brackets are set, if that is not at ride height. */
 type LinkCheck = Check & { bar: LinkMember; parked: Parked | null };
@@ -37,6 +38,7 @@ export function linkDrafts(of: Check, bar: LinkMember): Draft[] {
     thread(check),
     // At the parked height its bar has swung the axle a little to one side.
     centred(check, 'centred', 'tack', 'Axle centred, tyre to frame left and right', check.parked?.aside ?? 0),
+    carrier(check),
     fit(check),
     cycled(check),
     ...level('levelAgain', 'weld', (stands) => `Bar still ${stands}, measured again`),
@@ -45,6 +47,18 @@ export function linkDrafts(of: Check, bar: LinkMember): Draft[] {
   ];
   return drafts.filter((draft) => draft !== null);
 }
+
+/** What the frame bracket hangs on where no rail is near it; null where one is. */
+const carrier = (check: LinkCheck): Draft | null =>
+  fastenedTo(check.job, check.bar, 'chassis') === 'undrawn'
+    ? confirm(
+        check,
+        'carrier',
+        'tack',
+        'What the frame bracket hangs on is centred and fixed',
+        'A crossmember or hoop that slides is set as far from both rails and fixed for good before anything is set on it.',
+      )
+    : null;
 
 /** Null at ride height, and where the members do not reach that far. */
 function parkedAt(job: Job, bar: LinkMember): Parked | null {
