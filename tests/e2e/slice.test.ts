@@ -139,7 +139,7 @@ test('weld: held until all is measured and striped; an override needs its reason
   await hands.type('weld/panhard/thread.axle', '3/8');
   await hands.type('weld/panhard/centred.left', '5 3/8');
   await hands.type('weld/panhard/centred.right', '5 3/8');
-  for (const id of ['onWheels', 'level', 'eyeToEye', 'clearance', 'thread', 'centred']) await stripe(id);
+  for (const id of ['held', 'level', 'eyeToEye', 'clearance', 'thread', 'centred']) await stripe(id);
   await hands.reads('[data-bracket=frame] .deed', '1 left to check');
 
   await hands.click(await hands.find('[data-bracket=axle] .deed'));

@@ -1,10 +1,10 @@
 import { withParts } from '@/core/job/edits/parts';
 import type { Job } from '@/core/job/jobSchema';
-import { bracketOf } from '@/core/job/made/bracketParts';
 import { bodyAt, mirrorOf } from '@/core/job/made/parts';
 import { mountId } from '@/core/job/placed';
 import { BRACKETS, type Bracket } from '@/core/job/slices/fields';
 import { linksOf } from '@/core/rig/members/members';
+import { fastening } from '@/core/weld/fastening';
 import { jointState } from '@/core/weld/holdPoint';
 
 /** How brackets go on. */
@@ -17,13 +17,7 @@ const bracketsOf = ({ rig }: Job): LinkBracket[] =>
 
 /** How the brackets of all bars go on; null where some are welded and some bolted, and of a car without bars. */
 export function bracketsOn(job: Job): BracketsOn | null {
-  const ways = new Set(
-    linksOf(job.rig).flatMap((link) =>
-      BRACKETS.map((bracket): BracketsOn =>
-        bracketOf(job, link, bodyAt(bracket)).bolted ? 'bolted' : 'welded',
-      ),
-    ),
-  );
+  const ways = new Set(bracketsOf(job).map((one) => fastening(job, one)));
   const [way] = ways;
   return ways.size === 1 ? way! : null;
 }

@@ -113,6 +113,7 @@ function armOrCrank(site: Site, member: Member): Task[] {
         after('fit/parts', 'the bracket itself says what fits'),
         after('apart/brackets', 'the metal under it must be bare'),
         ...BEFORE_HEAT,
+        ...(welded ? [after('fit/mockup', 'a real bushing burns')] : []),
         ...(first && point !== first
           ? [after(tackStep(member.id, first), 'the frame end first, as far from the axle as it goes')]
           : []),
