@@ -41,6 +41,14 @@ export type Task = {
 
 export const after = (id: string, why: string): Before => ({ id, why });
 
+/** What several things rest on, each by its name. */
+export const byName = (all: [name: string, basis: Basis][]): Basis =>
+  Object.fromEntries(
+    all.flatMap(([name, basis]) =>
+      Object.entries(basis).map(([key, value]) => [`${name}, ${key}`, value] as const),
+    ),
+  );
+
 /** Where the driveshaft runs to an axle. */
 export const shaftZone = (end: AxleEnd): Zone => (end === 'rear' ? 'ahead' : 'behind');
 

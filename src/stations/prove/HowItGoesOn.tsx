@@ -2,7 +2,7 @@
 import { Select } from 'antd';
 import { withParts } from '@/core/job/edits/parts';
 import type { Bracket } from '@/core/job/made/bracketParts';
-import type { LinkEnd } from '@/core/job/made/parts';
+import { barEndAt, type LinkEnd } from '@/core/job/made/parts';
 import type { BracketPart } from '@/core/job/slices/parts';
 import { ELECTRODE_NAMES, ELECTRODES, type Electrode } from '@/core/materials/metals';
 import { isUntouched, type BracketsOn } from '@/core/plan/bracketsOn';
@@ -15,9 +15,7 @@ type Props = { part: string; member: string; end: LinkEnd; bracket: Bracket };
 
 /** Whether a bracket is welded on or bolted on, and its weld; what has been begun with one way is not turned to the other here. */
 export function HowItGoesOn({ part, member, end, bracket }: Props) {
-  const untouched = useJobPart((j) =>
-    isUntouched(j, { member, bracket: end === 'chassis' ? 'frame' : 'axle' }),
-  );
+  const untouched = useJobPart((j) => isUntouched(j, { member, bracket: barEndAt(end) }));
   const way = bracket.bolted ? 'bolted' : 'welded';
   return (
     <>

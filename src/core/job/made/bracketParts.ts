@@ -52,6 +52,15 @@ export type Bracket = {
 export const saidOfBracket = ({ parts }: Pick<Job, 'parts'>, mount: string): BracketPart =>
   parts.brackets[keptAs(parts.brackets, mount)] ?? {};
 
+/** The answer to a question about an end of a link, worked out once for each job. */
+export function oncePerEnd<Answer>(
+  question: (job: Job, link: LinkMember, end: LinkEnd) => Answer,
+): (job: Job, link: LinkMember, end: LinkEnd) => Answer {
+  const at = (end: LinkEnd) => oncePer((job: Job, link: LinkMember) => question(job, link, end));
+  const ends = { chassis: at('chassis'), axle: at('axle') };
+  return (job, link, end) => ends[end](job, link);
+}
+
 const inch = (n: number) => n * MM_PER_INCH;
 
 /** Bolts that go through the balls of common rod ends, mm, by the diameter of their shank (common practice, no published source). */
@@ -128,12 +137,7 @@ function usualBracket(job: Job, link: LinkMember, end: LinkEnd, led: Led): Brack
 }
 
 /** A bracket as it is made: as was said of it, else as is usual for its bar and joint. */
-export const bracketOf = (job: Job, link: LinkMember, end: LinkEnd): Bracket => BRACKETS[end](job, link);
-
-const BRACKETS = {
-  chassis: oncePer((job: Job, link: LinkMember) => madeBracket(job, link, 'chassis')),
-  axle: oncePer((job: Job, link: LinkMember) => madeBracket(job, link, 'axle')),
-};
+export const bracketOf = oncePerEnd(madeBracket);
 
 function madeBracket(job: Job, link: LinkMember, end: LinkEnd): Bracket {
   const { seat, ...said } = saidOfBracket(job, mountId(link.id, end));
@@ -264,12 +268,7 @@ function rootOf(job: Job, eye: Point, end: LinkEnd): Root {
 const STRAIGHT_OUT = 0.2;
 
 /** How the plates of a bracket lie: with the bar and the way out from their root; turned to the bar, or square to the car. */
-export const bracketAxes = (job: Job, link: LinkMember, end: LinkEnd): BracketAxes => AXES[end](job, link);
-
-const AXES = {
-  chassis: oncePer((job: Job, link: LinkMember) => axesAt(job, link, 'chassis')),
-  axle: oncePer((job: Job, link: LinkMember) => axesAt(job, link, 'axle')),
-};
+export const bracketAxes = oncePerEnd(axesAt);
 
 function axesAt(job: Job, link: LinkMember, end: LinkEnd): BracketAxes {
   const { out } = rootOf(job, link[end], end);

@@ -1,10 +1,17 @@
 import { tabCorners } from '@/core/fabricate/plates/plates';
 import type { Point } from '@/core/geometry/vector';
-import { oncePer } from '@/core/numerics/oncePer';
 import type { LinkMember } from '@/core/rig/members/link';
 import type { Obstacle } from '@/core/rig/schema';
 import { sizeOf } from '@/core/job/bodies/bodySizes';
-import { bracketAxes, bracketOf, fastenedTo, saidOfBracket, tabOf, type Bracket } from './bracketParts';
+import {
+  bracketAxes,
+  bracketOf,
+  fastenedTo,
+  oncePerEnd,
+  saidOfBracket,
+  tabOf,
+  type Bracket,
+} from './bracketParts';
 import type { Job } from '@/core/job/jobSchema';
 import type { LinkEnd } from './parts';
 import { mountId } from '@/core/job/placed';
@@ -27,13 +34,7 @@ const halfAcross = ({ planes, middle, spacer, plate }: Bracket): number =>
   planes === 2 ? middle / 2 + spacer + plate : plate / 2;
 
 /** The outline of each plate of a bracket on its outer face, as it stands in the car, mm. */
-export const plateOutlines = (job: Job, link: LinkMember, end: LinkEnd): Point[][] =>
-  OUTLINES[end](job, link);
-
-const OUTLINES = {
-  chassis: oncePer((job: Job, link: LinkMember) => outlinesOf(job, link, 'chassis')),
-  axle: oncePer((job: Job, link: LinkMember) => outlinesOf(job, link, 'axle')),
-};
+export const plateOutlines = oncePerEnd(outlinesOf);
 
 function outlinesOf(job: Job, link: LinkMember, end: LinkEnd): Point[][] {
   const bracket = bracketOf(job, link, end);

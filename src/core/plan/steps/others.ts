@@ -10,7 +10,7 @@ import { heldPoints, type HeldPoint } from '@/core/weld/held';
 import { CAUTIONS } from './cautions';
 import { BEFORE_HEAT } from './ready';
 import { sayPlace, titled, type Site } from '../site';
-import { after, zoneOf, type Task } from '../task';
+import { after, byName, zoneOf, type Task } from '../task';
 
 const FIT = { track: 'fit' } as const;
 
@@ -31,13 +31,19 @@ export const hangerSteps = (site: Site): string[] =>
       )
     : [];
 
-/** What is fixed of arms, cranks and leaf springs: by which steps at first and for good, whether it is welded, and what it rests on. */
-export const othersFixed = (
-  site: Site,
-): { member: string; first: string[]; last: string[]; isWelded: boolean; basis: Basis }[] =>
+/** What is fixed of an arm, a crank or a leaf spring: by which steps at first and for good, whether it is welded, and what it rests on. */
+export type OthersFixed = {
+  member: string;
+  first: string[];
+  last: string[];
+  isWelded: boolean;
+  basis: Basis;
+};
+
+export const othersFixed = (site: Site): OthersFixed[] =>
   setOthers(site).map(({ id }) => {
     const points = heldPoints(site.job, id);
-    const ways = WAYS.filter((way) => points.some((point) => wayOf(site, id, point) === way));
+    const ways = waysOf(site, id, points);
     return {
       member: id,
       first: points.map((point) => tackStep(id, point)),
@@ -53,19 +59,13 @@ const setOthers = (site: Site): Member[] =>
 
 const wayOf = ({ job }: Site, member: string, { bracket }: HeldPoint) => fastening(job, { member, bracket });
 
+/** The ways in which the mounts of a member go on, the welded ones first: what is bolted beside them is tightened after the heat. */
+const waysOf = (site: Site, member: string, points: HeldPoint[]): Way[] =>
+  WAYS.filter((way) => points.some((point) => wayOf(site, member, point) === way));
+
 /** Where mounts of a member are drawn, by their names. */
 const mountsBasis = ({ job }: Site, member: string, points: HeldPoint[]): Basis =>
-  Object.assign(
-    {},
-    ...points.map(({ name, bracket }) =>
-      Object.fromEntries(
-        Object.entries(bracketBasis(job, member, bracket)).map(([key, mm]) => [
-          `${name.toLowerCase()}, ${key}`,
-          mm,
-        ]),
-      ),
-    ),
-  ) as Basis;
+  byName(points.map(({ name, bracket }) => [name.toLowerCase(), bracketBasis(job, member, bracket)]));
 
 const placed = ([ahead, left, up]: Point): Basis => ({
   'ahead of the axle': ahead,
@@ -127,7 +127,7 @@ function armOrCrank(site: Site, member: Member): Task[] {
       basis: bracketBasis(site.job, member.id, point.bracket),
     };
   });
-  const ways = WAYS.filter((one) => points.some((point) => way(point) === one));
+  const ways = waysOf(site, member.id, points);
   const fixed = ways.map((one): Task => {
     const these = points.filter((point) => way(point) === one);
     const welded = one === 'welded';
@@ -157,7 +157,6 @@ function armOrCrank(site: Site, member: Member): Task[] {
   });
   return [...set, ...fixed];
 }
-/** The welded ones first: what is bolted beside them is tightened after the heat. */
 const WAYS = ['welded', 'bolted'] as const;
 type Way = (typeof WAYS)[number];
 
@@ -186,14 +185,7 @@ function leaves(site: Site): Task[] {
         ...hangerSteps(site).map((id) => after(id, 'the springs hang in them')),
       ],
       tools: ['tape', 'square'],
-      basis: Object.assign(
-        {},
-        ...springs.map(({ id }) =>
-          Object.fromEntries(
-            Object.entries(seatOf(site, id)).map(([key, mm]) => [`${site.name(id)}, ${key}`, mm]),
-          ),
-        ),
-      ) as Basis,
+      basis: byName(springs.map(({ id }) => [site.name(id), seatOf(site, id)])),
     },
     ...springs.map(({ id }): Task => ({
       ...FIT,

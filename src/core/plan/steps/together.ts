@@ -6,10 +6,10 @@ import { bracketBasis } from '@/core/weld/bracketBasis';
 import { fastening } from '@/core/weld/fastening';
 import { heldPoints, SWAY_BAR } from '@/core/weld/held';
 import { bracketName, isBolted, titled, type Site } from '../site';
-import { after, type Before, type Task } from '../task';
+import { after, byName, type Before, type Task } from '../task';
 import { CAUTIONS } from './cautions';
 import { bracketStep, fixedOnce, linkStep } from './linkSteps';
-import { othersFixed } from './others';
+import { othersFixed, type OthersFixed } from './others';
 
 const FIT = { track: 'fit' } as const;
 
@@ -29,9 +29,9 @@ export function together(site: Site): Task[] {
   const isPainted = isHot || isBarWelded(site);
   return [
     ...(isHot ? [mockUps] : []),
-    cycled(site),
-    ...(axleComesOut(site) ? axleOut(site, ends) : []),
-    measured(site, ends, isPainted),
+    cycled(site, others),
+    ...(axleComesOut(site) ? axleOut(site, ends, others) : []),
+    measured(site, ends, others, isPainted),
     ...(isPainted ? [painted] : []),
   ];
 }
@@ -51,7 +51,7 @@ const mockUps: Task = {
 };
 
 /** The axle moved through its travel, its springs out: they are out already where everything came off. */
-function cycled(site: Site): Task {
+function cycled(site: Site, others: OthersFixed[]): Task {
   const { job, links, onWeight, car, driven } = site;
   const isLeaf = leavesOf(job.rig).length > 0;
   const { springs } = job.roll;
@@ -73,36 +73,31 @@ function cycled(site: Site): Task {
         ...BRACKETS.map((bracket) => fixedOnce(site, link, bracket, 'it is cycled with every bracket on')),
         after(linkStep(link.id, 'bar'), 'with the real bars'),
       ]),
-      ...othersFixed(site).flatMap(({ first }) =>
-        first.map((id) => after(id, 'it is cycled with every bracket on')),
-      ),
+      ...others.flatMap(({ first }) => first.map((id) => after(id, 'it is cycled with every bracket on'))),
     ],
     tools: ['jack', 'feeler of wood, half an inch'],
     caution:
       car === 'same' && !isLeaf
         ? `${CAUTIONS.stands} ${springs?.kind === 'air' ? CAUTIONS.air : CAUTIONS.springs}`
         : CAUTIONS.stands,
-    basis: drawnBasis(site),
+    basis: drawnBasis(site, others),
   };
 }
 
 /** Where everything that is set is drawn. */
-function drawnBasis(site: Site): Basis {
-  const named = (name: string, basis: Basis): Basis =>
-    Object.fromEntries(Object.entries(basis).map(([key, value]) => [`${name}, ${key}`, value]));
-  return Object.assign(
-    {},
+const drawnBasis = (site: Site, others: OthersFixed[]): Basis =>
+  byName([
     ...site.links.flatMap((link) =>
-      BRACKETS.map((bracket) =>
-        named(bracketName(site, link.id, bracket), bracketBasis(site.job, link.id, bracket)),
-      ),
+      BRACKETS.map((bracket): [string, Basis] => [
+        bracketName(site, link.id, bracket),
+        bracketBasis(site.job, link.id, bracket),
+      ]),
     ),
-    ...othersFixed(site).map(({ member, basis }) => named(site.name(member), basis)),
-  ) as Basis;
-}
+    ...others.map(({ member, basis }): [string, Basis] => [site.name(member), basis]),
+  ]);
 
 /** The axle taken out for what is welded to it, and put back; nothing where nothing of a bar is. */
-function axleOut(site: Site, ends: LinkEnd[]): Task[] {
+function axleOut(site: Site, ends: LinkEnd[], others: OthersFixed[]): Task[] {
   const onAxle = ends.filter(({ bracket }) => bracket === 'axle');
   if (onAxle.length === 0) return [];
   const bars = onAxle.map(({ link }) => site.name(link.id));
@@ -131,7 +126,7 @@ function axleOut(site: Site, ends: LinkEnd[]): Task[] {
         ...onAxle.map(({ link, bracket }) =>
           after(bracketStep(link.id, bracket, 'weld'), 'all of its welds'),
         ),
-        ...othersFixed(site)
+        ...others
           .filter(({ isWelded }) => isWelded)
           .flatMap(({ last }) => last.map((id) => after(id, 'all of its welds'))),
       ],
@@ -141,8 +136,7 @@ function axleOut(site: Site, ends: LinkEnd[]): Task[] {
   ];
 }
 
-function measured(site: Site, ends: LinkEnd[], isWelded: boolean): Task {
-  const others = othersFixed(site);
+function measured(site: Site, ends: LinkEnd[], others: OthersFixed[], isWelded: boolean): Task {
   const all = [
     ...site.links.map(({ id }) => id),
     ...others.map(({ member }) => member),
