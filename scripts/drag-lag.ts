@@ -1,6 +1,6 @@
 /**
- * Drags a mount of the demo, a dip of a sway bar, and a wheel while places of mounts are looked for, in headless Chromium and prints how
- * long a movement of the pointer takes to a painted frame with the drawing, the curve and the verdicts all brought up to it:
+ * Drags a mount of the demo, a dip of a sway bar, and a wheel while places of mounts are looked for and while the car is built by chance,
+ * in headless Chromium and prints how long a movement of the pointer takes to a painted frame with the drawing, the curve and the verdicts all brought up to it:
  * `npx tsx scripts/drag-lag.ts`, after a build.
  */
 import { Key } from 'selenium-webdriver';
@@ -114,6 +114,9 @@ async function main(): Promise<void> {
   await lookForPlaces(hands);
   await time(hands, 'drag of a wheel', WHEEL);
   await time(hands, 'drag of a wheel while places of mounts are looked for', { ...WHEEL, begin: '.find-go' });
+  await hands.go('copperline', 'weld');
+  await hands.part('Close?');
+  await time(hands, 'drag of a wheel while the car is built by chance', { ...WHEEL, begin: '.close-go' });
   await hands.close();
   server.stop();
 }

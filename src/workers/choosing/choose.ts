@@ -14,7 +14,7 @@ import type { Outcome } from '../outcome';
 const PATIENCE = 120_000;
 
 /** While a pointer drags something, a search rests: for so long after each movement, told no more often than, ms. */
-const REST = 250;
+const REST = 600;
 const REST_TOLD_EVERY = 100;
 
 /** A search under way: its answer, null where it was stopped; and how it is stopped. */
