@@ -47,6 +47,7 @@ export class PoseSolver {
   private readonly ride: Float64Array;
   private readonly start: Float64Array;
   private readonly older: Float64Array;
+  private readonly secondOldest: Float64Array;
   private readonly oldest: Float64Array;
   private readonly A: Float64Array;
   private readonly b: Float64Array;
@@ -65,7 +66,8 @@ export class PoseSolver {
     this.n = this.residuals.unknowns;
     this.exact = linkage.rows === this.n;
     const vector = () => new Float64Array(this.n);
-    [this.q, this.ride, this.start, this.older, this.oldest] = [
+    [this.q, this.ride, this.start, this.older, this.secondOldest, this.oldest] = [
+      vector(),
       vector(),
       vector(),
       vector(),
@@ -122,20 +124,24 @@ export class PoseSolver {
    * is mostly enough. Where it does not lead there, the march from ride height does.
    */
   solveNext(left: number, right: number): boolean {
-    const { q, start, older, oldest } = this;
+    const { q, start, older, secondOldest, oldest } = this;
     const [byLeft, byRight] = [left - this.left, right - this.right];
     const near = this.reached && Math.abs(byLeft) <= NEAR && Math.abs(byRight) <= NEAR;
-    // After three poses at even steps, the next is where the parabola through them goes.
     const even = Math.abs(byLeft - this.stepLeft) < EVEN && Math.abs(byRight - this.stepRight) < EVEN;
     if (!near || !even) this.known = 0;
     start.set(q);
-    if (this.known >= 2) for (let k = 0; k < this.n; k++) q[k] = 3 * (q[k]! - older[k]!) + oldest[k]!;
+    // After three or four poses at even steps, the next is where the parabola or the cubic through them goes.
+    if (this.known >= 3)
+      for (let k = 0; k < this.n; k++) q[k] = 4 * (q[k]! + secondOldest[k]!) - 6 * older[k]! - oldest[k]!;
+    else if (this.known === 2)
+      for (let k = 0; k < this.n; k++) q[k] = 3 * (q[k]! - older[k]!) + secondOldest[k]!;
     const reached = near && this.converge(left, right);
     if (reached) {
       this.left = left;
       this.right = right;
     } else if (!this.solve(left, right)) return false;
-    oldest.set(older);
+    oldest.set(secondOldest);
+    secondOldest.set(older);
     older.set(start);
     this.known = reached ? this.known + 1 : 0;
     this.stepLeft = byLeft;
