@@ -43,22 +43,30 @@ const COMPARED = 15;
 const lifts = Float64Array.from({ length: STEPS }, (_, i) => -REACH + (2 * REACH * i) / (STEPS - 1));
 
 /** Poses per second of a run over the whole grid: the best of several, once the compiler has settled. */
-const rate = (run: () => unknown): number => rates([run], REPEATS)[0]!;
+const rate = (run: () => unknown): number =>
+  (STEPS * STEPS * 1000) / Math.min(...timesOf([run], REPEATS)[0]!);
 
-/** The same of several runs that are to be compared: they take turns, so that what else the machine does meets them alike. */
-function rates(runs: (() => unknown)[], repeats = COMPARED): number[] {
+/** Poses per second of a run, and of another its share: they take turns, and the middle of what each pair of turns says counts. */
+function compared(run: () => unknown, against: () => unknown): { rate: number; share: number } {
+  const [times, others] = timesOf([run, against], COMPARED) as [number[], number[]];
+  const shares = times.map((ms, k) => others[k]! / ms).sort((a, b) => a - b);
+  return { rate: (STEPS * STEPS * 1000) / Math.min(...times), share: shares[(COMPARED - 1) / 2]! };
+}
+
+/** How long each of some runs takes, ms, turn by turn. */
+function timesOf(runs: (() => unknown)[], turns: number): number[][] {
   for (const run of runs) {
     const until = performance.now() + WARM_MS;
     while (performance.now() < until) run();
   }
-  const least = runs.map(() => Infinity);
-  for (let k = 0; k < repeats; k++)
+  const times = runs.map((): number[] => []);
+  for (let k = 0; k < turns; k++)
     for (const [i, run] of runs.entries()) {
       const start = performance.now();
       run();
-      least[i] = Math.min(least[i]!, performance.now() - start);
+      times[i]!.push(performance.now() - start);
     }
-  return least.map((ms) => (STEPS * STEPS * 1000) / ms);
+  return times;
 }
 
 function measure(name: string, rig: Rig): void {
@@ -84,7 +92,10 @@ function measure(name: string, rig: Rig): void {
 /** What the command and the map really do, against the grid with the same results: kept ones for the command. */
 function measureUse(name: string, rig: Rig, fullGrid: () => unknown): void {
   const sweep = [...lifts].flatMap((left) => [...lifts].map((right) => ({ left, right })));
-  const [command, kept] = rates([() => solveRig({ ...rig, sweep }), () => keepGrid(rig)]);
+  const command = compared(
+    () => solveRig({ ...rig, sweep }),
+    () => keepGrid(rig),
+  );
   const input = {
     ...locateInput({ ...newJob('bench', 'Bench', 'mm'), rig }, { left: 0, right: 0 }),
     bump: REACH,
@@ -96,14 +107,14 @@ function measureUse(name: string, rig: Rig, fullGrid: () => unknown): void {
   const drawMaps = () => {
     for (let k = 0; k < maps; k++) travelMap(input, 'rollCentreHeight');
   };
-  const [drawn, full] = rates([drawMaps, fullGrid]);
-  const map = (drawn! * maps * places) / STEPS ** 2;
-  const say = (what: string, n: number, against: number) =>
+  const map = compared(drawMaps, fullGrid);
+  const poses = (maps * places) / STEPS ** 2;
+  const say = (what: string, n: number, share: number) =>
     console.log(
-      `${name} ${what}: ${Math.round(n)} poses/s, ${(n / against).toFixed(2)} of the grid with the same results`,
+      `${name} ${what}: ${Math.round(n)} poses/s, ${share.toFixed(2)} of the grid with the same results`,
     );
-  say('81x81 command', command!, kept!);
-  say('25x25 map', map, full!);
+  say('81x81 command', command.rate, command.share);
+  say('25x25 map', map.rate * poses, map.share * poses);
 }
 
 /** The grid with all that the command answers of a pose, kept until the end. */
