@@ -206,6 +206,11 @@ function partsBasis(job: Job): Basis {
         [`${name}, bolt’s grade`]: BOLT_GRADES[bracket.grade].name,
         [`${name}, boxed`]: bracket.boxed,
         ...(bracket.seat && { [`${name}, tube it sits on`]: bracket.seat.od }),
+        ...(bracket.over && {
+          [`${name}, old bracket left`]: bracket.over.high,
+          [`${name}, old bracket’s width`]: bracket.over.wide,
+          [`${name}, lap`]: bracket.over.lap,
+        }),
         [`${name}, plates`]: String(bracket.planes),
         [`${name}, welded`]: `${Math.round(100 * bracket.welded)} %`,
         [`${name}, braced`]: bracket.brace !== null,

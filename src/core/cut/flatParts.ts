@@ -89,7 +89,7 @@ export function flatsOf(job: Job, link: LinkMember, end: LinkEnd): FlatPart[] {
   const web = webOf(bracket, tab);
   const folded = foldedOf(job, link, end);
   return [
-    ...(folded ? [] : [flat('plate', 'plate', planes, plate, tabDrawing(tab))]),
+    ...(folded ? [] : [flat('plate', 'plate', planes, plate, bracketPlate(job, link, end))]),
     ...(folded && !foldedFault(folded)
       ? [flat('folded', 'plates and web, folded from one', 1, plate, foldedDrawing(folded))]
       : []),
@@ -108,6 +108,15 @@ export function flatsOf(job: Job, link: LinkMember, end: LinkEnd): FlatPart[] {
         ]
       : []),
   ];
+}
+
+/** One plate of a bracket, with the line scribed on it that an old bracket under it reaches up to. */
+export function bracketPlate(job: Job, link: LinkMember, end: LinkEnd): Drawing {
+  const { over, depth, width } = bracketOf(job, link, end);
+  const drawing = tabDrawing(tabOf(job, link, end));
+  if (!over) return drawing;
+  const half = Math.min(depth, width) / 2;
+  return { ...drawing, paths: [...drawing.paths, line('SCRIBE', [-half, over.lap], [half, over.lap])] };
 }
 
 /** The plates that a bar's ends are, and the bar itself where it is one piece of plate. */
@@ -144,7 +153,7 @@ export function barPlatesOf(job: Job, link: LinkMember): FlatPart[] {
       hole,
       holes: [reach + lap],
     });
-    const lapped = line('SCRIBE', [-width / 2, lap], [width / 2, lap]);
+    const lapLine = line('SCRIBE', [-width / 2, lap], [width / 2, lap]);
     return [
       plateOf({
         id: fileStem(`${link.id} ${end} ${kind}`),
@@ -153,7 +162,7 @@ export function barPlatesOf(job: Job, link: LinkMember): FlatPart[] {
         quantity: count * (kind === 'fork' ? 2 : 1),
         thickness: plate,
         metal: 'plate',
-        drawing: titled({ ...drawing, paths: [...drawing.paths, lapped] }, `${name}, ${words}`),
+        drawing: titled({ ...drawing, paths: [...drawing.paths, lapLine] }, `${name}, ${words}`),
       }),
     ];
   });

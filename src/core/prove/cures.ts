@@ -1,9 +1,9 @@
 import { assemble } from '@/core/kinematics/mechanism';
 import { withParts, type PartsChange } from '@/core/job/edits/parts';
 import type { Job } from '@/core/job/jobSchema';
-import { bracketOf, type Bracket } from '@/core/job/made/bracketParts';
+import { bracketOf, saidOfBracket, type Bracket } from '@/core/job/made/bracketParts';
 import { barOf, isPlateBar, type Bar, type BarEndName, type LinkEnd } from '@/core/job/made/parts';
-import type { BarPart } from '@/core/job/slices/parts';
+import type { BarPart, BracketPart } from '@/core/job/slices/parts';
 import { boltSystem, sayBolt } from '@/core/materials/boltSize';
 import { BOLT_GRADES, METALS, type MetalName } from '@/core/materials/metals';
 import { PLATES, TUBES, BOLTS, FILLETS } from '@/core/materials/stockSizes';
@@ -36,13 +36,14 @@ const ofBracket =
     steps: (
       bracket: Bracket,
       tape: Tape,
+      said: BracketPart,
     ) => { text: string; part: NonNullable<PartsChange['brackets']>[string] }[],
   ): Lever =>
   (job, id) => {
     const [member, end] = id.split('/') as [string, LinkEnd];
     const link = linksOf(job.rig).find((m) => m.id === member);
     if (!link) return [];
-    return steps(bracketOf(job, link, end), job.tape).map(({ text, part }) => ({
+    return steps(bracketOf(job, link, end), job.tape, saidOfBracket(job, id)).map(({ text, part }) => ({
       text,
       change: { brackets: { [id]: part } },
     }));
@@ -120,6 +121,17 @@ const biggerFillet = ofBracket(({ leg, plate }, tape) =>
 const allRound = ofBracket(({ welded }) =>
   welded < 1 ? [{ text: 'Weld it all round, not in stitches', part: { welded: 1 } }] : [],
 );
+/** Plates that go farther down over an old bracket. */
+const lappedMore = ofBracket(({ over }, tape, said) => {
+  if (!over) return [];
+  const { high, lap } = over;
+  return beyond(lap, EIGHTH)
+    .filter((mm) => mm <= high)
+    .map((mm) => ({
+      text: fromTo('Lap over the old bracket', lap, mm, tape),
+      part: { over: { ...said.over, lap: mm } },
+    }));
+});
 const backed = ofBracket(({ backing }, tape) =>
   PLATES[systemOf(tape)]
     .filter((t) => t > backing + 0.1)
@@ -201,10 +213,10 @@ const LEVERS: Record<CheckName, Lever[]> = {
   'gross-section': [wider, thicker],
   'root-bending': [deeper, thicker],
   'root-across': [boxed, thicker],
-  weld: [allRound, biggerFillet, thicker, deeper],
+  weld: [allRound, biggerFillet, lappedMore, thicker, deeper],
   'rail-wall': [backed],
   'fatigue-shank': [biggerThread],
-  'fatigue-weld': [allRound, biggerFillet, thicker, deeper],
+  'fatigue-weld': [allRound, biggerFillet, lappedMore, thicker, deeper],
   'fatigue-toe': [deeper, thicker],
   brace: [],
 };

@@ -27,6 +27,9 @@ export function unprovedOf(job: Job, cases: CaseForces[]): Unproved[] {
   const bolted = linksOf(rig).flatMap((link) =>
     LINK_ENDS.filter((end) => bracketOf(job, link, end).bolted).map((end) => bracketId(link.id, end)),
   );
+  const over = linksOf(rig).flatMap((link) =>
+    LINK_ENDS.filter((end) => bracketOf(job, link, end).over).map((end) => bracketId(link.id, end)),
+  );
   const unrated = linksOf(rig).filter(({ id }) => isUnrated(barOf(job, id)));
   return [
     ...others.map(({ id }) => ({
@@ -50,6 +53,10 @@ export function unprovedOf(job: Job, cases: CaseForces[]): Unproved[] {
     ...bolted.map((id) => ({
       part: `Bolts of the ${memberName(id, rig.end)}`,
       why: 'it is bolted on, and the pattern of its bolts is not told',
+    })),
+    ...over.map((id) => ({
+      part: `What is left of the old bracket under the ${memberName(id, rig.end)}`,
+      why: 'its steel, its own weld and what they have been through are not known: look both over for cracks before anything is welded on',
     })),
     ...undrawn.map(({ id }) => ({
       part: `What the ${memberName(bracketId(id, 'chassis'), rig.end)} hangs on`,

@@ -22,6 +22,12 @@ export function bracketBasis(job: Job, member: string, bracket: HoldPoint): Basi
     : {};
   const link = linksOf(job.rig).find(({ id }) => id === member);
   if (!link || (bracket !== 'frame' && bracket !== 'axle')) return place;
-  const { plate, bolt, bolted } = bracketOf(job, link, bodyAt(bracket));
-  return { ...place, plate, bolt, 'bolted on': bolted };
+  const { plate, bolt, bolted, over } = bracketOf(job, link, bodyAt(bracket));
+  return {
+    ...place,
+    plate,
+    bolt,
+    'bolted on': bolted,
+    ...(over && { 'left of the old bracket': over.high, 'lap on it': over.lap }),
+  };
 }

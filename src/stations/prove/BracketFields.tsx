@@ -1,9 +1,9 @@
 'use client';
 import { Checkbox, Select } from 'antd';
+import { bracketPlate } from '@/core/cut/flatParts';
 import { boltFor } from '@/core/fabricate/boltStack';
 import { foldedDrawing } from '@/core/fabricate/plates/folded';
 import { foldedFault } from '@/core/fabricate/plates/foldedShape';
-import { tabDrawing } from '@/core/fabricate/plates/plates';
 import { sayLength } from '@/core/units/length';
 import { withParts } from '@/core/job/edits/parts';
 import {
@@ -11,10 +11,11 @@ import {
   fastenedTo,
   foldedOf,
   forkAt,
+  saidOfBracket,
   stackOf,
   type Bracket,
-  tabOf,
 } from '@/core/job/made/bracketParts';
+import { footOut, type OldBracket } from '@/core/job/made/oldBracket';
 import { type LinkEnd } from '@/core/job/made/parts';
 import type { BracketPart } from '@/core/job/slices/parts';
 import { sayBoltBy } from '@/core/materials/boltSize';
@@ -47,6 +48,11 @@ const PLATES: Length[] = [
   ['depth', 'Depth where it is fastened', 5, 500],
   ['reach', 'Eye out from there', 0, 800],
 ];
+const OVER: [key: keyof OldBracket, label: string, least: number, most: number][] = [
+  ['high', 'Left of the old one, from what it is on', 3, 500],
+  ['wide', 'It is wide, over its plates', 3, 300],
+  ['lap', 'New plates lap it by', 3, 500],
+];
 const BOLT: Length[] = [
   ['bolt', 'Bolt', 4, 50],
   ['hole', 'Hole', 4, 60],
@@ -67,7 +73,7 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
       field={`parts/${part}/${key}`}
       label={label}
       showLabel
-      mm={bracket[key]}
+      mm={key === 'reach' ? bracket.reach + footOut(bracket.over) : bracket[key]}
       least={least}
       most={most}
       onEnter={(mm, typed) => type(key, typed, { [key]: mm })}
@@ -78,6 +84,7 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
   const fork = forkAt(job, link, end);
   const bent = foldedOf(job, link, end);
   const folded = bent && !foldedFault(bent) ? bent : null;
+  const { over } = saidOfBracket(job, part);
   const way = boltWayIn(job)(link, end);
   const say = (mm: number) => sayLength(mm, job.tape);
   const rail = fastenedTo(job, link, end) === 'rail';
@@ -86,7 +93,7 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
       {folded ? (
         <FlatPicture drawing={foldedDrawing(folded)} name="Its plates and web laid flat, with their folds" />
       ) : (
-        <FlatPicture drawing={tabDrawing(tabOf(job, link, end))} name="One of its plates, as it is cut" />
+        <FlatPicture drawing={bracketPlate(job, link, end)} name="One of its plates, as it is cut" />
       )}
       <label>
         <span className="length-label">Metal</span>
@@ -98,16 +105,37 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
         />
       </label>
       {PLATES.map(length)}
-      {!rail && (
-        <Pills<'flat' | 'round'>
-          legend="It sits on"
-          options={[
-            { value: 'round', label: 'a round tube' },
-            { value: 'flat', label: 'a flat face' },
-          ]}
-          value={bracket.seat ? 'round' : 'flat'}
-          onPick={(on) => put({ seat: { on } })}
-        />
+      <Pills<'flat' | 'round' | 'over'>
+        legend="It sits on"
+        options={[
+          ...(rail ? [] : [{ value: 'round' as const, label: 'a round tube' }]),
+          { value: 'flat', label: rail ? 'the rail' : 'a flat face' },
+          { value: 'over', label: 'what is left of an old bracket' },
+        ]}
+        value={bracket.over ? 'over' : bracket.seat ? 'round' : 'flat'}
+        onPick={(on) =>
+          put(on === 'over' ? { over: {} } : { over: undefined, ...(!rail && { seat: { on } }) })
+        }
+      />
+      {bracket.over && (
+        <>
+          {OVER.map(([key, label, least, most]) => (
+            <LengthField
+              key={key}
+              field={`parts/${part}/over/${key}`}
+              label={label}
+              showLabel
+              mm={bracket.over![key]}
+              least={least}
+              most={most}
+              onEnter={(mm, typed) => type(`over/${key}`, typed, { over: { ...over, [key]: mm } })}
+            />
+          ))}
+          <p className="hint">
+            Cut it off square, grind it bare, and look it and its own weld over for cracks: neither is proved
+            here. Whether it may be built on at all is for a qualified welder to say.
+          </p>
+        </>
       )}
       {bracket.seat && (
         <LengthField

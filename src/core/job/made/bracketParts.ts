@@ -15,11 +15,12 @@ import { sizeOf } from '@/core/job/bodies/bodySizes';
 import { holesKey } from '@/core/job/made/bracketHoles';
 import { railsInTheWay } from '@/core/job/bodies/frameRails';
 import type { Job } from '@/core/job/jobSchema';
+import { footOut, oldBracketOf, type OldBracket } from './oldBracket';
 import { barEndAt, barOf, isPlateBar, keptAs, thicknessOf, type Bar, type LinkEnd } from './parts';
 import { mountId } from '@/core/job/placed';
 import type { BarEye, Brace, BracketPart } from '@/core/job/slices/parts';
 
-/** A bracket with everything that it is made of, mm; `reach` is from what it is fastened to, to the eye. */
+/** A bracket with everything that it is made of, mm; `reach` is from what it is fastened to, to the eye: from the foot of its plates, where they go over an old bracket. */
 export type Bracket = {
   metal: MetalName;
   plate: number;
@@ -28,6 +29,7 @@ export type Bracket = {
   depth: number;
   /** the tube it sits on, by its diameter; null where what it sits on is flat */
   seat: { od: number } | null;
+  over: OldBracket | null;
   reach: number;
   boxed: boolean;
   /** inside radius of its folds, where plates and web are one piece; null where they are three */
@@ -117,6 +119,7 @@ function usualBracket(job: Job, link: LinkMember, end: LinkEnd, led: Led): Brack
     edge: width / 2,
     depth: onFrame ? inch(4) : Math.min(inch(3), isAcross ? SNUG * tubeOd(job) : Infinity),
     seat: onFrame ? null : { od: tubeOd(job) },
+    over: null,
     reach: Math.max(rootOf(job, link[end], end).reach, width / 2),
     boxed: onFrame && !isForked,
     bend: null,
@@ -140,23 +143,31 @@ function usualBracket(job: Job, link: LinkMember, end: LinkEnd, led: Led): Brack
 export const bracketOf = oncePerEnd(madeBracket);
 
 function madeBracket(job: Job, link: LinkMember, end: LinkEnd): Bracket {
-  const { seat, ...said } = saidOfBracket(job, mountId(link.id, end));
+  const part = saidOfBracket(job, mountId(link.id, end));
+  const { seat, ...said } = part;
   const usual = usualBracket(job, link, end, said);
   // A rail's faces are flat, whatever was said of what it hung on before.
   const isRound = seat && fastenedTo(job, link, end) !== 'rail';
-  const bracket = {
+  const made = {
     ...usual,
     ...said,
     ...(forkAt(job, link, end) && { planes: 1 as const, boxed: false }),
-    seat: isRound ? seatOn(job, seat) : usual.seat,
   };
-  // A foot that follows a round leaves the web none to be folded to.
-  return bracket.boxed && bracket.planes === 2 && !bracket.seat ? bracket : { ...bracket, bend: null };
+  const over = oldBracketOf(part, made.middle + 2 * made.spacer);
+  const bracket = over
+    ? { ...made, over, seat: null, reach: Math.max(0, made.reach - footOut(over)) }
+    : { ...made, over, seat: isRound ? seatOn(job, seat) : usual.seat };
+  // A foot that follows a round leaves the web none to be folded to, and between plates that go over something it would be in its way.
+  const isFlat = !bracket.seat && !over;
+  return bracket.boxed && bracket.planes === 2 && isFlat ? bracket : { ...bracket, bend: null };
 }
 
-/** How high the web between a bracket's two plates is, up from its foot, mm; nothing where its lowest hole leaves it no room. */
-export const webOf = ({ plate, edge }: Pick<Bracket, 'plate' | 'edge'>, { holes }: TabShape): number => {
-  const high = Math.min(...holes) - edge;
+/** How high the web between a bracket's two plates is, up from its foot or from what it goes over, mm; nothing where its lowest hole leaves it no room. */
+export const webOf = (
+  { plate, edge, over }: Pick<Bracket, 'plate' | 'edge' | 'over'>,
+  { holes }: TabShape,
+): number => {
+  const high = Math.min(...holes) - edge - (over?.lap ?? 0);
   return high > plate ? high : 0;
 };
 
@@ -297,8 +308,9 @@ export function holesOf(job: Job, link: LinkMember, end: LinkEnd): number[] {
   return up.map((mm) => reach + mm * out[2]).sort((a, b) => a - b);
 }
 
-/** How far up from the root a hole is clear of the weld, mm: its own half, the fillet, and as much again as heat takes. */
-export const clearOfWeld = ({ hole, leg }: Pick<Bracket, 'hole' | 'leg'>): number => hole / 2 + 2 * leg;
+/** How far up from the root a hole is clear of the weld, mm: its own half, the fillet, and as much again as heat takes; past what its plates lap. */
+export const clearOfWeld = ({ hole, leg, over }: Pick<Bracket, 'hole' | 'leg' | 'over'>): number =>
+  (over?.lap ?? 0) + hole / 2 + 2 * leg;
 
 /** Each plate of a bracket as a tab on its foot; square across where its foot stands on nothing, which is a fault of the part. */
 export function tabOf(job: Job, link: LinkMember, end: LinkEnd): TabShape {

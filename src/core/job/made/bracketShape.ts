@@ -14,6 +14,7 @@ import {
 } from './bracketParts';
 import type { Job } from '@/core/job/jobSchema';
 import type { LinkEnd } from './parts';
+import { footOut } from './oldBracket';
 import { mountId } from '@/core/job/placed';
 
 /** From the middle of a bracket's root: along its plates, out toward the eye, and along its bolt, to a place in the car, mm. */
@@ -55,13 +56,13 @@ const SQUARE = Math.cos((10 * Math.PI) / 180);
 export function bracketBody(job: Job, link: LinkMember, end: LinkEnd, id: string): Obstacle {
   const on = end === 'chassis' ? 'chassis' : 'axle';
   const bracket = bracketOf(job, link, end);
-  const { width, edge, reach } = bracket;
+  const { width, edge, reach, over } = bracket;
   const axes = bracketAxes(job, link, end);
   const place = placing(job, link, end);
   const isSaid = Object.keys(saidOfBracket(job, mountId(link.id, end))).length > 0;
   if (end === 'chassis' && !isSaid)
     return { id, on, shape: 'capsule', from: link[end], to: link[end], radius: sizeOf(job, 'bracket') / 2 };
-  const root = fastenedTo(job, link, end) === 'undrawn' ? reach - edge : 0;
+  const root = fastenedTo(job, link, end) === 'undrawn' ? reach - edge : -footOut(over);
   const isSquare = Object.values(axes).every((axis) => Math.max(...axis.map(Math.abs)) > SQUARE);
   if (!isSquare) {
     const radius = Math.max(width / 2, halfAcross(bracket));

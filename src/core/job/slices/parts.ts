@@ -63,7 +63,9 @@ const bracketPartSchema = z.strictObject({
   depth: z.optional(size),
   /** the face it sits on: flat, or round, as of a tube; its diameter, where that is not the axle's */
   seat: z.optional(z.strictObject({ on: z.enum(['flat', 'round']), od: z.optional(size) })),
-  /** from what it is fastened to, to the eye */
+  /** what is left of an old bracket that its plates go over: how far it stands out, how wide it is over its plates, how far it is lapped */
+  over: z.optional(z.strictObject({ high: z.optional(size), wide: z.optional(size), lap: z.optional(size) })),
+  /** from what it is fastened to, or what an old bracket is that it goes over, to the eye */
   reach: z.optional(notNegative),
   /** a web or gusset boxes the two plates */
   boxed: z.optional(z.boolean()),

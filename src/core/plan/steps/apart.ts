@@ -1,6 +1,9 @@
+import { bracketOf } from '@/core/job/made/bracketParts';
+import { bodyAt } from '@/core/job/made/parts';
+import { BRACKETS } from '@/core/job/slices/fields';
 import type { AxleEnd } from '@/core/rig/schema';
 import { CAUTIONS } from './cautions';
-import { axleMass, type Site } from '../site';
+import { axleMass, bracketName, type Site } from '../site';
 import { after, shaftZone, type Task } from '../task';
 
 const APART = { track: 'apart', basis: {} } as const;
@@ -197,7 +200,7 @@ const wholeOut = (site: Site): Task[] => [
     id: 'apart/brackets',
     zone: 'ahead',
     title: 'Old brackets off, metal looked at',
-    how: 'Cut beside the weld, not into the rail; the rest ground flush. Screwdriver along both rails, light along every seam; what you find goes into Record, Inspect.',
+    how: `Cut beside the weld, not into the rail; the rest ground flush.${leftOn(site)} Screwdriver along both rails, light along every seam; what you find goes into Record, Inspect.`,
     after: [
       after('apart/bars', 'what is still bolted cannot be cut off'),
       after('fit/battery', 'what is cut or ground may set fire, or kill a module'),
@@ -207,3 +210,14 @@ const wholeOut = (site: Site): Task[] => [
     caution: CAUTIONS.grind,
   },
 ];
+
+/** Which old brackets stay, as new ones go over them, and how much of each. */
+function leftOn(site: Site): string {
+  const left = site.links.flatMap((link) =>
+    BRACKETS.flatMap((bracket) => {
+      const { over } = bracketOf(site.job, link, bodyAt(bracket));
+      return over ? [`${site.say(over.high)} where the ${bracketName(site, link.id, bracket)} goes`] : [];
+    }),
+  );
+  return left.length ? ` New brackets go over some: leave ${left.join(', ')}.` : '';
+}

@@ -105,7 +105,10 @@ const firstEnd = ({ across }: Site, link: LinkMember): Bracket => (link === acro
 function clamped(site: Site, link: LinkMember, bracket: Bracket): Task {
   const first = firstEnd(site, link);
   const isFirst = bracket === first;
-  const { backing } = bracketOf(site.job, link, bodyAt(bracket));
+  const { backing, over } = bracketOf(site.job, link, bodyAt(bracket));
+  const old = over
+    ? `The old bracket cut square, ${site.say(over.high)} from what it is on, and looked over for cracks, its weld too; the new plates lap it by ${site.say(over.lap)}. `
+    : '';
   const way = isBolted(site, link, bracket)
     ? 'Level and plumb; mark its holes through it.'
     : 'Level and plumb; scribe round it, take it down, grind to bright metal past the line; weld-through primer where it will be closed in; clamp it again.';
@@ -118,7 +121,7 @@ function clamped(site: Site, link: LinkMember, bracket: Bracket): Task {
     id: bracketStep(link.id, bracket, 'clamp'),
     zone: zoneOf(link[bodyAt(bracket)]),
     title: `Clamp the ${bracketName(site, link.id, bracket)} where it is drawn`,
-    how: `${way}${backing > 0 ? ' Backing plate on the other face with it.' : ''}${last}`,
+    how: `${old}${way}${backing > 0 ? ' Backing plate on the other face with it.' : ''}${last}`,
     after: [
       after('fit/height', 'a bracket set with the axle elsewhere is wrong at ride height'),
       after('fit/parts', 'the bracket itself says what fits'),

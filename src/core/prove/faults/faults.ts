@@ -13,6 +13,7 @@ import { barOf, LINK_ENDS, type LinkEnd } from '@/core/job/made/parts';
 import { mountId } from '@/core/job/placed';
 import { partInput, partName, spokenPart, type InputId } from '@/core/provenance/inputs';
 import { endFaults, isEndFault } from './endFaults';
+import { isOverFault, overFaults } from './overOld';
 import { foldedFault } from '@/core/fabricate/plates/foldedShape';
 import { isFootClear } from '@/core/fabricate/plates/plates';
 import { linksOf } from '@/core/rig/members/members';
@@ -116,7 +117,9 @@ export function partFaults(job: Job): Verdict[] {
                     ROW_IN_WELD,
                     part,
                     'a hole of it stands in the weld',
-                    `Its middle is ${nearest! > 0 ? `${say(nearest!)} from` : 'past'} where the plates are fastened. Drill it only where the plates lap the rail and are welded round it, or leave it out: the drawing does.`,
+                    bracket.over
+                      ? `Its middle is ${say(nearest!)} up plates that lap the old bracket by ${say(bracket.over.lap)}. Leave it out: the drawing does.`
+                      : `Its middle is ${nearest! > 0 ? `${say(nearest!)} from` : 'past'} where the plates are fastened. Drill it only where the plates lap the rail and are welded round it, or leave it out: the drawing does.`,
                   ),
                   state: 'look' as const,
                 },
@@ -127,6 +130,10 @@ export function partFaults(job: Job): Verdict[] {
             is(bracket) ? [verdict(id, part, title, reason(bracket, say))] : [],
           ),
           ...row,
+          ...overFaults(bracket, say).map(({ id, title, reason, state }) => ({
+            ...verdict(id, part, title, reason),
+            state,
+          })),
           ...foldFaults(job, link, end, (title, reason) => verdict(NOT_FOLDED, part, title, reason)),
           ...seatFaults(job, link, end, (id, title, reason) => verdict(id, part, title, reason)),
         ];
@@ -194,6 +201,7 @@ function seatFaults(
 export const isFault = ({ id }: Pick<Verdict, 'id'>): boolean =>
   [THICK_WALL, NOT_FOLDED, ROW_IN_WELD, OFF_ITS_TUBE, FOOT_IN_FLANK].includes(id) ||
   id in FAULTS ||
+  isOverFault(id) ||
   isEndFault(id);
 
 /** What a fault hangs on: nothing where both of its sizes were said, else that the part is as is usual. */

@@ -9,6 +9,7 @@ import {
   stackOf,
   type Bracket,
 } from '@/core/job/made/bracketParts';
+import { footOut, type OldBracket } from '@/core/job/made/oldBracket';
 import { metalOf, type LinkEnd } from '@/core/job/made/parts';
 import { sizeOf } from '@/core/job/bodies/bodySizes';
 import { BOLT_GRADES, ELECTRODES } from '@/core/materials/metals';
@@ -133,16 +134,18 @@ function rootTrials(
 ): Trial[] {
   const metal = metalOf(job, bracket.metal);
   const section = rootSection(plates(bracket));
+  // Plates that go over something bend from where that ends.
+  const arm = Math.max(0, reach - (bracket.over?.lap ?? 0));
   const sizes: Inputs = {
     metal: metal.name,
     t: bracket.plate,
     depth: bracket.depth,
-    reach,
+    reach: arm,
     A: section.A,
     S_y: metal.welded,
   };
-  const loads = (force: number) => rootLoads(bracedForce(job, bracket, axes, onEye(force)), axes, reach);
-  const lines = weldLines(bracket, axes);
+  const loads = (force: number) => rootLoads(bracedForce(job, bracket, axes, onEye(force)), axes, arm);
+  const lines = bracket.over ? lapLines(bracket, bracket.over, axes) : weldLines(bracket, axes);
   const throat = throatOf(bracket.leg);
   const wire = ELECTRODES[bracket.electrode];
   const bending: Trial = {
@@ -188,7 +191,7 @@ function rootTrials(
   };
   return [
     bending,
-    ...(loads(1).across > 1e-3 * reach ? [aside] : []),
+    ...(loads(1).across > 1e-3 * arm ? [aside] : []),
     // What is bolted on has no weld; its bolts are said not to be reckoned.
     ...(bracket.bolted ? [] : weldsInTime(job, weld, bending)),
   ];
@@ -224,6 +227,22 @@ function weldLines(
   ]);
 }
 
+/** Fillets along the foot and both edges of each plate, on the face that laps what it goes over, mm, about the middle of its foot. */
+function lapLines(
+  { plate, depth, planes }: Bracket,
+  { wide, lap }: OldBracket,
+  { bolt, along, out }: BracketAxes,
+): WeldLine[] {
+  const at = (across: number, down: number, up: number): Point =>
+    bolt.map((v, k) => v * across + along[k]! * down + out[k]! * up) as Point;
+  const h = depth / 2;
+  return (planes === 2 ? [-wide / 2, wide / 2] : [plate / 2]).flatMap((b): WeldLine[] => [
+    [at(b, -h, 0), at(b, h, 0)],
+    [at(b, -h, 0), at(b, -h, lap)],
+    [at(b, h, 0), at(b, h, lap)],
+  ]);
+}
+
 /** What is left of the force on an eye for the bracket's root, N, where a brace takes its share of what goes across the car. */
 function bracedForce(job: Job, bracket: Bracket, axes: BracketAxes, force: Point): Point {
   const taken = takenByBrace(job, bracket, axes, force);
@@ -233,8 +252,8 @@ function bracedForce(job: Job, bracket: Bracket, axes: BracketAxes, force: Point
 /** What a brace takes, N, along the car's y, as if it met the bracket at the eye: its moment at the root is what it spares it. */
 function takenByBrace(job: Job, bracket: Bracket, { along }: BracketAxes, force: Point): number {
   const { brace, reach } = bracket;
-  if (!brace || reach <= 0) return 0;
-  const at = Math.min(brace.at, reach);
+  const at = braceUp(bracket);
+  if (!brace || at <= 0) return 0;
   const { E } = metalOf(job, bracket.metal);
   const EI = E * rootSection(plates(bracket)).inPlane * (bracket.depth / 2);
   const { A } = sectionValues({ shape: 'tube', od: brace.od, wall: brace.wall });
@@ -242,6 +261,10 @@ function takenByBrace(job: Job, bracket: Bracket, { along }: BracketAxes, force:
   const prop = braceShare(across, reach, at, EI, (metalOf(job, 'dom').E * A) / brace.length);
   return (prop * at) / reach;
 }
+
+/** How far up its plates a brace meets a bracket, mm; none of one that holds what they go over. */
+const braceUp = ({ brace, over, reach }: Bracket): number =>
+  brace ? Math.min(brace.at - footOut(over), reach) : 0;
 
 function wallTrials(job: Job, bracket: Bracket, axes: BracketAxes, onEye: (force: number) => Point): Trial[] {
   const { brace, reach, depth, backing } = bracket;
@@ -272,7 +295,10 @@ function wallTrials(job: Job, bracket: Bracket, axes: BracketAxes, onEye: (force
       S_y: metal.yield,
     }),
   };
-  if (!brace) return [wallTrial];
+  // What an old bracket stands on its rail with is not known.
+  const wallOf = bracket.over ? [] : [wallTrial];
+  const up = braceUp(bracket);
+  if (!brace || up <= 0) return wallOf;
   const section = { shape: 'tube', od: brace.od, wall: brace.wall } as const;
   const tube = metalOf(job, 'dom');
   const column = columnOf(section, brace.length, tube);
@@ -283,10 +309,10 @@ function wallTrials(job: Job, bracket: Bracket, axes: BracketAxes, onEye: (force
     formula: 'what props the bracket, against the brace as a column',
     source: `a cantilever with a spring prop, Roark’s; ${column.by}, from memory; ${sayStrength(tube)}`,
     asks: (force) => ({
-      demand: (Math.abs(takenByBrace(job, bracket, axes, onEye(force))) * reach) / Math.min(brace.at, reach),
+      demand: (Math.abs(takenByBrace(job, bracket, axes, onEye(force))) * reach) / up,
       capacity: column.load,
     }),
     inputs: () => ({ ...section, L: brace.length, λ: column.slenderness, S_y: tube.yield }),
   };
-  return [wallTrial, strut];
+  return [...wallOf, strut];
 }
