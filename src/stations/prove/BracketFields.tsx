@@ -49,8 +49,8 @@ const PLATES: Length[] = [
   ['reach', 'Eye out from there', 0, 800],
 ];
 const OVER: [key: keyof OldBracket, label: string, least: number, most: number][] = [
-  ['high', 'Left of the old one, from what it is on', 3, 500],
-  ['wide', 'It is wide, over its plates', 3, 300],
+  ['high', 'Old one left, standing out', 3, 500],
+  ['wide', 'Old one, width outside', 3, 300],
   ['lap', 'New plates lap it by', 3, 500],
 ];
 const BOLT: Length[] = [

@@ -1,5 +1,6 @@
 'use client';
 import { Checkbox, Select } from 'antd';
+import { useState } from 'react';
 import { isParted, withParted } from '@/core/job/edits/parts';
 import { mirrorOf } from '@/core/job/made/parts';
 import type { Job } from '@/core/job/jobSchema';
@@ -16,13 +17,15 @@ import { BracketFields } from './BracketFields';
 import { Checks } from './Checks';
 import { Metals } from './Metals';
 
-/** One part at a time: what it is made of, and every check of it. */
+/** One part at a time, the weakest first: what it is made of, and every check of it. */
 export function PartPanel({ checks }: { checks: Check[] }) {
   const job = useJob();
   const picked = usePreferences((s) => s.prove);
   const parts = partsOf(job, checks);
-  const wanted = picked && spokenPart(job, picked);
-  const part = parts.find((p) => spokenPart(job, p) === wanted) ?? parts[0]!;
+  // What stands here while it is worked on stays, even when another part has become the weakest.
+  const [first] = useState(parts[0]!);
+  const shown = (of: string | null) => of && parts.find((p) => spokenPart(job, p) === spokenPart(job, of));
+  const part = shown(picked) ?? shown(first) ?? parts[0]!;
   const own = checks.filter((check) => check.part === part);
   const [member = '', end] = part.split('/');
   const link = linksOf(job.rig).find(({ id }) => id === member);

@@ -31,7 +31,7 @@ export function ProveCard() {
           </p>
         )}
         <Verdicts tried="prove" verdicts={verdicts} />
-        {known && known.checks.length > 0 && <PartPanel checks={known.checks} />}
+        {known && known.checks.length > 0 && <PartPanel key={job.id} checks={known.checks} />}
         {known && known.checks.length > 0 && <Strengths />}
         {known && (
           <section className="section unproved">
