@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { END_KINDS, withEndKind } from '@/core/job/edits/ends';
-import { BAR_ENDS, LINK_ENDS } from '@/core/job/made/parts';
+import { withEndKind } from '@/core/job/edits/ends';
+import { BAR_ENDS, END_KINDS, LINK_ENDS } from '@/core/job/made/parts';
 import { BUILT_AXES, withBuilt } from '@/core/built/builtEyes';
 import { settingsOf, withOuting, withoutOuting } from '@/core/drive/setUps';
 import { withDone, withOwnStep, withWays } from '@/core/plan/edits';

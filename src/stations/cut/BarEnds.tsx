@@ -2,16 +2,27 @@
 import { Select } from 'antd';
 import type { BarCut } from '@/core/cut/barCut';
 import { holeSaw, saddleDepth } from '@/core/fabricate/saddle';
-import { endKindOf, END_KINDS, withBarrel, withEndKind, withEye, type EndKind } from '@/core/job/edits/ends';
+import { withBarrel, withEndKind, withEye } from '@/core/job/edits/ends';
 import { withParts } from '@/core/job/edits/parts';
-import { BAR_ENDS, heightOf, isPlateBar, type BarEndName } from '@/core/job/made/parts';
+import {
+  BAR_ENDS,
+  bodyAt,
+  endKindOf,
+  END_KINDS,
+  heightOf,
+  isPlateBar,
+  type BarEndName,
+  type EndKind,
+} from '@/core/job/made/parts';
 import type { BarEye } from '@/core/job/slices/parts';
+import { jointsOf } from '@/core/materials/joints';
 import { sayLength } from '@/core/units/length';
 import { edit, enter, useJobPart } from '@/store/jobStore';
 import { LengthField } from '@/ui/fields/LengthField';
 
 const KINDS: Record<EndKind, string> = {
   threaded: 'threaded, for a rod end or joint',
+  clevis: 'threaded, for a fork on a pin',
   barrel: 'welded to a barrel with a bushing',
   eye: 'plain eye of one plate, on a pin',
   fork: 'fork of two plates, on a pin',
@@ -48,6 +59,8 @@ export function BarEnds({ part, sawn }: { part: string; sawn: BarCut }) {
 function OneEnd({ part, end, sawn }: { part: string; end: BarEndName; sawn: BarCut }) {
   const { bar, ends } = sawn;
   const eye = bar.eyes[end];
+  const joint = useJobPart((j) => jointsOf(j.joints, part)[bodyAt(end)]);
+  const kind = endKindOf(bar, end, joint);
   const name = `${end} end`;
   return (
     <div data-end={end}>
@@ -55,8 +68,8 @@ function OneEnd({ part, end, sawn }: { part: string; end: BarEndName; sawn: BarC
         <span className="length-label">{name[0]!.toUpperCase() + name.slice(1)}</span>
         <Select<EndKind>
           aria-label={`What its ${name} is`}
-          value={endKindOf(bar, end)}
-          onChange={(kind) => edit((j) => withEndKind(j, part, end, kind))}
+          value={kind}
+          onChange={(next) => edit((j) => withEndKind(j, part, end, next))}
           options={END_KINDS.map((value) => ({ value, label: KINDS[value] }))}
         />
       </label>
@@ -84,7 +97,7 @@ function OneEnd({ part, end, sawn }: { part: string; end: BarEndName; sawn: BarC
       {ends[end].kind === 'eye' && (
         <p className="hint">Cut in one piece with the bar, round its hole by half of the bar’s height.</p>
       )}
-      {eye && (
+      {(eye || kind === 'clevis') && (
         <p className="hint">
           It turns about its pin alone: where the axle leans, a bar with both ends so twists, or its holes
           wear.

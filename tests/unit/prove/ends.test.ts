@@ -7,16 +7,26 @@ import { areaOf } from '@/core/fabricate/drawing';
 import { plateBarDrawing } from '@/core/fabricate/plates/plateBar';
 import { extentsOf } from '@/core/fabricate/vectorFiles';
 import { distance, type Point } from '@/core/geometry/vector';
-import { END_KINDS, endKindOf, withEndKind, withEye } from '@/core/job/edits/ends';
+import { withEndKind, withEye } from '@/core/job/edits/ends';
 import { withJoints } from '@/core/job/edits/mounts';
 import { withParts } from '@/core/job/edits/parts';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
 import { bracketOf, forkAt, stackOf } from '@/core/job/made/bracketParts';
-import { BAR_ENDS, barOf, bodyAt, isPlateBar, madeUp, threadedEnds } from '@/core/job/made/parts';
+import {
+  BAR_ENDS,
+  barOf,
+  bodyAt,
+  END_KINDS,
+  endKindOf,
+  isPlateBar,
+  madeUp,
+  threadedEnds,
+} from '@/core/job/made/parts';
 import { plateBarOf } from '@/core/job/made/plateBar';
 import { JOINT_NAMES, jointsOf } from '@/core/materials/joints';
 import { METALS } from '@/core/materials/metals';
+import { THREAD_NAMES, THREADS } from '@/core/materials/threads';
 import { curesIn } from '@/core/prove/cures';
 import { partFaults } from '@/core/prove/faults/faults';
 import { isShort, proveJob } from '@/core/prove/prove';
@@ -64,10 +74,10 @@ describe('what an end of a bar is', () => {
             if (!linksOf(job.rig).some((one) => one.id === id)) continue;
             const bar = barOf(job, id);
             for (const [at, as] of new Map(picks)) {
-              expect(endKindOf(bar, at)).toBe(as);
-              const onPin = as === 'eye' || as === 'fork';
-              expect(jointsOf(job.joints, id)[bodyAt(at)] === 'clevis').toBe(onPin);
-              expect(threadedEnds(bar).includes(at)).toBe(as === 'threaded');
+              const joint = jointsOf(job.joints, id)[bodyAt(at)];
+              expect(endKindOf(bar, at, joint)).toBe(as);
+              expect(joint === 'clevis').toBe(['eye', 'fork', 'clevis'].includes(as));
+              expect(threadedEnds(bar).includes(at)).toBe(as === 'threaded' || as === 'clevis');
             }
           }
           expect(readJob(writeJob(job)).parts).toEqual(job.parts);
@@ -192,7 +202,7 @@ describe('an end on a pin', () => {
     for (const { parts } of cures) {
       const cured = withParts(thin, parts!);
       expect(isShort(checksOf(cured, 'panhard')['eye-axle']!)).toBe(false);
-      expect(endKindOf(barOf(cured, 'panhard'), 'axle')).toBe('eye');
+      expect(barOf(cured, 'panhard').eyes.axle?.kind).toBe('eye');
     }
   });
 
@@ -300,5 +310,47 @@ test('a joint picked, or an end made otherwise, in any order: the job is read ba
       },
     ),
     { numRuns: 60, endOnFailure: true },
+  );
+});
+
+test('a fork on a thread goes over one plate of its bracket, on a pin as thick as its thread, and is filled by plate and spacers', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...demoJobs()),
+      fc.nat(20),
+      fc.constantFrom(...BAR_ENDS),
+      fc.constantFrom(...THREAD_NAMES),
+      num(4, 12),
+      (car, pick, end, thread, plate) => {
+        const links = linksOf(car.rig);
+        fc.pre(links.length > 0);
+        const link = links[pick % links.length]!;
+        const at = bodyAt(end);
+        const mount = `${link.id}/${at}`;
+        const bare = { ...car, parts: { ...car.parts, brackets: {} } };
+        const threaded = withParts(bare, {
+          bars: { [link.id]: { thread } },
+          brackets: { [mount]: { plate } },
+        });
+        const forked = withEndKind(threaded, link.id, end, 'clevis');
+        const bracket = bracketOf(forked, link, at);
+        const { diameter } = THREADS[thread];
+        expect([bracket.planes, bracket.boxed, bracket.bolt]).toEqual([1, false, diameter]);
+        const stack = stackOf(forked, link, at);
+        expect(stack).toEqual({
+          bolt: diameter,
+          plate: diameter / 2,
+          planes: 2,
+          middle: plate,
+          spacer: Math.max(0, (diameter + 25.4 / 16 - plate) / 2),
+        });
+        // Its bolt is in double shear, whatever its one plate is.
+        const shear = (job: Job) =>
+          proveJob(job).checks.find(({ part, check }) => part === mount && check === 'bolt-shear');
+        expect(shear(forked)?.inputs.planes ?? 2).toBe(2);
+        expect(bracketOf(withEndKind(forked, link.id, end, 'threaded'), link, at).planes).toBe(2);
+      },
+    ),
+    { numRuns: 60 },
   );
 });

@@ -1,19 +1,20 @@
 import type { Job } from '@/core/job/jobSchema';
 import { bracketOf } from '@/core/job/made/bracketParts';
-import { barOf, heightOf, bodyAt, thicknessOf, type Bar, type BarEndName } from '@/core/job/made/parts';
+import {
+  barOf,
+  bodyAt,
+  heightOf,
+  thicknessOf,
+  type Bar,
+  type BarEndName,
+  type EndKind,
+} from '@/core/job/made/parts';
 import type { BarEye, BarPart } from '@/core/job/slices/parts';
 import { jointsOf } from '@/core/materials/joints';
 import { linksOf } from '@/core/rig/members/members';
 import { MM_PER_INCH } from '@/core/units/tape';
 import { withJoints } from './mounts';
 import { isParted, withParts } from './parts';
-
-/** What an end of a bar is: a joint on a threaded shank, a barrel with a bushing, or plate on a pin, one or two. */
-export const END_KINDS = ['threaded', 'barrel', 'eye', 'fork'] as const;
-export type EndKind = (typeof END_KINDS)[number];
-
-export const endKindOf = ({ barrels, eyes }: Pick<Bar, 'barrels' | 'eyes'>, end: BarEndName): EndKind =>
-  eyes[end]?.kind ?? (barrels[end] ? 'barrel' : 'threaded');
 
 /** A barrel for a bushing, outside; the plate of an eye or a fork, and how much farther than its bracket it stands out (common practice, no published source). */
 const USUAL = {
@@ -52,7 +53,7 @@ export function withEndKind(job: Job, member: string, end: BarEndName, kind: End
   };
   const of = bodyAt(end);
   const pinned = jointsOf(job.joints, member)[of] === 'clevis';
-  const onPin = kind === 'eye' || kind === 'fork';
+  const onPin = kind === 'eye' || kind === 'fork' || kind === 'clevis';
   const next = withParts(job, { bars: { [member]: part } });
   if (onPin === pinned) return next;
   return withJoints(next, member, { [of]: onPin ? 'clevis' : 'rod-end' }, !isParted(job, member));

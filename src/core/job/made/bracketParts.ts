@@ -16,9 +16,9 @@ import { holesKey } from '@/core/job/made/bracketHoles';
 import { railsInTheWay } from '@/core/job/bodies/frameRails';
 import type { Job } from '@/core/job/jobSchema';
 import { footOut, oldBracketOf, type OldBracket } from './oldBracket';
-import { barEndAt, barOf, isPlateBar, keptAs, thicknessOf, type Bar, type LinkEnd } from './parts';
+import { barEndAt, barOf, endKindOf, isPlateBar, keptAs, thicknessOf, type Bar, type LinkEnd } from './parts';
 import { mountId } from '@/core/job/placed';
-import type { BarEye, Brace, BracketPart } from '@/core/job/slices/parts';
+import type { Brace, BracketPart } from '@/core/job/slices/parts';
 
 /** A bracket with everything that it is made of, mm; `reach` is from what it is fastened to, to the eye: from the foot of its plates, where they go over an old bracket. */
 export type Bracket = {
@@ -82,12 +82,11 @@ function usualStack(
   { eyes, section }: Bar,
   end: LinkEnd,
   joint: JointName,
-  { shank, plate }: { shank: number; plate: number },
+  { shank, plate, fork }: { shank: number; plate: number; fork: Fork | null },
 ): { middle: number; spacer: number } {
   const eye = eyes[barEndAt(end)];
-  if (eye?.kind === 'eye')
-    return { middle: isPlateBar({ eyes, section }) ? thicknessOf(section) : eye.plate, spacer: 0 };
-  if (eye) return { middle: plate, spacer: Math.max(0, (thicknessOf(section) - plate) / 2) };
+  if (fork) return { middle: plate, spacer: Math.max(0, (fork.gap - plate) / 2) };
+  if (eye) return { middle: isPlateBar({ eyes, section }) ? thicknessOf(section) : eye.plate, spacer: 0 };
   if (joint === 'rod-end') return { middle: BALL.width * shank, spacer: 0 };
   if (joint === 'rod-end-spaced') return { middle: BALL.width * shank, spacer: BALL.spacer * shank };
   return { middle: SLEEVE, spacer: 0 };
@@ -104,10 +103,11 @@ type Led = Pick<BracketPart, 'bolt' | 'width' | 'plate'>;
 function usualBracket(job: Job, link: LinkMember, end: LinkEnd, led: Led): Bracket {
   const bar = barOf(job, link.id);
   const shank = THREADS[bar.thread].diameter;
-  const isForked = bar.eyes[barEndAt(end)]?.kind === 'fork';
+  const fork = forkAt(job, link, end);
   const onFrame = end === 'chassis';
   const {
-    bolt = usualBolt(shank),
+    // A fork on a thread takes a pin as thick as that.
+    bolt = fork && !bar.eyes[barEndAt(end)] ? shank : usualBolt(shank),
     width = sizeOf(job, 'bracket'),
     plate = onFrame ? inch(1 / 4) : inch(3 / 16),
   } = led;
@@ -121,14 +121,14 @@ function usualBracket(job: Job, link: LinkMember, end: LinkEnd, led: Led): Brack
     seat: onFrame ? null : { od: tubeOd(job) },
     over: null,
     reach: Math.max(rootOf(job, link[end], end).reach, width / 2),
-    boxed: onFrame && !isForked,
+    boxed: onFrame && !fork,
     bend: null,
-    planes: isForked ? 1 : 2,
+    planes: fork ? 1 : 2,
     hole: bolt + LOOSE,
     bolt,
     grade: 'grade-8',
     threaded: false,
-    ...usualStack(bar, end, jointsOf(job.joints, link.id)[end], { shank, plate }),
+    ...usualStack(bar, end, jointsOf(job.joints, link.id)[end], { shank, plate, fork }),
     leg: plate,
     electrode: 'e70',
     welded: 1,
@@ -181,10 +181,29 @@ export function foldedOf(job: Job, link: LinkMember, end: LinkEnd): Folded | nul
   return { tab, apart: middle + 2 * spacer, thickness, bend, web };
 }
 
-/** The fork that a bar ends in over the one plate of a bracket; null of any other end. */
-export function forkAt(job: Pick<Job, 'parts' | 'cut'>, { id }: LinkMember, end: LinkEnd): BarEye | null {
-  const eye = barOf(job, id).eyes[barEndAt(end)];
-  return eye?.kind === 'fork' ? eye : null;
+/** A fork over the one plate of a bracket, mm: how thick each of its own plates is, and how far apart they are. */
+export type Fork = { plate: number; gap: number };
+
+/** Of a fork on a thread, by the thread's diameter: its plates; and how much wider it opens than that (SAE J493, yoke ends, from memory), mm. */
+const YOKE = { plate: 0.5, wider: inch(1 / 16) };
+
+/** The fork that a bar ends in, made of plate or wound on a thread; null of any other end. */
+export function forkAt(
+  job: Pick<Job, 'parts' | 'cut' | 'joints'>,
+  { id }: LinkMember,
+  end: LinkEnd,
+): Fork | null {
+  const bar = barOf(job, id);
+  switch (endKindOf(bar, barEndAt(end), jointsOf(job.joints, id)[end])) {
+    case 'fork':
+      return { plate: bar.eyes[barEndAt(end)]!.plate, gap: thicknessOf(bar.section) };
+    case 'clevis': {
+      const { diameter } = THREADS[bar.thread];
+      return { plate: YOKE.plate * diameter, gap: diameter + YOKE.wider };
+    }
+    default:
+      return null;
+  }
 }
 
 /** What the bolt of a bracket goes through: its plates with what is between them, or a fork's with the bracket's one plate between. */

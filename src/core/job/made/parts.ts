@@ -1,6 +1,7 @@
 import { bendsAlong, type BendSheet } from '@/core/geometry/bends';
 import { distance } from '@/core/geometry/vector';
 import { makeBar, type BarEnd, type BarResult, type BarSpec } from '@/core/fabricate/adjustableBar';
+import type { JointName } from '@/core/materials/joints';
 import { METALS, THREADED, type Metal, type MetalName } from '@/core/materials/metals';
 import { type ThreadName } from '@/core/materials/threads';
 import type { LinkMember } from '@/core/rig/members/link';
@@ -110,6 +111,16 @@ export function barOf(job: Pick<Job, 'parts' | 'cut'>, member: string): Bar {
     eyes: { frame: said.eyes?.frame ?? null, axle: said.eyes?.axle ?? null },
   };
 }
+
+/** What an end of a bar is: a joint or a fork on a threaded shank, a barrel with a bushing, or plate on a pin, one or two. */
+export const END_KINDS = ['threaded', 'clevis', 'barrel', 'eye', 'fork'] as const;
+export type EndKind = (typeof END_KINDS)[number];
+
+export const endKindOf = (
+  { barrels, eyes }: Pick<Bar, 'barrels' | 'eyes'>,
+  end: BarEndName,
+  joint: JointName,
+): EndKind => eyes[end]?.kind ?? (barrels[end] ? 'barrel' : joint === 'clevis' ? 'clevis' : 'threaded');
 
 /** The ends of a bar that have thread: all that are neither welded to a barrel nor of plate. */
 export const threadedEnds = ({ barrels, eyes }: Pick<Bar, 'barrels' | 'eyes'>): BarEndName[] =>
