@@ -1,8 +1,9 @@
 import Papa from 'papaparse';
 import type { Job } from '@/core/job/jobSchema';
-import { BAR_ENDS, threadedEnds, type BarEndName } from '@/core/job/made/parts';
+import { BAR_ENDS, bodyAt, threadedEnds, type BarEndName } from '@/core/job/made/parts';
 import { strapOf } from '@/core/job/made/strap';
 import { sayBolt, sayBoltBy } from '@/core/materials/boltSize';
+import { JOINTS, jointsOf, ON_THREAD } from '@/core/materials/joints';
 import { METALS } from '@/core/materials/metals';
 import { capital, memberName } from '@/core/rig/names';
 import type { BarSection } from '@/core/strength/bar';
@@ -88,25 +89,33 @@ export type Bought = { what: string; quantity: number | string; note: string };
 
 /** Tube by the length, ends by their thread and hand, plate by its thickness. */
 export function shoppingList(job: Job, { bars, flats, stock, bolts, uBolts }: JobCut): Bought[] {
-  const threaded = bars.flatMap(({ bar }) =>
-    threadedEnds(bar).map((end) => ({ thread: bar.thread, left: job.cut.leftHandEnd === end })),
+  const jointAt = (id: string, end: BarEndName) => jointsOf(job.joints, id)[bodyAt(end)];
+  const threaded = bars.flatMap(({ id, bar }) =>
+    threadedEnds(bar).map((end) => ({
+      joint: ON_THREAD[jointAt(id, end)],
+      thread: `${bar.thread} ${job.cut.leftHandEnd === end ? 'left-hand' : 'right-hand'}`,
+    })),
   );
-  const ends = counted(threaded.map(({ thread, left }) => `${thread} ${left ? 'left-hand' : 'right-hand'}`));
+  const joints = counted(threaded.map(({ joint, thread }) => `${joint}, ${thread}`));
+  const threads = counted(threaded.map(({ thread }) => thread));
   const barrels = counted(
-    bars.flatMap(({ bar }) =>
-      BAR_ENDS.flatMap((end) =>
-        bar.barrels[end] ? [`${sayLength(bar.barrels[end].od, job.tape)} outside`] : [],
-      ),
+    bars.flatMap(({ id, bar }) =>
+      BAR_ENDS.flatMap((end) => {
+        const { name, soft } = JOINTS[jointAt(id, end)];
+        return bar.barrels[end]
+          ? [`${sayLength(bar.barrels[end].od, job.tape)} outside${soft ? `, ${name.toLowerCase()}` : ''}`]
+          : [];
+      }),
     ),
   );
   return [
     ...stock.map((of) => tubeLine(job, of)),
-    ...ends.flatMap(([thread, quantity]) => [
-      {
-        what: `Rod end, ${thread}`,
-        quantity,
-        note: thread.endsWith('left-hand') ? 'usually carries a groove' : '',
-      },
+    ...joints.map(([what, quantity]) => ({
+      what,
+      quantity,
+      note: what.endsWith('left-hand') ? 'usually carries a groove' : '',
+    })),
+    ...threads.flatMap(([thread, quantity]) => [
       { what: `Bung, ${thread}`, quantity, note: '' },
       { what: `Jam nut, ${thread}`, quantity, note: '' },
     ]),

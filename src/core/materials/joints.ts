@@ -71,6 +71,16 @@ export const JOINTS = {
 } as const satisfies Record<string, Joint>;
 
 export type JointName = keyof typeof JOINTS;
+
+/** What each is asked for over the counter, to be wound on a thread. */
+export const ON_THREAD: Record<JointName, string> = {
+  'rod-end': 'Rod end',
+  'rod-end-spaced': 'Rod end with misalignment spacers',
+  cushioned: 'Cushioned ball joint',
+  poly: 'Polyurethane bushed end',
+  rubber: 'Rubber bushed end',
+  clevis: 'Fork with its pin',
+};
 export const JOINT_NAMES = Object.keys(JOINTS) as [JointName, ...JointName[]];
 
 /**

@@ -1,8 +1,8 @@
 import type { BarResult } from '@/core/fabricate/adjustableBar';
 import type { BarCut } from '@/core/cut/barCut';
-import { BAR_ENDS, isPlateBar, type BarEndName } from '@/core/job/made/parts';
+import { BAR_ENDS, bodyAt, isPlateBar, specOf, threadedEnds, type BarEndName } from '@/core/job/made/parts';
 import { sayEnd, saySection } from '@/core/cut/lists';
-import { specOf, threadedEnds } from '@/core/job/made/parts';
+import { jointsOf, ON_THREAD } from '@/core/materials/joints';
 import { capital, memberName } from '@/core/rig/names';
 import { BendRows } from '@/ui/paper/BendRows';
 import { formatLength, sayLength } from '@/core/units/length';
@@ -37,6 +37,7 @@ export function CutSheet({ job, member, sawn, bar, asBuilt }: SheetProps) {
   const say = (mm: number) => sayLength(mm, tape);
   const { barrels, section } = sawn.bar;
   const threaded = threadedEnds(sawn.bar);
+  const joints = jointsOf(job.joints, member.id);
   const longestShank = Math.max(...BAR_ENDS.map((end) => ends[end].shank));
   const hand = (end: BarEndName) => (cut.leftHandEnd === end ? 'left-hand' : 'right-hand');
   const rows: SheetPart[] = [
@@ -50,7 +51,7 @@ export function CutSheet({ job, member, sawn, bar, asBuilt }: SheetProps) {
       ['1', `Bung, ${thread} ${hand(end)}, ${end} end`, `${say(ends[end].bung)} thread`],
       [
         '1',
-        `Rod end, ${thread} ${hand(end)}, ${end} end${hand(end) === 'left-hand' ? ' (groove)' : ''}`,
+        `${ON_THREAD[joints[bodyAt(end)]]}, ${thread} ${hand(end)}, ${end} end${hand(end) === 'left-hand' ? ' (groove)' : ''}`,
         `${say(ends[end].shank)} shank`,
       ],
       ['1', `Jam nut, ${thread} ${hand(end)}`, ''],

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { barCut } from '@/core/cut/barCut';
 import { barPlatesOf } from '@/core/cut/flatParts';
 import { jobCut } from '@/core/cut/jobCut';
-import { sayEnd } from '@/core/cut/lists';
+import { sayEnd, shoppingList } from '@/core/cut/lists';
 import { areaOf } from '@/core/fabricate/drawing';
 import { plateBarDrawing } from '@/core/fabricate/plates/plateBar';
 import { extentsOf } from '@/core/fabricate/vectorFiles';
@@ -24,7 +24,7 @@ import {
   threadedEnds,
 } from '@/core/job/made/parts';
 import { plateBarOf } from '@/core/job/made/plateBar';
-import { JOINT_NAMES, jointsOf } from '@/core/materials/joints';
+import { JOINT_NAMES, jointsOf, ON_THREAD } from '@/core/materials/joints';
 import { METALS } from '@/core/materials/metals';
 import { THREAD_NAMES, THREADS } from '@/core/materials/threads';
 import { curesIn } from '@/core/prove/cures';
@@ -349,6 +349,38 @@ test('a fork on a thread goes over one plate of its bracket, on a pin as thick a
           proveJob(job).checks.find(({ part, check }) => part === mount && check === 'bolt-shear');
         expect(shear(forked)?.inputs.planes ?? 2).toBe(2);
         expect(bracketOf(withEndKind(forked, link.id, end, 'threaded'), link, at).planes).toBe(2);
+      },
+    ),
+    { numRuns: 60 },
+  );
+});
+
+test('the shopping list has each threaded end as what it is, a bung and a jam nut to each, and no rod end that nothing is made with', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...demoJobs()),
+      fc.array(fc.tuple(fc.nat(20), fc.constantFrom(...BAR_ENDS), fc.constantFrom(...JOINT_NAMES)), {
+        maxLength: 6,
+      }),
+      (car, picks) => {
+        const job = picks.reduce((j, [pick, end, joint]) => {
+          const links = linksOf(j.rig);
+          return links.length
+            ? withJoints(j, links[pick % links.length]!.id, { [bodyAt(end)]: joint }, true)
+            : j;
+        }, car);
+        const list = shoppingList(job, jobCut(job));
+        const bought = (start: string) =>
+          list
+            .filter(({ what }) => what.startsWith(start))
+            .reduce((sum, { quantity }) => sum + Number(quantity), 0);
+        const ends = linksOf(job.rig).flatMap(({ id }) =>
+          threadedEnds(barOf(job, id)).map((end) => jointsOf(job.joints, id)[bodyAt(end)]),
+        );
+        for (const joint of JOINT_NAMES)
+          expect(bought(`${ON_THREAD[joint]}, `)).toBe(ends.filter((one) => one === joint).length);
+        expect(bought('Bung, ')).toBe(ends.length);
+        expect(bought('Jam nut, ')).toBe(ends.length);
       },
     ),
     { numRuns: 60 },
