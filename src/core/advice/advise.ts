@@ -58,12 +58,20 @@ function adviceOn(job: Job, look: Look, said: Look['said'][number]): Advice {
   };
 }
 
-/** Cures that are looked for, least change first, until enough are found; of those at a price the first alone. */
+/** What a remedy moves, in one word: two of the same are more or less of one. */
+const movedBy = ({ changes = [] }: Remedy): string =>
+  changes
+    .map(({ member, end, axis }) => `${member}/${end}/${axis}`)
+    .sort()
+    .join(' ');
+
+/** Cures that are looked for, least change first, until enough unlike ones are found; of those at a price the first alone. */
 function search(job: Job, look: Look, said: Look['said'][number], cures: Remedy[]): Tried[] {
   const helping: Tried[] = [];
   let priced: Tried | null = null;
   for (const remedy of cures) {
     if (helping.length >= ENOUGH) break;
+    if (helping.some((other) => movedBy(other.remedy) === movedBy(remedy))) continue;
     const one = tried(job, look, said, remedy);
     if (one.helps) helping.push(one);
     else if (one.spoils.length > 0) priced ??= one;

@@ -18,7 +18,7 @@ test('a tab too thin is found, mended by the button that was tried, and undone; 
     'Panhard bar’s axle bracket: the fillet is taller than its plate is thick.',
   );
   await hands.type('parts/panhard/axle/leg', '1/16');
-  await hands.reads(verdict('strength'), /Panhard bar’s axle bracket: the (root of its plates|weld)/);
+  await hands.reads(verdict('strength'), /Panhard bar’s axle bracket: the (root of the plates|weld)/);
   await hands.reads(`${verdict('strength')} button.remedy`, /→/);
   await hands.press(await hands.text(`${verdict('strength')} button.remedy`));
   await hands.undo();

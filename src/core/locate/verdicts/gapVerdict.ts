@@ -1,14 +1,13 @@
 import { ownObstacles } from '@/core/job/jobValues';
 import { LIMITS } from '@/core/materials/limits';
+import { linksOf } from '@/core/rig/members/members';
 import { memberName } from '@/core/rig/names';
-import type { Travel } from '@/core/rig/schema';
+import type { Rig, Travel } from '@/core/rig/schema';
 import { sayLength } from '@/core/units/length';
 import { downToLine, type Tape } from '@/core/units/tape';
 import { whereAt, type Remedy, type Verdict } from '@/core/verdict/verdict';
 import { isTight, type Gap, type HeldBar, type LocateCures, type LocateInput } from '../types';
 import { sayLock, sayTravel } from './words';
-
-export const MAKE_ROOM: Remedy = { text: 'Move one of the two, or bend the bar.' };
 
 /** What nobody has entered, and was not looked at. */
 function unlooked({ rig, lines }: LocateInput): string {
@@ -47,7 +46,11 @@ export function gapVerdict(input: LocateInput, gap: Gap, tape: Tape, about?: str
   return {
     ...shared,
     state: hits ? 'stop' : 'look',
-    title: hits ? `The ${one} hits the ${other} ${place}.` : `Only ${far} from ${one} to ${other} ${place}.`,
+    title: hits
+      ? `The ${one} hits the ${other} ${place}.`
+      : far === sayLength(0, tape)
+        ? `Hardly any room from ${one} to ${other} ${place}.`
+        : `Only ${far} from ${one} to ${other} ${place}.`,
     reason: `Leave at least ${sayLength(least, tape)}: fingers should fit, at every height of the axle.${saidOfRolling(gap, tape)}`,
   };
 }
@@ -61,17 +64,24 @@ function holdFromRolling(held: HeldBar | undefined): Remedy[] {
   ];
 }
 
-/** What makes room: something moved; or a travel that ends where there still is some. */
-export function roomRemedies({ a, b, held }: Gap, cures: LocateCures | null, tape: Tape): Remedy[] {
+/** What makes room between two bodies: one of them moved, or bent where it is a bar. */
+export const makeRoom = ({ a, b }: Gap, rig: Rig): Remedy => ({
+  text: linksOf(rig).some(({ id }) => id === a || id === b)
+    ? 'Move one of the two, or bend the bar.'
+    : 'Move one of the two.',
+});
+
+/** What makes do where nothing is moved: a bar that cannot roll; or a travel that ends where there still is some room. */
+export function makeDo({ a, b, held }: Gap, cures: LocateCures | null, tape: Tape): Remedy[] {
   const hold = holdFromRolling(held);
   const until = cures?.until.find((of) => of.a === a && of.b === b);
-  if (!until?.stop) return [MAKE_ROOM, ...hold];
+  if (!until?.stop) return hold;
   const { end, mm } = until.stop;
   const at = sayLength(downToLine(mm, tape), tape);
   const least = sayLength(LIMITS.clearance.least, tape);
   const touch = until.touch ? ` They touch with a wheel ${sayWheel(until.touch, tape)}.` : '';
   const stop = end === 'bump' ? `set the bump stops at ${at} up` : `stop the droop at ${at}`;
-  return [MAKE_ROOM, ...hold, { text: `Or ${stop}: ${least} is left then, in heave and roll.${touch}` }];
+  return [...hold, { text: `Or ${stop}: ${least} is left then, in heave and roll.${touch}` }];
 }
 
 /** How far the wheel that moves most has gone, and which way. */

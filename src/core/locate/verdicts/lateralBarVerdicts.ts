@@ -8,7 +8,7 @@ import { division, downToLine, upToLine, type Tape } from '@/core/units/tape';
 import type { Remedy, Verdict } from '@/core/verdict/verdict';
 import { mostSideways, rollCentreRange } from '@/core/locate/travel/travelCurve';
 import { whileDriven, type LateralRemedies, type LocateInput, type LocateResult } from '../types';
-import { gapVerdict, MAKE_ROOM, roomRemedies } from './gapVerdict';
+import { gapVerdict, makeDo, makeRoom } from './gapVerdict';
 import { migrationVerdict, onlyParked, reachVerdict } from './lateralVerdicts';
 
 /** Looks over a lateral bar in its whole travel. */
@@ -141,7 +141,7 @@ function levelVerdict(
     title:
       by === 'level'
         ? `Bar is ${sayLength(Math.abs(error), tape)} high at the ${high} end ${place}.`
-        : `Bar is ${sayLength(Math.abs(error), tape)} high at the ${high} end to lean as the drag link does.`,
+        : `Bar is ${sayLength(Math.abs(error), tape)} too high at the ${high} end to lean as the drag link does.`,
     reason: `${by === 'level' ? '' : 'Unlike each other they swing on different arcs, and bumps steer it. '}${
       Number.isFinite(most)
         ? `The axle moves ${sayLength(most, tape)} sideways in its travel and the car feels different turning left and right.`
@@ -289,8 +289,8 @@ function clearanceVerdict(
   const said = gapVerdict(input, closest, tape, bar.id);
   if (said.state === 'ok') return said;
   const away = cures?.lateral?.away ?? null;
-  const room = roomRemedies(closest, cures, tape);
-  if (away === null) return { ...said, remedies: room };
+  const orElse = makeDo(closest, cures, tape);
+  if (away === null) return { ...said, remedies: [makeRoom(closest, input.rig), ...orElse] };
   const way = awayFromAxle(bar);
   const mm = upToLine(away, tape);
   const text = `Move both ends ${sayLength(mm, tape)} farther ${way < 0 ? 'behind' : 'ahead of'} the axle`;
@@ -300,5 +300,5 @@ function clearanceVerdict(
     axis: 0,
     mm: bar[end][0] + way * mm,
   }));
-  return { ...said, remedies: [{ text, changes }, ...room.filter((r) => r !== MAKE_ROOM)] };
+  return { ...said, remedies: [{ text, changes }, ...orElse] };
 }

@@ -4,7 +4,7 @@ import type { Tape } from '@/core/units/tape';
 import { whereAt, type Verdict } from '@/core/verdict/verdict';
 import { isTight, type LocateInput, type LocateResult, type ShaftFindings } from '../types';
 import { lineVerdicts } from './lineVerdicts';
-import { gapVerdict, roomRemedies } from './gapVerdict';
+import { gapVerdict, makeDo, makeRoom } from './gapVerdict';
 import { sayTravel } from './words';
 
 /** How many tight places are named; past that, the list hides the worst. */
@@ -22,7 +22,9 @@ export function roomVerdicts(
   return [
     ...said.map((gap) => {
       const verdict = gapVerdict(input, gap, tape);
-      return verdict.state === 'ok' ? verdict : { ...verdict, remedies: roomRemedies(gap, cures, tape) };
+      return verdict.state === 'ok'
+        ? verdict
+        : { ...verdict, remedies: [makeRoom(gap, input.rig), ...makeDo(gap, cures, tape)] };
     }),
     ...lineVerdicts(input, lines, tape),
     ...(links.shaft ? shaftVerdicts(input, links.shaft, tape) : []),
