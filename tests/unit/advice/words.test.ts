@@ -5,6 +5,9 @@ import { withLayout } from '@/core/job/edits/members/layout';
 import { withFront } from '@/core/job/edits/front';
 import type { Job } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';
+import { gapVerdict, makeRoom } from '@/core/locate/verdicts/gapVerdict';
+import { locateInput } from '@/core/locate/types';
+import { LIMITS } from '@/core/materials/limits';
 import { leavesOf } from '@/core/rig/roles';
 import { leafSquare } from '@/core/ride/leafSquare';
 import { sayLength, sayPast } from '@/core/units/length';
@@ -22,6 +25,29 @@ test('a length past its limit never reads as the limit does', () => {
     }),
   );
   expect(sayPast(3.9, 3.175, 'in16')).toBe('5/32 in');
+});
+
+test('too little room never reads as enough, nor as none; only a bar is to be bent', () => {
+  const bodies = ['panhard', 'upper', 'tire-left', 'spring-left', 'axle tube', 'driveshaft'];
+  const least = LIMITS.clearance.least;
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...TAPES),
+      between(0.01, least - 0.06),
+      fc.shuffledSubarray(bodies, { minLength: 2, maxLength: 2 }),
+      (tape, distance, [a, b]) => {
+        const job = withLayout(newJob('room', 'Room', tape), 'three-link-panhard');
+        const gap = { a: a!, b: b!, distance, at: { left: 0, right: 0 } };
+        const { title, state } = gapVerdict(locateInput(job, { left: 0, right: 0 }), gap, tape);
+        expect(state).toBe('look');
+        expect(title).toMatch(/^(Only|Hardly any room)/);
+        expect(title).not.toContain(`Only ${sayLength(least, tape)}`);
+        expect(title).not.toContain(`Only ${sayLength(0, tape)}`);
+        const isBar = [a, b].some((id) => id === 'panhard' || id === 'upper');
+        expect(makeRoom(gap, job.rig).text.includes('bend the bar')).toBe(isBar);
+      },
+    ),
+  );
 });
 
 /** A leaf car as its wheelbases were read on the ground. */

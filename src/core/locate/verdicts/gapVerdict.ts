@@ -3,7 +3,7 @@ import { LIMITS } from '@/core/materials/limits';
 import { linksOf } from '@/core/rig/members/members';
 import { memberName } from '@/core/rig/names';
 import type { Rig, Travel } from '@/core/rig/schema';
-import { sayLength } from '@/core/units/length';
+import { sayLength, sayPast } from '@/core/units/length';
 import { downToLine, type Tape } from '@/core/units/tape';
 import { whereAt, type Remedy, type Verdict } from '@/core/verdict/verdict';
 import { isTight, type Gap, type HeldBar, type LocateCures, type LocateInput } from '../types';
@@ -33,7 +33,7 @@ export function gapVerdict(input: LocateInput, gap: Gap, tape: Tape, about?: str
   const swapped = gap.b === about;
   const [one, other] = (swapped ? [gap.b, gap.a] : [gap.a, gap.b]).map((id) => memberName(id, input.rig.end));
   const place = `${sayTravel(gap.at, input, tape)}${sayLock(gap)}`;
-  const far = sayLength(gap.distance, tape);
+  const far = isTight(gap) ? sayPast(gap.distance, least, tape) : sayLength(gap.distance, tape);
   const shared = { id: 'clearance', where: whereAt(`${gap.a} / ${gap.b}`, place), remedies: [] };
   if (!isTight(gap))
     return {

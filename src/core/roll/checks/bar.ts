@@ -3,7 +3,7 @@ import { memberName } from '@/core/rig/names';
 import type { AxleEnd } from '@/core/rig/schema';
 import { DRIVESHAFT } from '@/core/rig/mounts';
 import { sayCorner } from '@/core/roll/words';
-import { formatDegrees, sayLength } from '@/core/units/length';
+import { formatDegrees, sayLength, sayPast } from '@/core/units/length';
 import type { Tape } from '@/core/units/tape';
 import type { Remedy, Verdict } from '@/core/verdict/verdict';
 import type { RollResult } from '@/core/roll/analyse';
@@ -132,7 +132,7 @@ function nearness(
     title:
       distance <= 0
         ? `The ${part} hits the ${thing} ${at}.`
-        : `Only ${sayLength(distance, tape)} from the ${part} to the ${thing} ${at}.`,
+        : `Only ${sayPast(distance, LIMITS.clearance.least, tape)} from the ${part} to the ${thing} ${at}.`,
     reason: `At least ${sayLength(LIMITS.clearance.least, tape)} is wanted: what clears at rest hits as the axle moves.`,
     remedies: [
       ...(shaft && clearing ? [dipped(bar, clearing, tape)] : []),
