@@ -171,7 +171,7 @@ export function barPlatesOf(job: Job, link: LinkMember): FlatPart[] {
 /** The part that a spring's plate belongs to. */
 const SPRING_PLATE = 'spring-plate';
 
-/** The plates under the leaf springs, all alike: one is the other turned round. */
+/** The plates under the leaf springs, all alike: one is the other turned round, or turned over where they have ears. */
 export function springPlatesOf(job: Job): FlatPart[] {
   const of = springPlateOf(job);
   if (!of) return [];
@@ -179,11 +179,11 @@ export function springPlatesOf(job: Job): FlatPart[] {
     plateOf({
       id: SPRING_PLATE,
       of: SPRING_PLATE,
-      name: 'Spring plate',
+      name: of.ear ? 'Spring plate, left; the right one turned over' : 'Spring plate',
       quantity: leavesOf(job.rig).length,
       thickness: of.plate,
       metal: 'plate',
-      drawing: titled(springPlateDrawing(of), 'Spring plate'),
+      drawing: titled(springPlateDrawing(of), of.ear ? 'Spring plate, left' : 'Spring plate'),
     }),
   ];
 }

@@ -1,11 +1,21 @@
+import { polygonArea, polygonHull } from 'd3';
 import fc from 'fast-check';
+import makerjs from 'makerjs';
 import { barCut } from '@/core/cut/barCut';
 import { BAR_ENDS } from '@/core/job/made/parts';
 import { cutFiles, jigOf, revisionOf } from '@/core/cut/cutFiles';
 import { shoppingList } from '@/core/cut/lists';
 import { jigSets } from '@/core/cut/jig';
 import { jobCut } from '@/core/cut/jobCut';
-import { legsOf, springPlateDrawing, uBoltFor, type SpringPlate } from '@/core/fabricate/plates/springPlate';
+import {
+  earFault,
+  halfPlate,
+  legsOf,
+  springPlateDrawing,
+  uBoltFor,
+  type SpringPlate,
+} from '@/core/fabricate/plates/springPlate';
+import { areaOf } from '@/core/fabricate/drawing';
 import { extentsOf } from '@/core/fabricate/vectorFiles';
 import { distance, dot, minus, unit } from '@/core/geometry/vector';
 import { bracketAxes } from '@/core/job/made/bracketParts';
@@ -17,6 +27,9 @@ import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
 import { springPlateOf } from '@/core/job/made/springPlate';
 import { jointsOf } from '@/core/materials/joints';
+import { usualBar } from '@/core/swaybar/swayBarDesign';
+import { withRoll } from '@/core/job/edits/roll';
+import { mountsOf } from '@/core/rig/mounts';
 import { linksOf } from '@/core/rig/members/members';
 import { demoJobs } from '@/store/demo';
 import { plausibleCar } from '../../support/plausible';
@@ -132,7 +145,11 @@ describe('a spring plate', () => {
     uBolt: size(8, 20),
     pin: size(6, 20),
     trim: size(0, 15),
+    ear: fc.constant(null),
   });
+  const eared = fc
+    .tuple(plates, size(-160, 160), size(-160, 160), size(8, 30))
+    .map(([of, ahead, out, hole]): SpringPlate => ({ ...of, ear: { ahead, out, hole } }));
 
   test('its U-bolts clear tube and leaves, its holes keep their edge, the pin’s is in the middle or drawn out to both sides of it', () => {
     fc.assert(
@@ -170,7 +187,8 @@ describe('a spring plate', () => {
       pin: 0.5,
       trim: 0,
     };
-    const inches = Object.fromEntries(Object.entries(of).map(([key, v]) => [key, v * INCH])) as SpringPlate;
+    const scaled = Object.fromEntries(Object.entries(of).map(([key, v]) => [key, v * INCH]));
+    const inches = { ...scaled, ear: null } as SpringPlate;
     const { inside, length } = uBoltFor(inches);
     expect(inside / INCH).toBeCloseTo(3, 9);
     // 6.256 in, and up to the next eighth.
@@ -180,6 +198,76 @@ describe('a spring plate', () => {
     const { length: metric } = uBoltFor({ ...inches, uBolt: 12 });
     expect(metric / 5).toBeCloseTo(Math.round(metric / 5), 9);
     expect(Math.abs(metric - length)).toBeLessThan(10);
+  });
+
+  test('an ear is drawn round its hole with the same steel, by the least outline that holds plate and ear, in one piece', () => {
+    let stoodOut = 0;
+    fc.assert(
+      fc.property(eared, (of) => {
+        const { ahead, out, hole } = of.ear!;
+        const drawing = springPlateDrawing(of);
+        const cut = drawing.paths.filter(({ layer }) => layer === 'CUT');
+        const [x, y] = halfPlate(of);
+        const r = hole / 2 + of.edge;
+        // By hand: the hull of the plate's corners and of many places round the ear.
+        const rim = Array.from({ length: 1440 }, (_, i): [number, number] => {
+          const turn = (i * Math.PI) / 720;
+          return [ahead + r * Math.cos(turn), -out + r * Math.sin(turn)];
+        });
+        const hull = polygonHull([[-x, -y], [x, -y], [x, y], [-x, y], ...rim])!;
+        expect(areaOf({ ...drawing, paths: cut }) / Math.abs(polygonArea(hull))).toBeCloseTo(1, 3);
+        const chains = makerjs.model.findChains({
+          paths: Object.fromEntries(cut.map((path, i) => [String(i), path])),
+        }) as makerjs.IChain[];
+        expect(chains.map(({ endless }) => endless)).toEqual([true]);
+        if (cut.some(({ type }) => type === 'arc')) stoodOut++;
+        else expect([Math.abs(ahead) + r <= x + 0.06, Math.abs(out) + r <= y + 0.06]).toEqual([true, true]);
+      }),
+      { numRuns: 200 },
+    );
+    expect(stoodOut).toBeGreaterThan(10);
+  });
+
+  test('its hole is refused beside a U-bolt’s and under the spring, and nowhere else', () => {
+    fc.assert(
+      fc.property(eared, (of) => {
+        const { ahead, out, hole } = of.ear!;
+        const steel = Math.min(
+          ...legsOf(of).map(([x, y]) => Math.hypot(x - ahead, y + out) - (hole + of.uBolt + INCH / 32) / 2),
+        );
+        const fault = earFault(of);
+        if (steel < of.edge) return expect(fault).toBe('at-u-bolt');
+        const clamped =
+          Math.abs(ahead) < (of.tube + of.uBolt) / 2 && Math.abs(out) < (of.leafWidth + hole) / 2;
+        return expect(fault).toBe(clamped ? 'under-spring' : null);
+      }),
+      { numRuns: 300 },
+    );
+    expect(earFault({ ...springPlateOf(pewter)!, ear: null })).toBeNull();
+  });
+
+  test('an ear stands where the sway bar’s link does, until it is told otherwise; the right plate is the left one turned over', () => {
+    const at = { ahead: 40, out: -95, hole: 11 };
+    const said = withAlike(pewter, 'springPlate', { ear: at });
+    expect(springPlateOf(said)!.ear).toEqual(at);
+    expect(readJob(writeJob(said)).parts).toEqual(said.parts);
+    expect(jobCut(said).flats.find(({ id }) => id === 'spring-plate')).toMatchObject({
+      quantity: 2,
+      name: 'Spring plate, left; the right one turned over',
+    });
+    const seat = mountsOf(pewter.rig, 'leaf-left').find(({ key }) => key === 'seat')!.point;
+    const barred = withRoll(pewter, { bar: usualBar(pewter.rig) });
+    const { links } = barred.rig.swayBars![0]!;
+    const ear = springPlateOf(withAlike(barred, 'springPlate', { ear: {} }))!.ear!;
+    expect([seat[0] + ear.ahead, seat[1] + ear.out]).toEqual([
+      expect.closeTo(links.left[0], 6),
+      expect.closeTo(links.left[1], 6),
+    ]);
+    // The right side's foot is the same place of the plate turned over.
+    expect([seat[0] + ear.ahead, -seat[1] - ear.out]).toEqual([
+      expect.closeTo(links.right[0], 6),
+      expect.closeTo(links.right[1], 6),
+    ]);
   });
 
   test('it is made for a car with leaves alone, two of it, and is kept in the job’s file', async () => {

@@ -1,4 +1,5 @@
 import type { SpringPlate } from '@/core/fabricate/plates/springPlate';
+import { mountsOf } from '@/core/rig/mounts';
 import { leavesOf } from '@/core/rig/roles';
 import { measured } from '@/core/survey/readings';
 import { MM_PER_INCH } from '@/core/units/tape';
@@ -23,11 +24,24 @@ export function springPlateOf(job: Job): SpringPlate | null {
   if (leavesOf(job.rig).length === 0) return null;
   const { springs } = job.roll;
   const pack = springs?.kind === 'leaf' ? springs : null;
+  const { ear, ...said } = job.parts.springPlate ?? {};
   return {
     ...USUAL,
     tube: measured(job.readings, 'tubeDiameter').value,
     pack: pack ? pack.thickness * pack.count : sizeOf(job, 'leaf'),
     ...(pack && { leafWidth: pack.width }),
-    ...job.parts.springPlate,
+    ...said,
+    ear: ear ? { ...usualEar(job), ...ear } : null,
   };
+}
+
+/** An ear as it usually is, mm: where the sway bar's link stands on the axle; without one, inboard of the spring. */
+function usualEar({ rig }: Job): NonNullable<SpringPlate['ear']> {
+  const seat = mountsOf(rig, leavesOf(rig)[0]!.id).find(({ key }) => key === 'seat')!.point;
+  const [bar] = rig.swayBars ?? [];
+  const foot = bar?.mountedOn === 'chassis' ? bar.links.left : null;
+  const hole = USUAL.pin;
+  return foot
+    ? { ahead: foot[0] - seat[0], out: Math.abs(foot[1]) - Math.abs(seat[1]), hole }
+    : { ahead: 0, out: -inch(3), hole };
 }

@@ -106,6 +106,8 @@ const springPlateSchema = z.strictObject({
   uBolt: z.optional(size),
   pin: z.optional(size),
   trim: z.optional(notNegative),
+  /** an ear of it for a stud or the boss of a link: its hole, from the centring pin ahead and out from the car's middle; there is none without it */
+  ear: z.optional(z.strictObject({ ahead: z.optional(mm), out: z.optional(mm), hole: z.optional(size) })),
 });
 
 /** The strap over each bushing of the sway bar, as far as it was said, mm. */

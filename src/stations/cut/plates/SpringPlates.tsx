@@ -1,10 +1,29 @@
 'use client';
-import { springPlateDrawing, uBoltFor } from '@/core/fabricate/plates/springPlate';
+import { Checkbox } from 'antd';
+import {
+  earFault,
+  springPlateDrawing,
+  uBoltFor,
+  type SpringPlate,
+} from '@/core/fabricate/plates/springPlate';
+import { withAlike } from '@/core/job/edits/parts';
 import { springPlateOf } from '@/core/job/made/springPlate';
 import { sayBolt } from '@/core/materials/boltSize';
 import { sayLength } from '@/core/units/length';
-import { useJob } from '@/store/jobStore';
+import { edit, enter, useJob } from '@/store/jobStore';
+import { LengthField } from '@/ui/fields/LengthField';
 import { AlikePart, type SizeField } from './AlikePart';
+
+const EAR: [key: keyof NonNullable<SpringPlate['ear']>, label: string, least: number, most: number][] = [
+  ['ahead', 'Its hole ahead of the pin', -400, 400],
+  ['out', 'Its hole outboard of the pin', -400, 400],
+  ['hole', 'Its hole', 3, 60],
+];
+
+const FAULTS = {
+  'at-u-bolt': 'Its hole leaves too little steel beside a U-bolt: move it.',
+  'under-spring': 'Its hole lies under the spring: nothing stands there. Move it.',
+} as const;
 
 const FIELDS: SizeField<'springPlate'>[] = [
   ['leafWidth', 'Leaves, width', 10, 150],
@@ -22,6 +41,9 @@ export function SpringPlates() {
   const job = useJob();
   const of = springPlateOf(job);
   if (!of) return null;
+  const { ear, ...sizes } = of;
+  const said = job.parts.springPlate?.ear;
+  const fault = earFault(of);
   const { inside, length, thread } = uBoltFor(of);
   const say = (mm: number) => sayLength(mm, job.tape);
   return (
@@ -30,9 +52,47 @@ export function SpringPlates() {
       title="Spring plates and U-bolts"
       shows="A spring plate from below, as it is cut"
       drawing={springPlateDrawing(of)}
-      sizes={of}
+      sizes={sizes}
       fields={FIELDS}
     >
+      <Checkbox
+        checked={ear !== null}
+        onChange={(e) => edit((j) => withAlike(j, 'springPlate', { ear: e.target.checked ? {} : undefined }))}
+      >
+        with an ear for a stud or the boss of a link
+      </Checkbox>
+      {ear && (
+        <>
+          <div className="cut-tube">
+            {EAR.map(([key, label, least, most]) => (
+              <LengthField
+                key={key}
+                field={`parts/springPlate/ear/${key}`}
+                label={label}
+                showLabel
+                mm={ear[key]}
+                least={least}
+                most={most}
+                onEnter={(mm, typed) =>
+                  enter(`parts/springPlate/ear/${key}`, typed, (j) =>
+                    withAlike(j, 'springPlate', { ear: { ...said, [key]: mm } }),
+                  )
+                }
+              />
+            ))}
+          </div>
+          {fault && (
+            <p className="field-problem" role="alert">
+              {FAULTS[fault]}
+            </p>
+          )}
+          <p className="hint">
+            Drawn for the left side; the right plate is the same turned over. A stud that stands out of one
+            plate alone wants a shoulder against it, a washer on each side of the bushing and a nut that
+            locks; a boss welded in must not cut the bushing it holds. What pulls at it is not reckoned.
+          </p>
+        </>
+      )}
       <p className="hint" data-ubolt>
         U-bolts {sayBolt(of.uBolt)}, {say(inside)} between their legs, {say(length)} long inside at least,{' '}
         {say(thread)} of it thread.{' '}
