@@ -215,11 +215,14 @@ export function wrapsOf(job: Job, link: LinkMember, { ends, bar }: BarCut): Flat
 /** How far up a part its name stands, as a share: over any round in its foot. */
 const NAME = 0.3;
 
-/** A drawing with its name on it. */
+/** A drawing with its name on it, beside what else it says. */
 export function titled(drawing: Drawing, name: string): Drawing {
   const { low, high } = extentsOf(drawing);
   return {
     ...drawing,
-    words: [{ at: [(low[0] + high[0]) / 2, low[1] + NAME * (high[1] - low[1])], text: name }],
+    words: [
+      ...drawing.words,
+      { at: [(low[0] + high[0]) / 2, low[1] + NAME * (high[1] - low[1])], text: name },
+    ],
   };
 }

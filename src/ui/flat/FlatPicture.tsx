@@ -14,6 +14,9 @@ type Props = {
 /** So much paper stands round a flat part, as a share of it. */
 const ROUND = 0.04;
 
+/** So many lines of words would fill the picture, by its width or by its height: a tall one is shown smaller. */
+const WORDS = { wide: 45, high: 25 };
+
 /** A flat part or a sheet of them as it is cut, its layers told by their lines. */
 export function FlatPicture({ drawing, name, window, words = false }: Props) {
   const { low, high } = window ?? extentsOf(drawing);
@@ -31,7 +34,7 @@ export function FlatPicture({ drawing, name, window, words = false }: Props) {
       ))}
       {words &&
         drawing.words.map(({ at: [x, y], text }, i) => (
-          <text key={i} x={x} y={-y} fontSize={width / 45}>
+          <text key={i} x={x} y={-y} fontSize={Math.max(width / WORDS.wide, height / WORDS.high)}>
             {text}
           </text>
         ))}

@@ -64,7 +64,7 @@ type Touch = { corner: number; angle: number };
 const NO_ARC = 0.03;
 
 /** The least outline round a rectangle and a disc: the disc's arcs where it stands out, and straight lines from them to the corners they touch. */
-export function outlineRound(corners: Place[], [x, y]: Place, radius: number): IPath[] {
+function outlineRound(corners: Place[], [x, y]: Place, radius: number): IPath[] {
   const turn = (from: number, to: number): number => (((to - from) % FULL) + FULL) % FULL;
   const touches = (way: 1 | -1): Touch[] =>
     corners.flatMap((corner, i) => {
@@ -97,6 +97,9 @@ export function outlineRound(corners: Place[], [x, y]: Place, radius: number): I
 }
 const FULL = 2 * Math.PI;
 
+/** Words stand so far out from the pin, as a share of the way to the edge. */
+const SIGN = 0.62;
+
 /**
  * The plate from below, the car's front to the right, mm from the pin: four holes, and the pin's, drawn out to a slot where the axle is set
  * on it. With an ear it is that of the left side; the right one is the same turned over.
@@ -127,7 +130,13 @@ export function springPlateDrawing(of: SpringPlate): Drawing {
       ...slot,
       ...(ear ? hole(earAt(ear), ear.hole) : []),
     ],
-    words: [],
+    // Which way round it goes on matters where it has an ear.
+    words: ear
+      ? [
+          { at: [SIGN * x, 3], text: 'front' },
+          { at: [0, SIGN * y], text: 'inboard' },
+        ]
+      : [],
   };
 }
 

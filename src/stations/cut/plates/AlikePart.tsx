@@ -39,7 +39,7 @@ export function AlikePart<P extends Part>({
   return (
     <section className="section alike-part">
       <h2>{title}</h2>
-      <FlatPicture drawing={drawing} name={shows} />
+      <FlatPicture drawing={drawing} name={shows} words />
       <div className="cut-tube">
         {fields.map(([key, label, least, most]) => (
           <LengthField
