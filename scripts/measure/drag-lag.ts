@@ -1,10 +1,10 @@
 /**
  * Drags a mount of the demo, a dip of a sway bar, and a wheel while places of mounts are looked for and while the car is built by chance,
  * in headless Chromium and prints how long a movement of the pointer takes to a painted frame with the drawing, the curve and the verdicts all brought up to it:
- * `npx tsx scripts/drag-lag.ts`, after a build.
+ * `npx tsx scripts/measure/drag-lag.ts`, after a build.
  */
 import { Key } from 'selenium-webdriver';
-import { Hands, serve } from '../tests/support/page/browser';
+import { Hands, serve } from '../../tests/support/page/browser';
 import { SETTLED, sayTimes } from './times';
 
 const MOVES = 600;

@@ -1,11 +1,11 @@
 /**
  * Fills the browser with all that a shop may gather (500 jobs; of one of them 200 photos, 2 000 readings, 1 000 outings and 500 entries of
  * its welding) and prints how soon that job stands open again, and how evenly its longest lists scroll: `npx tsx
- * scripts/shelf/full-shelf.ts`, after a build.
+ * scripts/measure/full-shelf.ts`, after a build.
  */
 import { SPOTS, readingKey } from '@/core/survey/quantities/quantities';
 import { Hands, serve } from '../../tests/support/page/browser';
-import { SETTLED, sayTimes } from '../times';
+import { SETTLED, sayTimes } from './times';
 
 const [JOBS, PHOTOS, READINGS, OUTINGS, EVENTS] = [500, 200, 2000, 1000, 500];
 const VISITS = 5;

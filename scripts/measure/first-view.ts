@@ -1,11 +1,11 @@
 /**
  * Prints how much script the first view of each station loads, as it is sent to this machine (Brotli) and to a browser that takes gzip
  * alone (a tablet over http), and how long it takes until the bay is drawn on a second visit, in headless Chromium:
- * `npx tsx scripts/first-view.ts`, after a build.
+ * `npx tsx scripts/measure/first-view.ts`, after a build.
  */
 import { gzipSync } from 'node:zlib';
 import { STATIONS } from '@/core/bench/stationIds';
-import { Hands, serve } from '../tests/support/page/browser';
+import { Hands, serve } from '../../tests/support/page/browser';
 
 const VISITS = 3;
 

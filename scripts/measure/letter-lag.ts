@@ -1,9 +1,9 @@
 /**
  * Types a job's name letter by letter in headless Chromium, with few and with many jobs on the shelf, and prints how long the
- * page works on each letter and how soon it is on the disk: `npx tsx scripts/letter-lag.ts`, after a build.
+ * page works on each letter and how soon it is on the disk: `npx tsx scripts/measure/letter-lag.ts`, after a build.
  */
 import { Key } from 'selenium-webdriver';
-import { Hands, serve } from '../tests/support/page/browser';
+import { Hands, serve } from '../../tests/support/page/browser';
 import { SETTLED, sayTimes } from './times';
 
 const JOBS = 500;
