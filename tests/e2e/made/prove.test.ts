@@ -17,7 +17,10 @@ test('new plates go over an old bracket: the part in hand stays in sight, what d
   await hands.type('parts/panhard/axle/over/high', '2');
   await hands.type('parts/panhard/axle/over/wide', '1 1/2');
   await hands.reads('.which-part', /^Panhard bar’s axle bracket/);
-  await hands.reads(verdict('over-not-fitting'), 'With spacers of 5/16 in on each side of the joint they fit.');
+  await hands.reads(
+    verdict('over-not-fitting'),
+    'With spacers of 5/16 in on each side of the joint they fit.',
+  );
   await hands.type('parts/panhard/axle/spacer', '5/16');
   await hands.until(async () => (await hands.count(verdict('over-not-fitting'))) === 0);
   await hands.reads('.unproved', 'What is left of the old bracket under the panhard bar’s axle bracket');
