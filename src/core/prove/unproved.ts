@@ -1,6 +1,6 @@
 import type { Job } from '@/core/job/jobSchema';
 import { bracketId } from '@/core/job/bodies/bodyNames';
-import { bracketOf, fastenedTo } from '@/core/job/made/bracketParts';
+import { bracketOf, fastenedTo, type Bracket } from '@/core/job/made/bracketParts';
 import { BAR_ENDS, barOf, LINK_ENDS, threadedEnds, type Bar } from '@/core/job/made/parts';
 import { isLink, linksOf } from '@/core/rig/members/members';
 import { capital, memberName } from '@/core/rig/names';
@@ -24,12 +24,12 @@ export function unprovedOf(job: Job, cases: CaseForces[]): Unproved[] {
     ];
   const others = rig.members.filter((m) => !isLink(m));
   const undrawn = linksOf(rig).filter((link) => fastenedTo(job, link, 'chassis') === 'undrawn');
-  const bolted = linksOf(rig).flatMap((link) =>
-    LINK_ENDS.filter((end) => bracketOf(job, link, end).bolted).map((end) => bracketId(link.id, end)),
-  );
-  const over = linksOf(rig).flatMap((link) =>
-    LINK_ENDS.filter((end) => bracketOf(job, link, end).over).map((end) => bracketId(link.id, end)),
-  );
+  const bracketsThat = (are: (bracket: Bracket) => boolean): string[] =>
+    linksOf(rig).flatMap((link) =>
+      LINK_ENDS.filter((end) => are(bracketOf(job, link, end))).map((end) => bracketId(link.id, end)),
+    );
+  const bolted = bracketsThat((bracket) => bracket.bolted);
+  const over = bracketsThat((bracket) => bracket.over !== null);
   const unrated = linksOf(rig).filter(({ id }) => isUnrated(barOf(job, id)));
   return [
     ...others.map(({ id }) => ({

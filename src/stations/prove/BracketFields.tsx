@@ -15,7 +15,7 @@ import {
   stackOf,
   type Bracket,
 } from '@/core/job/made/bracketParts';
-import { footOut, type OldBracket } from '@/core/job/made/oldBracket';
+import { eyeOut, type OldBracket } from '@/core/job/made/oldBracket';
 import { type LinkEnd } from '@/core/job/made/parts';
 import type { BracketPart } from '@/core/job/slices/parts';
 import { sayBoltBy } from '@/core/materials/boltSize';
@@ -73,7 +73,7 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
       field={`parts/${part}/${key}`}
       label={label}
       showLabel
-      mm={key === 'reach' ? bracket.reach + footOut(bracket.over) : bracket[key]}
+      mm={key === 'reach' ? eyeOut(bracket) : bracket[key]}
       least={least}
       most={most}
       onEnter={(mm, typed) => type(key, typed, { [key]: mm })}

@@ -2,7 +2,7 @@ import type { Job } from '@/core/job/jobSchema';
 import type { AlikePart, BarPart, Brace, BracketPart, Parts, Strength } from '@/core/job/slices/parts';
 import type { StrengthName } from '@/core/materials/metals';
 import { saidOfBracket, type Bracket } from '@/core/job/made/bracketParts';
-import { footOut } from '@/core/job/made/oldBracket';
+import { eyeOut } from '@/core/job/made/oldBracket';
 import { keptAs, mirrorOf, saidOfBar } from '@/core/job/made/parts';
 import type { LinkMember } from '@/core/rig/members/link';
 import { MM_PER_INCH } from '@/core/units/tape';
@@ -105,11 +105,11 @@ export const withOtherTakenOff = (job: Job, kg: number | null): Job => {
 /** A brace as it is usually made (common practice, no published source): a tube from the bracket’s eye across to the other rail. */
 export const usualBrace = (
   { chassis }: Pick<LinkMember, 'chassis'>,
-  { reach, over }: Pick<Bracket, 'reach' | 'over'>,
+  bracket: Pick<Bracket, 'reach' | 'over'>,
   track: number,
 ): Brace => ({
   od: MM_PER_INCH,
   wall: 0.12 * MM_PER_INCH,
   length: Math.abs(chassis[1]) + track / 4,
-  at: Math.max(1, footOut(over) + reach),
+  at: Math.max(1, eyeOut(bracket)),
 });

@@ -16,3 +16,7 @@ export const oldBracketOf = ({ over }: BracketPart, apart: number): OldBracket |
 
 /** How far the foot of the plates stands out from what carries the old bracket that they go over, mm; nothing where they go over none. */
 export const footOut = (over: OldBracket | null): number => (over ? Math.max(0, over.high - over.lap) : 0);
+
+/** How far the eye of a bracket stands out from what carries it, or the old bracket that it goes over, mm. */
+export const eyeOut = ({ reach, over }: { reach: number; over: OldBracket | null }): number =>
+  footOut(over) + reach;

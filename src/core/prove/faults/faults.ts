@@ -87,6 +87,12 @@ export function partFaults(job: Job): Verdict[] {
     reason,
     remedies: [],
   });
+  const told =
+    (part: string) =>
+    ({ id, title, reason, state }: Pick<Verdict, 'id' | 'title' | 'reason' | 'state'>): Verdict => ({
+      ...verdict(id, part, title, reason),
+      state,
+    });
   const all = linksOf(job.rig).flatMap((link) => {
     const { section } = barOf(job, link.id);
     const thick = section.shape === 'tube' && section.wall > section.od / 2 + SAME;
@@ -101,10 +107,7 @@ export function partFaults(job: Job): Verdict[] {
             ),
           ]
         : []),
-      ...endFaults(job, link, say).map(({ id, title, reason, state }) => ({
-        ...verdict(id, link.id, title, reason),
-        state,
-      })),
+      ...endFaults(job, link, say).map(told(link.id)),
       ...LINK_ENDS.flatMap((end) => {
         const bracket = bracketOf(job, link, end);
         const part = mountId(link.id, end);
@@ -130,10 +133,7 @@ export function partFaults(job: Job): Verdict[] {
             is(bracket) ? [verdict(id, part, title, reason(bracket, say))] : [],
           ),
           ...row,
-          ...overFaults(bracket, say).map(({ id, title, reason, state }) => ({
-            ...verdict(id, part, title, reason),
-            state,
-          })),
+          ...overFaults(bracket, say).map(told(part)),
           ...foldFaults(job, link, end, (title, reason) => verdict(NOT_FOLDED, part, title, reason)),
           ...seatFaults(job, link, end, (id, title, reason) => verdict(id, part, title, reason)),
         ];
