@@ -14,6 +14,7 @@ import { STATIONS } from '@/core/bench/stationIds';
 import { demoJobs } from '@/store/demo';
 import { beginGesture, edit, enter, putOnBench, redo, undo, useJobStore } from '@/store/jobStore';
 import { act } from '../../support/acts';
+import { assertUntil } from '../../support/until';
 
 /** By hand for the figures of docs/verification.md: `SEQUENCES=10000 MUTATIONS=100000 npx jest --testPathPatterns anything`. */
 const SEQUENCES = Number(process.env.SEQUENCES ?? 60);
@@ -134,7 +135,7 @@ test(
       kind: fc.constantFrom('put', 'drop', 'add', 'twice', 'scale'),
       junk,
     });
-    fc.assert(
+    assertUntil(
       fc.property(
         fc.nat(files.length - 1),
         fc.array(hurt, { minLength: 1, maxLength: 3 }),
@@ -164,9 +165,8 @@ test(
         },
       ),
       { numRuns: MUTATIONS },
+      () => refused > 0 && opened > 0,
     );
-    expect(refused).toBeGreaterThan(0);
-    expect(opened).toBeGreaterThan(0);
     if (MUTATIONS > 1000) console.log(`${MUTATIONS} files: ${refused} refused in words, ${opened} opened`);
   },
   TIMEOUT,
