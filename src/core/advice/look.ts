@@ -9,7 +9,7 @@ import { mostSideways } from '@/core/locate/travel/travelCurve';
 import { locateInput, type CurvePoint, type Gap } from '@/core/locate/types';
 import { LIMITS } from '@/core/materials/limits';
 import type { Corner } from '@/core/balance/steadyCorner';
-import { curesIn } from '@/core/prove/cures';
+import { curesIn } from '@/core/prove/cures/cures';
 import { proveJob } from '@/core/prove/prove';
 import type { Check } from '@/core/prove/types';
 import { InputError, orRefusal } from '@/core/rig/read';

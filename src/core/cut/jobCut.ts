@@ -4,7 +4,10 @@ import { uBoltFor } from '@/core/fabricate/plates/springPlate';
 import type { Job } from '@/core/job/jobSchema';
 import { bracketOf, stackOf } from '@/core/job/made/bracketParts';
 import { isPlateBar, LINK_ENDS, type LinkEnd } from '@/core/job/made/parts';
+import { endLinkOf, LINK_PINS } from '@/core/job/made/sway/endLink';
+import type { SwayPart } from '@/core/job/made/sway/parts';
 import { mountId } from '@/core/job/placed';
+import { SIDES } from '@/core/geometry/side';
 import { springPlateOf } from '@/core/job/made/springPlate';
 import { BOLT_GRADES, METALS } from '@/core/materials/metals';
 import type { LinkMember } from '@/core/rig/members/link';
@@ -15,12 +18,12 @@ import type { BarSection } from '@/core/strength/bar';
 import { barCut, type BarCut } from './barCut';
 import { barPlatesOf, countOf, flatsOf, isSpoken, springPlatesOf, wrapsOf, type FlatPart } from './flatParts';
 import { piecesOf, type PieceCut } from './pieces';
-import { drillSheetsOf, swayMountsOf } from './swayMounts';
+import { clipPinsOf, drillSheetsOf, swayMountsOf } from './swayMounts';
 
 /** All that a job is cut from. */
 export type JobCut = {
   bars: BarCut[];
-  /** tubes that are no bars: braces, sleeves, what a sway bar turns in */
+  /** tubes that are no bars: braces, a sway bar's end links, sleeves, what it turns in */
   pieces: PieceCut[];
   flats: FlatPart[];
   /** templates to wrap round a tube */
@@ -58,7 +61,11 @@ export function jobCut(job: Job): JobCut {
       ...springPlatesOf(job),
       ...swayMountsOf(job),
     ],
-    wraps: [...links.flatMap((link, i) => wrapsOf(job, link, bars[i]!)), ...drillSheetsOf(job)],
+    wraps: [
+      ...links.flatMap((link, i) => wrapsOf(job, link, bars[i]!)),
+      ...drillSheetsOf(job),
+      ...clipPinsOf(job),
+    ],
     stock: stockOf(job, [
       ...sawn.map(({ id, bar, blank }) => ({
         id,
@@ -70,7 +77,10 @@ export function jobCut(job: Job): JobCut {
         Array.from({ length: quantity }, () => ({ ...piece, length: length + spare })),
       ),
     ]),
-    bolts: links.flatMap((link) => LINK_ENDS.flatMap((end) => boltsOf(job, link, end))),
+    bolts: [
+      ...links.flatMap((link) => LINK_ENDS.flatMap((end) => boltsOf(job, link, end))),
+      ...linkBoltsOf(job),
+    ],
     uBolts: uBoltsOf(job),
   };
 }
@@ -101,6 +111,21 @@ function boltsOf(job: Job, link: LinkMember, end: LinkEnd): BoltOf[] {
       quantity: countOf(job, part),
     },
   ];
+}
+
+/** The bolts of the sway bar's end links, less those that are pins with a clip. */
+function linkBoltsOf(job: Job): BoltOf[] {
+  const of = endLinkOf(job);
+  if (!of) return [];
+  return LINK_PINS.map((at) => of.pins[at])
+    .filter(({ clip }) => !clip)
+    .map(({ grade, ...stack }) => ({
+      ...boltFor(stack),
+      of: 'sway-bar/link' satisfies SwayPart,
+      diameter: stack.bolt,
+      grade: BOLT_GRADES[grade].name,
+      quantity: SIDES.length,
+    }));
 }
 
 /** A piece of tube or bar as it comes off the saw, mm. */

@@ -1,9 +1,12 @@
 import Papa from 'papaparse';
+import { clipPinFor } from '@/core/fabricate/clipPin';
+import { SIDES } from '@/core/geometry/side';
 import type { Job } from '@/core/job/jobSchema';
 import { BAR_ENDS, bodyAt, threadedEnds, type BarEndName } from '@/core/job/made/parts';
-import { strapOf } from '@/core/job/made/strap';
+import { endLinkOf, LINK_PINS } from '@/core/job/made/sway/endLink';
+import { strapOf } from '@/core/job/made/sway/strap';
 import { sayBolt, sayBoltBy } from '@/core/materials/boltSize';
-import { JOINTS, jointsOf, ON_THREAD } from '@/core/materials/joints';
+import { JOINTS, jointsOf, ON_LINK, ON_THREAD } from '@/core/materials/joints';
 import { METALS } from '@/core/materials/metals';
 import { capital, memberName } from '@/core/rig/names';
 import type { BarSection } from '@/core/strength/bar';
@@ -119,6 +122,7 @@ export function shoppingList(job: Job, { bars, flats, stock, bolts, uBolts }: Jo
       { what: `Bung, ${thread}`, quantity, note: '' },
       { what: `Jam nut, ${thread}`, quantity, note: '' },
     ]),
+    ...endLinkLines(job),
     ...barrels.map(([od, quantity]) => ({ what: `Barrel and bushing, ${od}`, quantity, note: '' })),
     ...boltLines(bolts),
     ...(uBolts ? uBoltLines(job, uBolts) : []),
@@ -167,6 +171,34 @@ function uBoltLines(job: Job, { diameter, inside, length, thread, quantity }: UB
       note: `${say(length)} long inside at least, ${say(thread)} of it thread; new ones, never used twice`,
     },
     { what: `Deep nut and hardened washer, ${sayBolt(diameter)}`, quantity: 2 * quantity, note: '' },
+  ];
+}
+
+/** What is wound on the sway bar's end links, and the pins and clips that they come off by. */
+function endLinkLines(job: Job): Bought[] {
+  const [of, bar] = [endLinkOf(job), job.roll.bar];
+  if (!of || !bar) return [];
+  const ends = counted(LINK_PINS.flatMap((at) => SIDES.map(() => ON_LINK[bar.ends[at].joint])));
+  const each = LINK_PINS.length * SIDES.length;
+  const whose = 'of the sway bar’s end links';
+  return [
+    ...ends.map(([what, quantity]) => ({
+      what: `${what}, ${of.thread}, ${whose}`,
+      quantity,
+      note: 'one of each hand to a link lets it be set in place',
+    })),
+    { what: `Bung, ${of.thread}, ${whose}`, quantity: each, note: '' },
+    { what: `Jam nut, ${of.thread}, ${whose}`, quantity: each, note: '' },
+    ...LINK_PINS.map((at) => of.pins[at])
+      .filter(({ clip }) => clip)
+      .map((pin) => {
+        const { kind, hole } = clipPinFor(pin);
+        return {
+          what: `${kind === 'stud' ? 'Stud' : 'Pin'} with its clip, ${sayBolt(pin.bolt)}, ${whose}`,
+          quantity: SIDES.length,
+          note: `the clip’s hole ${sayLength(hole, job.tape)}; as its paper shows it`,
+        };
+      }),
   ];
 }
 

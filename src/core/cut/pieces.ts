@@ -1,11 +1,13 @@
 import type { Job } from '@/core/job/jobSchema';
 import { fileStem } from '@/core/job/file';
 import { bracketOf } from '@/core/job/made/bracketParts';
-import { barHeldIn } from '@/core/job/made/barHeld';
-import { barTubeOf, sleeveOf } from '@/core/job/made/sleeve';
+import { barHeldIn } from '@/core/job/made/sway/barHeld';
+import { endLinkFault, endLinkOf, madeUpLink } from '@/core/job/made/sway/endLink';
+import { barTubeOf, sleeveOf } from '@/core/job/made/sway/sleeve';
 import { mountId } from '@/core/job/placed';
+import { SIDES } from '@/core/geometry/side';
 import { sizeOf } from '@/core/job/bodies/bodySizes';
-import { METALS } from '@/core/materials/metals';
+import { METALS, type MetalName } from '@/core/materials/metals';
 import { partName } from '@/core/provenance/inputs';
 import type { LinkMember } from '@/core/rig/members/link';
 import { capital } from '@/core/rig/names';
@@ -27,19 +29,26 @@ export type PieceCut = {
   ends: string;
 };
 
-/** The tubes of a job that are no bars: the braces of its links, and what its sway bar turns in. */
+/** The tubes of a job that are no bars: the braces of its links, its sway bar's end links, and what that turns in. */
 export const piecesOf = (job: Job, links: LinkMember[]): PieceCut[] => [
   ...links.flatMap((link) => bracesOf(job, link)),
+  ...endLinksOf(job),
   ...(barHeldIn(job) === 'tube' ? barTubesOf(job) : sleevesOf(job)),
 ];
 
 /** A piece of tube of mild steel. */
-function piece(
+const piece = (
   { od, wall, length }: { od: number; wall: number; length: number },
   of: Omit<PieceCut, 'section' | 'metal' | 'length' | 'mass'>,
+): PieceCut => pieceOf({ shape: 'tube', od, wall }, 'dom', length, of);
+
+function pieceOf(
+  section: BarSection,
+  name: MetalName,
+  length: number,
+  of: Omit<PieceCut, 'section' | 'metal' | 'length' | 'mass'>,
 ): PieceCut {
-  const section = { shape: 'tube', od, wall } as const;
-  const { name: metal, density } = METALS.dom;
+  const { name: metal, density } = METALS[name];
   return { ...of, section, metal, length, mass: sectionValues(section).A * length * density };
 }
 
@@ -64,6 +73,23 @@ function bracesOf(job: Job, link: LinkMember): PieceCut[] {
 
 /** What a sway bar is held by belongs to it. */
 const OF_SWAY_BAR = { of: 'sway-bar' };
+
+/** The tubes between the ends of the sway bar's links; left and right apart where they differ. */
+function endLinksOf(job: Job): PieceCut[] {
+  const of = endLinkOf(job);
+  if (!of || endLinkFault(of)) return [];
+  const quantity = SIDES.length / of.lengths.length;
+  return of.lengths.map((length, i) =>
+    pieceOf(of.section, of.metal, madeUpLink(of, length).tubeLength, {
+      ...OF_SWAY_BAR,
+      id: `sway-bar-link-${i + 1}`,
+      name: `Sway bar’s end link${quantity === 1 ? `, ${SIDES[i]}` : ''}`,
+      quantity,
+      spare: 0,
+      ends: `square, bung ${of.thread}`,
+    }),
+  );
+}
 
 function barTubesOf(job: Job): PieceCut[] {
   const of = barTubeOf(job);

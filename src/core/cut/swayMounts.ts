@@ -1,10 +1,13 @@
+import { clipPinDrawing, clipPinFor } from '@/core/fabricate/clipPin';
 import { angleDrawing, angleFault, drillSheet } from '@/core/fabricate/plates/angle';
 import { collarDrawing } from '@/core/fabricate/plates/collar';
 import { strapDrawing, strapFault, strapSizes } from '@/core/fabricate/plates/strap';
 import type { Job } from '@/core/job/jobSchema';
-import { angleOf } from '@/core/job/made/angle';
-import { sleeveOf } from '@/core/job/made/sleeve';
-import { strapOf } from '@/core/job/made/strap';
+import { LINK_PINS, endLinkOf } from '@/core/job/made/sway/endLink';
+import { sayBolt } from '@/core/materials/boltSize';
+import { angleOf } from '@/core/job/made/sway/angle';
+import { sleeveOf } from '@/core/job/made/sway/sleeve';
+import { strapOf } from '@/core/job/made/sway/strap';
 import { sayLength } from '@/core/units/length';
 import { plateOf, titled, type FlatPart } from './flatParts';
 
@@ -43,6 +46,38 @@ function collarsOf(job: Job): FlatPart[] {
     quantity: 4,
     thickness: of.plate,
     drawing: collarDrawing(of.collar, of.od),
+  });
+}
+
+/** The pins of the sway bar's links that a clip holds, at their own size: a pin or stud is held on its paper to mark its hole. */
+export function clipPinsOf(job: Job): FlatPart[] {
+  const of = endLinkOf(job);
+  if (!of) return [];
+  const say = (mm: number) => sayLength(mm, job.tape);
+  return LINK_PINS.filter((at) => of.pins[at].clip).map((at): FlatPart => {
+    const pin = clipPinFor(of.pins[at]);
+    const { kind, diameter, toHole, length, hole, collar, tail } = pin;
+    const from = kind === 'stud' ? 'its shoulder' : 'under its head';
+    const name = `${kind === 'stud' ? 'Stud' : 'Pin'} ${at === 'bar' ? 'at the bar' : 'at the foot'} of the sway bar’s end links`;
+    return {
+      id: `sway-bar-${kind}-${at}`,
+      of: OF,
+      name,
+      quantity: 2,
+      thickness: 0,
+      metal: 'paper',
+      mass: 0,
+      notes: [
+        `${sayBolt(diameter)}: the clip’s hole ${say(hole)}, its middle ${say(toHole)} from ${from}; ${say(length)} to its end`,
+        ...(kind === 'stud'
+          ? [
+              `Shoulder ${say(collar.od)} across, ${say(collar.thick)} thick; its threaded tail ${say(tail)}, through its plate with a washer and a locking nut`,
+              'A washer on the shoulder, the link, a washer, the clip',
+            ]
+          : ['The link between its plates, a washer, the clip']),
+      ],
+      drawing: titled(clipPinDrawing(pin), name),
+    };
   });
 }
 

@@ -1,4 +1,4 @@
-import { barHeldIn } from '@/core/job/made/barHeld';
+import { barHeldIn } from '@/core/job/made/sway/barHeld';
 import type { Job } from '@/core/job/jobSchema';
 import { barOf, threadedEnds } from '@/core/job/made/parts';
 import { linksOf } from '@/core/rig/members/members';

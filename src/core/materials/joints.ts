@@ -128,3 +128,6 @@ export function flopOf({ chassis, axle }: Pick<MemberJoints, 'chassis' | 'axle'>
 export function axialRate({ chassis, axle }: Pick<MemberJoints, 'chassis' | 'axle'>): number {
   return 1 / (1 / JOINTS[chassis].rate + 1 / JOINTS[axle].rate);
 }
+
+/** What each is asked for over the counter, to be wound on an end link. */
+export const ON_LINK: Record<LinkJoint, string> = { ...ON_THREAD, elbow: 'Elbow of two forks with its pins' };

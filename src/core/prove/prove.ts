@@ -5,29 +5,31 @@ import { LINK_ENDS } from '@/core/job/made/parts';
 import { mountId } from '@/core/job/placed';
 import { LIMITS } from '@/core/materials/limits';
 import { linksOf } from '@/core/rig/members/members';
-import { lateralBarOf, partnerOf } from '@/core/rig/roles';
 import type { LinkMember } from '@/core/rig/members/link';
 import { barTrials } from './trials/barTrials';
 import { boltWays } from './faults/boltWays';
 import { bracketTrials } from './trials/bracketTrials';
 import { caseForces, rangesOf, type CaseForces } from './cases';
 import { governing, type Trial } from './trials/governing';
+import { proveSwayBar, swayPullOf } from './swayBar';
 import { unprovedOf } from './unproved';
-import { isWeld, type Check, type Failure, type Proof } from './types';
-
-/** What is allowed of a weld, and of what comes and goes, has its own margin in it: asked is only what the use and the place ask for more. */
-const OF_ALLOWANCE = 1 / LIMITS.strength.wanted.street;
+import type { Check, Proof } from './types';
+import { wantedOfLink } from './wanted';
 
 /**
- * Every bar and bracket of a job against every load case, each check in the case that governs it, the weakest first; and what could not
- * be proved.
+ * Every bar and bracket of a job, and what its sway bar pulls at, against every load case, each check in the case that governs it, the
+ * weakest first; and what could not be proved.
  *
  * @throws InputError where the members cannot hold the axle or be assembled
  */
 export function proveJob(job: Job): Proof {
-  const cases = casesOf(job, assemble(job.rig));
-  const checks = linksOf(job.rig).flatMap((link) => proveLink(job, link, cases));
-  return { checks: checks.sort(weakestFirst), unproved: unprovedOf(job, cases), bolts: boltWays(job) };
+  const mechanism = assemble(job.rig);
+  const [cases, pull] = [casesOf(job, mechanism), swayPullOf(job, mechanism)];
+  const checks = [
+    ...linksOf(job.rig).flatMap((link) => proveLink(job, link, cases)),
+    ...proveSwayBar(job, pull),
+  ];
+  return { checks: checks.sort(weakestFirst), unproved: unprovedOf(job, cases, pull), bolts: boltWays(job) };
 }
 
 /** How much of what is wanted a check has: below 1 it has too little. */
@@ -52,28 +54,16 @@ export function proveLink(job: Job, link: LinkMember, cases: CaseForces[]): Chec
   const prove = (part: string, trials: Trial[]) =>
     trials.flatMap(
       (trial) =>
-        governing(part, link.id, trial, trial.comesAndGoes ? ranges : cases, wantedOf(job, link, trial)) ??
-        [],
+        governing(
+          part,
+          link.id,
+          trial,
+          trial.comesAndGoes ? ranges : cases,
+          wantedOfLink(job, link, trial),
+        ) ?? [],
     );
   return [
     ...prove(link.id, barTrials(job, link)),
     ...LINK_ENDS.flatMap((end) => prove(mountId(link.id, end), bracketTrials(job, link, end))),
   ];
-}
-
-const SUDDEN: Record<Failure, boolean> = {
-  bends: false,
-  buckles: false,
-  breaks: true,
-  strips: true,
-  cracks: true,
-};
-
-/** How many times over a check should hold: by the use, by whether another member is left when it goes, and by how it goes. */
-function wantedOf(job: Job, link: LinkMember, { check, fails }: Trial): number {
-  const { strength } = LIMITS;
-  const base = job.parts.wanted ?? strength.wanted[job.use];
-  const alone = lateralBarOf(job.rig)?.id === link.id || partnerOf(link.id) === null ? strength.alone : 1;
-  if (isWeld(check) || fails === 'cracks') return base * alone * OF_ALLOWANCE;
-  return base * alone * (SUDDEN[fails] ? strength.breaks : 1);
 }

@@ -2,6 +2,7 @@ import { heldInputs } from '@/core/provenance/bodyInputs';
 import { inputOf, mountInputs, partInput, type InputId } from '@/core/provenance/inputs';
 import type { Job } from '@/core/job/jobSchema';
 import { fastenedTo } from '@/core/job/made/bracketParts';
+import { isOfSwayBar } from '@/core/job/made/sway/parts';
 import { linksOf } from '@/core/rig/members/members';
 
 /** What the forces in the members hang on. */
@@ -23,8 +24,12 @@ function patternSizes(job: Job): InputId[] {
 /** Where a frame rail is, and how big. */
 const RAIL: InputId[] = ['read.rideHeight', 'read.gapFrame', 'size.railWidth', 'size.railHeight'];
 
+/** How far the axle rolls, which the sway bar is twisted by. */
+const ROLLED: InputId[] = ['read.bump', 'read.droop', 'read.track'];
+
 /** What the proof of a part hangs on: of a bar by its member, of a bracket by its mount. */
 export function proveRestsOn(job: Job, part: string): InputId[] {
+  if (isOfSwayBar(part)) return [...ROLLED, partInput(job, part)];
   const [member = '', end] = part.split('/');
   const own = end === undefined ? [...mountInputs(job.rig, [member]), 'barEnds'] : [];
   const link = linksOf(job.rig).find(({ id }) => id === member);

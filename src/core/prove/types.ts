@@ -3,7 +3,7 @@ import type { BoltSide } from '@/core/clearance/boltRoom';
 /** What happens to a part past what it holds: it bends and shows it, folds up as a column, is torn or sheared through, strips its thread, or cracks in time. */
 export type Failure = 'bends' | 'buckles' | 'breaks' | 'strips' | 'cracks';
 
-/** The checks of a bar, of its thread at either end, and of a bracket with its bolt and weld. */
+/** The checks of a bar, of its thread at either end, of a bracket with its bolt and weld; and of what a sway bar pulls at. */
 export const CHECKS = {
   tension: 'Pulled',
   'weld-zone': 'Beside its welds',
@@ -34,6 +34,21 @@ export const CHECKS = {
   'fatigue-weld': 'Weld, in time',
   'fatigue-toe': 'Plates beside their weld, in time',
   brace: 'Brace, as a column',
+  'link-tension': 'Pulled',
+  'link-weld-zone': 'Beside its welds',
+  'link-column': 'Pushed, as a column',
+  'link-shank': 'Shanks',
+  'link-strip': 'Threads in their bungs',
+  'pin-bar-shear': 'Bolt at the bar, sheared',
+  'pin-bar-bending': 'Bolt at the bar, bent',
+  'pin-foot-shear': 'Bolt at the foot, sheared',
+  'pin-foot-bending': 'Bolt at the foot, bent',
+  'strap-sides': 'Its sides, pulled',
+  'strap-feet': 'Its feet, bent',
+  'strap-bolts': 'Its bolts, drawn out',
+  'angle-leg': 'Leg under the strap, bent',
+  'angle-bolts': 'Bolts of its other leg',
+  ear: 'Ear, bent',
 } as const;
 export type CheckName = keyof typeof CHECKS;
 
@@ -49,7 +64,7 @@ export type Inputs = Record<string, number | string>;
  * infinite where nothing asks anything of it; `wanted` is what it should be.
  */
 export type Check = {
-  /** the bar by its member, the bracket by its mount: `panhard`, `panhard/chassis` */
+  /** the bar by its member, the bracket by its mount, what belongs to the sway bar: `panhard`, `panhard/chassis`, `sway-bar/strap` */
   part: string;
   check: CheckName;
   case: string;

@@ -4,7 +4,10 @@ import { bracketOf, fastenedTo, type Bracket } from '@/core/job/made/bracketPart
 import { BAR_ENDS, barOf, LINK_ENDS, threadedEnds, type Bar } from '@/core/job/made/parts';
 import { isLink, linksOf } from '@/core/rig/members/members';
 import { capital, memberName } from '@/core/rig/names';
+import { isOnEar, springPlateOf } from '@/core/job/made/springPlate';
+import { barHeldIn } from '@/core/job/made/sway/barHeld';
 import type { CaseForces } from './cases';
+import type { SwayPull } from './swayBar';
 import type { Unproved } from './types';
 
 /** A bar with a rod end whose maker's figure nobody told. */
@@ -13,14 +16,15 @@ const isUnrated = (bar: Bar): boolean => bar.rated === null && threadedEnds(bar)
 const hasBarrel = ({ barrels }: Bar): boolean => BAR_ENDS.some((end) => barrels[end] !== null);
 
 /** What of a job is not proved, in words: nothing is said to hold that was not looked at. */
-export function unprovedOf(job: Job, cases: CaseForces[]): Unproved[] {
+export function unprovedOf(job: Job, cases: CaseForces[], pull: SwayPull | null): Unproved[] {
   const { rig } = job;
   if (cases.length === 0)
     return [
       {
-        part: 'the whole car',
-        why: 'nothing is known of what it weighs, of its wheelbase or of the height of its centre of gravity',
+        part: 'All that holds the axle',
+        why: 'nothing is known of what the car weighs, of its wheelbase or of the height of its centre of gravity',
       },
+      ...swayUnproved(job, pull),
     ];
   const others = rig.members.filter((m) => !isLink(m));
   const undrawn = linksOf(rig).filter((link) => fastenedTo(job, link, 'chassis') === 'undrawn');
@@ -44,9 +48,7 @@ export function unprovedOf(job: Job, cases: CaseForces[]): Unproved[] {
           },
         ]
       : []),
-    ...(rig.swayBars
-      ? [{ part: 'Sway bar’s brackets and end links', why: 'only the bar itself is, at Roll' }]
-      : []),
+    ...swayUnproved(job, pull),
     ...(linksOf(rig).some(({ id }) => hasBarrel(barOf(job, id)))
       ? [{ part: 'Bushings in barrels', why: 'what their maker rates them at is not known; their weld is' }]
       : []),
@@ -67,5 +69,35 @@ export function unprovedOf(job: Job, cases: CaseForces[]): Unproved[] {
       why: 'in time only welds, the plates beside them and shanks are reckoned; bolts, holes, bends and rod ends are not',
     },
     { part: 'Frame, axle housing and crossmembers', why: 'only the wall behind a frame bracket is' },
+  ];
+}
+
+/** What of a sway bar's mounts and links is not proved. */
+function swayUnproved(job: Job, pull: SwayPull | null): Unproved[] {
+  const { rig, roll } = job;
+  if (!rig.swayBars) return [];
+  if (!pull || !roll.bar)
+    return [
+      {
+        part: 'Sway bar’s mounts and end links',
+        why: roll.bar
+          ? 'its links cannot follow the axle as far as it rolls, or its arms have no length: see Roll'
+          : 'the bar came with the car’s file, without how it is made',
+      },
+    ];
+  const [plate, held] = [springPlateOf(job), barHeldIn(job)];
+  return [
+    ...(plate && isOnEar(job, plate)
+      ? []
+      : [{ part: 'Brackets that the sway bar’s links stand on', why: 'they are not drawn' }]),
+    ...(held === 'straps'
+      ? []
+      : [
+          {
+            part: 'What the sway bar turns in',
+            why: 'what its bushings and their tube press on is not reckoned',
+          },
+        ]),
+    { part: 'Sway bar’s mounts and links, in time', why: 'they are reckoned at the farthest roll alone' },
   ];
 }

@@ -1,12 +1,14 @@
 import type { Job } from '@/core/job/jobSchema';
 import { FORCE, STRESS } from '@/core/units/unit';
 import type { Tape } from '@/core/units/tape';
+import { isOfSwayBar } from '@/core/job/made/sway/parts';
 import { partName, spokenPart } from '@/core/provenance/inputs';
 import { capital } from '@/core/rig/names';
 import type { Finding, Remedy, Verdict } from '@/core/verdict/verdict';
 import { boltVerdicts } from './faults/boltWays';
 import { partFaults } from './faults/faults';
 import { railHoleVerdicts } from './faults/railHole';
+import { swayFaults } from './faults/swayFaults';
 import { isShort, isUnderOne, weakestFirst } from './prove';
 import { CHECKS, isWeld, type Check, type CheckName, type Failure, type Proof } from './types';
 
@@ -41,6 +43,21 @@ const SUBJECT: Record<CheckName, string> = {
   'fatigue-weld': 'the weld, pulled to and fro,',
   'fatigue-toe': 'a plate beside its weld, bent to and fro,',
   brace: 'the brace',
+  'link-tension': 'the link itself, pulled,',
+  'link-weld-zone': 'the steel beside the welds',
+  'link-column': 'the link itself, pushed,',
+  'link-shank': 'the shank of an end',
+  'link-strip': 'the thread of an end',
+  'pin-bar-shear': 'the bolt at the bar, sheared,',
+  'pin-bar-bending': 'the bolt at the bar, bent,',
+  'pin-foot-shear': 'the bolt at the foot, sheared,',
+  'pin-foot-bending': 'the bolt at the foot, bent,',
+  'strap-sides': 'a side of the strap',
+  'strap-feet': 'a foot of the strap',
+  'strap-bolts': 'the bolts, drawn out,',
+  'angle-leg': 'the leg under the strap',
+  'angle-bolts': 'the bolts of the other leg',
+  ear: 'the ear',
 };
 
 const GOES: Record<Failure, string> = {
@@ -77,7 +94,12 @@ export function proveVerdicts(
   cures: (check: Check) => Remedy[] = () => [],
 ): Verdict[] {
   // What cannot be made is wrong whatever pulls at it.
-  const made = [...partFaults(job), ...boltVerdicts(job, bolts), ...railHoleVerdicts(job)];
+  const made = [
+    ...partFaults(job),
+    ...swayFaults(job),
+    ...boltVerdicts(job, bolts),
+    ...railHoleVerdicts(job),
+  ];
   if (checks.length === 0) return made;
   const weakest = weakestOfParts(job, checks);
   const weak = weakest.filter(isShort);
@@ -85,7 +107,7 @@ export function proveVerdicts(
     ...made,
     ...weak.map((check): Verdict => ({ ...weakVerdict(job, check), remedies: cures(check) })),
     ...(weak.length ? [] : [allHold(job, weakest)]),
-    ...(checks.some(isUnderOne) ? [] : [firstToGo(job, checks)]),
+    ...(checks.some(isUnderOne) ? [] : firstToGo(job, checks)),
   ];
 }
 
@@ -134,23 +156,29 @@ const WELD_BREAKS = 0.577 / 0.3;
 const goesAt = ({ check, factor }: Check): number => (isWeld(check) ? factor * WELD_BREAKS : factor);
 
 /** What of the whole goes first when it is asked too much, which had better be something that bends. */
-function firstToGo(job: Job, checks: Check[]): Verdict {
-  const order = checks.filter(({ fails }) => fails !== 'cracks').sort((a, b) => goesAt(a) - goesAt(b));
-  const first = order[0]!;
+function firstToGo(job: Job, checks: Check[]): Verdict[] {
+  // What a sway bar pulls at does not hold the axle: it may go first.
+  const order = checks
+    .filter(({ part, fails }) => fails !== 'cracks' && !isOfSwayBar(part))
+    .sort((a, b) => goesAt(a) - goesAt(b));
+  const [first] = order;
+  if (!first) return [];
   const bends = order.find(({ fails }) => fails === 'bends' || fails === 'buckles');
   const sudden = first.fails === 'breaks' || first.fails === 'strips';
-  return {
-    id: 'first-to-go',
-    where: spokenPart(job, first.part),
-    state: sudden ? 'look' : 'ok',
-    title: sudden
-      ? 'Asked too much, it breaks before anything bends.'
-      : 'Asked too much, it bends before anything breaks.',
-    reason: `First the ${partName(job, first.part)}: ${CHECKS[first.check].toLowerCase()}, at ${sayFactor(goesAt(first), Infinity)} times “${first.case}”.${
-      sudden && bends
-        ? ` What bends, the ${partName(job, bends.part)}, does so at ${sayFactor(goesAt(bends), Infinity)} times only. A part that bends is found at the next look; one that breaks lets the axle go.`
-        : ''
-    }`,
-    remedies: [],
-  };
+  return [
+    {
+      id: 'first-to-go',
+      where: spokenPart(job, first.part),
+      state: sudden ? 'look' : 'ok',
+      title: sudden
+        ? 'Asked too much, it breaks before anything bends.'
+        : 'Asked too much, it bends before anything breaks.',
+      reason: `First the ${partName(job, first.part)}: ${CHECKS[first.check].toLowerCase()}, at ${sayFactor(goesAt(first), Infinity)} times “${first.case}”.${
+        sudden && bends
+          ? ` What bends, the ${partName(job, bends.part)}, does so at ${sayFactor(goesAt(bends), Infinity)} times only. A part that bends is found at the next look; one that breaks lets the axle go.`
+          : ''
+      }`,
+      remedies: [],
+    },
+  ];
 }

@@ -12,6 +12,7 @@ import { isParted } from '@/core/job/edits/parts';
 import { mirrorOf } from '@/core/job/made/parts';
 import { saidOfBracket } from '@/core/job/made/bracketParts';
 import { saidOfBar } from '@/core/job/made/parts';
+import { isOfSwayBar, SWAY_PARTS, type SwayPart } from '@/core/job/made/sway/parts';
 import { LIMITS } from '@/core/materials/limits';
 import { capital, groupName, memberName } from '@/core/rig/names';
 import { pairOf } from '@/core/rig/roles';
@@ -122,6 +123,11 @@ const kinds: Record<string, (job: Job, of: string) => Told> = {
     const known = BRACKET_SIZES.every((key) => said[key] !== undefined);
     return typedOr(known, `Sizes of the ${partName(job, mount)}`, { station: 'prove', part: mount });
   },
+  sway: ({ parts }, part) =>
+    typedOr(SWAY_SIZES[part as SwayPart](parts), `Sizes of the ${SWAY_PARTS[part as SwayPart]}`, {
+      station: 'prove',
+      part,
+    }),
   sleeve: ({ parts }) =>
     typedOr(
       SLEEVE_SIZES.every((key) => parts.sleeve?.[key] !== undefined),
@@ -140,10 +146,21 @@ const kinds: Record<string, (job: Job, of: string) => Told> = {
 const BRACKET_SIZES = ['plate', 'width', 'edge', 'depth', 'bolt', 'leg'] as const;
 
 /** What of the sleeves through the rails has to be said for them to be known. */
+/** What of each thing that a sway bar pulls at is to be said, for it to be known. */
+const SWAY_SIZES: Record<SwayPart, (parts: Job['parts']) => boolean> = {
+  'sway-bar/link': ({ endLink }) => isSaid(endLink, 'section', 'thread', 'bar', 'foot'),
+  'sway-bar/strap': ({ strap }) => isSaid(strap, 'thickness', 'width', 'foot', 'bolt'),
+  'sway-bar/angle': ({ angle }) => isSaid(angle, 'thickness', 'against'),
+  'sway-bar/ear': ({ springPlate }) => isSaid(springPlate, 'plate', 'ear'),
+};
+const isSaid = <T extends object>(said: T | undefined, ...keys: (keyof T)[]): boolean =>
+  keys.every((key) => said?.[key] !== undefined);
+
 const SLEEVE_SIZES = ['od', 'tube', 'collar', 'plate', 'wall'] as const;
 
 /** A bar by its member or a bracket by its mount, left and right as one where they are alike. */
 export function partName(job: Job, part: string): string {
+  if (isOfSwayBar(part)) return SWAY_PARTS[part];
   const [member = '', end] = part.split('/');
   const { end: axle } = job.rig;
   const both = isParted(job, part) ? null : groupName(pairOf(member), axle);
@@ -161,7 +178,7 @@ export function spokenPart(job: Job, part: string): string {
 
 /** The input that a part's sizes are: one for both of a pair that is alike. */
 export const partInput = (job: Job, part: string): InputId =>
-  `${part.includes('/') ? 'bracket' : 'bar'}.${spokenPart(job, part)}`;
+  `${isOfSwayBar(part) ? 'sway' : part.includes('/') ? 'bracket' : 'bar'}.${spokenPart(job, part)}`;
 
 /** A guessed centre of gravity went up and down with the frame, by the share of the car that stands on springs. */
 function isUsualCg(job: Job): boolean {

@@ -66,7 +66,7 @@ export function swayBarOverTravel(
   const corners = cornerPoses(motion.mechanism, bump, droop);
   const arms = turningBar(built);
   const around = { ...car, housing: design.housing };
-  const rows = arms ? rollRows(car, design, arms, motion, twisted) : [];
+  const rows = arms ? rollRows(car, design, arms, motion.mechanism, twisted) : [];
   return {
     ...answer,
     now: design.hooked ? barIn(motion.mechanism.at(car.rocker), rig, built, answer.rate) : null,
@@ -93,6 +93,22 @@ export function swayBarGaps(
         cornerPoses(mechanism, bump, droop),
       )
     : [];
+}
+
+/**
+ * What each end link of a bar and each of its bushings' brackets carry at the farthest roll that the travel allows, N; null where no link
+ * can follow it.
+ *
+ * @throws InputError where the bar cannot be held
+ */
+export function swayBarCarries(
+  car: Omit<BarCar, 'rocker'>,
+  design: BarDesign,
+  mechanism: Mechanism,
+): BarResult['carried'] {
+  const built = swayBarOf(design);
+  const arms = turningBar(built);
+  return arms && carriedBy(built, rollRows(car, design, arms, mechanism, barTwisted(built, 'swayBars[0]')));
 }
 
 /** The links pull one eye up and the other down; the bushings hold against that couple on their narrower stand. */
@@ -159,10 +175,10 @@ const HALF_STEPS = 8;
 
 /** The axle rolled to either side as far as the travel goes, its wheels against each other. */
 function rollRows(
-  { rig, bump, droop }: BarCar,
+  { rig, bump, droop }: Omit<BarCar, 'rocker'>,
   design: BarDesign,
   arms: TurningBar,
-  motion: Motion,
+  mechanism: Mechanism,
   { rate, stress }: Twisted,
 ): RollRow[] {
   return Array.from({ length: 2 * HALF_STEPS + 1 }, (_, i) => (i - HALF_STEPS) / HALF_STEPS).flatMap(
@@ -171,7 +187,7 @@ function rollRows(
         share >= 0
           ? { left: share * bump, right: -share * droop }
           : { left: share * droop, right: -share * bump };
-      const pose = motion.mechanism.at(travel);
+      const pose = mechanism.at(travel);
       const at = barIn(pose, rig, arms.bar, rate);
       if (!isReached(pose) || !at) return [];
       const { cocked, square, lost } = linksOver(rig, design, arms, [{ corner: 'ride', pose }]);

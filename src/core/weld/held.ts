@@ -7,7 +7,7 @@ import { isLink, linksOf, type Member } from '@/core/rig/members/members';
 import { mountsOf } from '@/core/rig/mounts';
 import { memberName } from '@/core/rig/names';
 import { swayBarOf, type BarDesign } from '@/core/swaybar/swayBarDesign';
-import { barHeldIn } from '@/core/job/made/barHeld';
+import { barHeldIn } from '@/core/job/made/sway/barHeld';
 import type { BarHeld } from '@/core/swaybar/throughFrame';
 
 /** By which the sway bar has hold points, as a member has by its id. */

@@ -16,7 +16,8 @@ import { linksOf } from '@/core/rig/members/members';
 import { capital, memberName } from '@/core/rig/names';
 import { armsAndCranksOf, leavesOf } from '@/core/rig/roles';
 import { preload, tighteningTorque } from '@/core/strength/preload';
-import { strapOf } from '@/core/job/made/strap';
+import { endLinkOf, LINK_PINS } from '@/core/job/made/sway/endLink';
+import { strapOf } from '@/core/job/made/sway/strap';
 import { heldName, heldPoints } from './held';
 
 /** Nut factor by how the threads are, none (common practice, no published source; locking nuts ask for their own turning torque on top). */
@@ -167,17 +168,26 @@ function swayBarLines(job: Job): TorqueLine[] {
           }),
         ]
       : []),
-    ...(job.roll.bar
-      ? [
-          lineOf(job, {
-            id: 'swayBar/links',
-            what: 'Sway bar: bolts of its end links',
-            size: 'as they came',
-            how: 'Each joint in the middle of its swing, soft ones on the car’s weight.',
-          }),
-        ]
-      : []),
+    ...endLinkBoltLines(job),
   ];
+}
+
+const AT = { bar: 'links', foot: 'feet' } as const;
+
+/** The bolts that the sway bar's end links turn on; a pin with a clip is not tightened. */
+function endLinkBoltLines(job: Job): TorqueLine[] {
+  const of = endLinkOf(job);
+  if (!of) return [];
+  return LINK_PINS.filter((at) => !of.pins[at].clip).map((at) => {
+    const { grade, ...stack } = of.pins[at];
+    return lineOf(job, {
+      id: `swayBar/${AT[at]}`,
+      what: `Sway bar: bolts of its end links, ${at === 'bar' ? 'at the bar' : 'at their feet'}`,
+      size: sayBoltBy(stack.bolt, boltFor(stack).length),
+      how: 'Each joint in the middle of its swing, soft ones on the car’s weight.',
+      bolt: { diameter: stack.bolt, grade },
+    });
+  });
 }
 
 /** The job with what a fastener's maker asks for, N·mm; null takes it back. */

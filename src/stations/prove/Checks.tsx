@@ -6,7 +6,11 @@ import { useJobPart } from '@/store/jobStore';
 
 /** What the values of a formula are called, where their letter does not say it. */
 const WORDS: Record<string, string> = {
-  force: 'force in the bar',
+  force: 'force in the bar or link',
+  R: 'pull on one bushing R',
+  a: 'lever a',
+  m: 'bolt to bend m',
+  n: 'bolt to edge n',
   od: 'diameter',
   S_y: 'yield S_y',
   S_u: 'strength S_u',

@@ -2,6 +2,7 @@
 import { Checkbox, Select } from 'antd';
 import { useState } from 'react';
 import { isParted, withParted } from '@/core/job/edits/parts';
+import { isOfSwayBar } from '@/core/job/made/sway/parts';
 import { mirrorOf } from '@/core/job/made/parts';
 import type { Job } from '@/core/job/jobSchema';
 import { partName, spokenPart } from '@/core/provenance/inputs';
@@ -12,8 +13,9 @@ import { linksOf } from '@/core/rig/members/members';
 import { capital } from '@/core/rig/names';
 import { edit, useJob } from '@/store/jobStore';
 import { setPreferences, usePreferences } from '@/store/preferences';
-import { BarFields } from './BarFields';
-import { BracketFields } from './BracketFields';
+import { BarFields } from './fields/BarFields';
+import { BracketFields } from './fields/BracketFields';
+import { SwayFields } from './fields/SwayFields';
 import { Checks } from './Checks';
 import { Metals } from './Metals';
 
@@ -29,7 +31,6 @@ export function PartPanel({ checks }: { checks: Check[] }) {
   const own = checks.filter((check) => check.part === part);
   const [member = '', end] = part.split('/');
   const link = linksOf(job.rig).find(({ id }) => id === member);
-  if (!link) return null;
   const spoken = spokenPart(job, part);
   return (
     <section className="section" id="prove-parts">
@@ -53,13 +54,13 @@ export function PartPanel({ checks }: { checks: Check[] }) {
           left and right alike
         </Checkbox>
       )}
-      {end === undefined ? (
-        <BarFields key={spoken} part={spoken} />
-      ) : (
+      {isOfSwayBar(part) && <SwayFields key={spoken} part={part} />}
+      {link && end === undefined && <BarFields key={spoken} part={spoken} />}
+      {link && end !== undefined && (
         <BracketFields key={spoken} part={spoken} link={link} end={end === 'axle' ? 'axle' : 'chassis'} />
       )}
       <Checks checks={own} />
-      {end === undefined && <Metals link={link} checks={own} />}
+      {link && end === undefined && <Metals link={link} checks={own} />}
     </section>
   );
 }

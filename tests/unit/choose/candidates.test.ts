@@ -92,7 +92,7 @@ describe('what is drawn of a car', () => {
         const made = bars[0] ? { [bars[0].id]: 500 } : {};
         const shop = {
           cut: { ...job.cut, stock: { length: 6100, kerf: 2 }, engagementRule: 31 },
-          parts: { ...job.parts, wanted: 4 },
+          parts: { ...job.parts, wanted: 4, springPlate: { edge: 9 }, strap: { foot: 40 }, angle: {} },
           roll: { ...job.roll, otherBar: 1234 },
         };
         const own = withPlaced(
@@ -115,6 +115,7 @@ describe('what is drawn of a car', () => {
         expect(isPlaced(other, `${DRIVESHAFT}/pinion`)).toBe(true);
         const back = withDesign(other, designOf(own));
         expect(back.rig).toEqual(own.rig);
+        expect(back.parts).toEqual(own.parts);
         expect(designOf(back)).toEqual(designOf(own));
         // A bar that is there is no bar of another layout.
         if (offer.design.layout !== job.layout) expect(other.locate.made ?? {}).toEqual({});

@@ -4,7 +4,7 @@ import { shoppingList } from '@/core/cut/lists';
 import { dueOf } from '@/core/drive/rechecks';
 import { withRoll } from '@/core/job/edits/roll';
 import type { Job } from '@/core/job/jobSchema';
-import { barHeldIn } from '@/core/job/made/barHeld';
+import { barHeldIn } from '@/core/job/made/sway/barHeld';
 import type { BarHeld } from '@/core/swaybar/throughFrame';
 import { railsOf } from '@/core/job/bodies/frameRails';
 import { planNow } from '@/core/plan/standing';

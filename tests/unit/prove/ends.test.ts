@@ -27,7 +27,7 @@ import { plateBarOf } from '@/core/job/made/plateBar';
 import { JOINT_NAMES, jointsOf, ON_THREAD } from '@/core/materials/joints';
 import { METALS } from '@/core/materials/metals';
 import { THREAD_NAMES, THREADS } from '@/core/materials/threads';
-import { curesIn } from '@/core/prove/cures';
+import { curesIn } from '@/core/prove/cures/cures';
 import { partFaults } from '@/core/prove/faults/faults';
 import { isShort, proveJob } from '@/core/prove/prove';
 import type { Check } from '@/core/prove/types';

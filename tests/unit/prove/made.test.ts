@@ -21,7 +21,7 @@ import { distance, dot, minus, unit } from '@/core/geometry/vector';
 import { bracketAxes } from '@/core/job/made/bracketParts';
 import { strapSizes } from '@/core/fabricate/plates/strap';
 import { withAlike, withAngles, withParts } from '@/core/job/edits/parts';
-import { strapOf } from '@/core/job/made/strap';
+import { strapOf } from '@/core/job/made/sway/strap';
 import { sayLength } from '@/core/units/length';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';

@@ -20,7 +20,7 @@ import { LIMITS } from '@/core/materials/limits';
 import { BOLT_GRADES, METALS } from '@/core/materials/metals';
 import { THREADS } from '@/core/materials/threads';
 import { bentBarStress } from '@/core/strength/bar';
-import { curesIn } from '@/core/prove/cures';
+import { curesIn } from '@/core/prove/cures/cures';
 import { isFault, partFaults } from '@/core/prove/faults/faults';
 import { rangesOf } from '@/core/prove/cases';
 import { casesOf, isUnderOne, margin, proveJob } from '@/core/prove/prove';

@@ -9,7 +9,7 @@ import { withRoll } from '@/core/job/edits/roll';
 import type { Job } from '@/core/job/jobSchema';
 import { readJob, writeJob } from '@/core/job/file';
 import { sleeveFor } from '@/core/swaybar/throughFrame';
-import { railHolesOf, sleeveOf } from '@/core/job/made/sleeve';
+import { railHolesOf, sleeveOf } from '@/core/job/made/sway/sleeve';
 import { proveJob } from '@/core/prove/prove';
 import { railHoleVerdicts } from '@/core/prove/faults/railHole';
 import { railHoleLeft, type BoxRail, type GivenBack } from '@/core/strength/railHole';

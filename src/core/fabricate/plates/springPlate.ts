@@ -44,7 +44,7 @@ export const halfPlate = (of: SpringPlate): Place =>
   legsOf(of)[2]!.map((v) => v + (of.uBolt + LOOSE) / 2 + of.edge) as [number, number];
 
 /** The hole of the ear on the left plate as it is drawn, mm. */
-const earAt = ({ ahead, out }: NonNullable<SpringPlate['ear']>): Place => [ahead, -out];
+export const earAt = ({ ahead, out }: NonNullable<SpringPlate['ear']>): Place => [ahead, -out];
 
 /** Why an ear cannot be: its hole leaves no steel beside a U-bolt's, or lies where the spring is clamped; null where it can. */
 export function earFault(of: SpringPlate): 'at-u-bolt' | 'under-spring' | null {

@@ -4,6 +4,7 @@ import { applyReadings } from '../applyReadings';
 import type { Job } from '../jobSchema';
 import { marked, placedMounts } from '../placed';
 import type { Candidate, Design } from '../slices/choose';
+import type { Parts } from '../slices/parts';
 import { withoutMembersWork } from './members/work';
 
 /** What was typed for these, and for members, belongs to what is drawn; all else to the car. */
@@ -11,7 +12,7 @@ const DRAWN = ['roll', 'parts', 'cut', 'holes', 'bend', 'made', 'opens'];
 /** Of that, what is the shop's own: its stock, its rules, what its metals bear. */
 const OF_SHOP = /^(cut\/(stock|kerf|sheet|rule)|parts\/(strengths|wanted))\b/;
 /** Usual values of what is drawn that were taken as right. */
-const OF_PARTS = /^(joints|bar|bracket)\.|^(tube|barEnds)$/;
+const OF_PARTS = /^(joints|bar|bracket|sway)\.|^(tube|barEnds|sleeve)$/;
 
 /** A record's entries whose keys pass, and those that do not. */
 function parted<T>(
@@ -36,7 +37,10 @@ export function designOf(job: Job): Design {
   const { layout, laidOut, rig, joints, holes, roll, parts, cut, locate } = job;
   const { made, opens } = locate;
   const { springs, shock, stop, bar } = roll;
-  const { bars, brackets, springPlate, strap, sleeve } = parts;
+  const ofDesign: Parts = { ...parts };
+  // What metal bears and what is asked of it stay with the car.
+  delete ofDesign.strengths;
+  delete ofDesign.wanted;
   const { thread, leftHandEnd, ends, tube } = cut;
   const drawn = isDrawn(job);
   return {
@@ -52,13 +56,7 @@ export function designOf(job: Job): Design {
     joints,
     holes,
     roll: { springs, shock, stop, bar },
-    parts: {
-      bars,
-      brackets,
-      ...(springPlate && { springPlate }),
-      ...(strap && { strap }),
-      ...(sleeve && { sleeve }),
-    },
+    parts: ofDesign,
     cut: { thread, leftHandEnd, ends, tube },
   };
 }

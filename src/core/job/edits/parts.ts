@@ -9,20 +9,25 @@ import { MM_PER_INCH } from '@/core/units/tape';
 import { withBodies } from '@/core/job/bodies/bodies';
 import { told, without } from './omit';
 
-/** What is changed of parts: of bars by member, of brackets by mount; only what is named changes; what is undefined is said no more. */
+/** What is changed of parts: of bars by member, of brackets by mount, of those that are all alike; only what is named changes; what is undefined is said no more. */
 export type PartsChange = {
   bars?: Record<string, BarPart>;
   brackets?: Record<string, BracketPart>;
+  alike?: { [P in AlikePart]?: NonNullable<Parts[P]> };
 };
 
 /** The job with parts changed; of a pair both, unless its other one is parted. */
-export function withParts(job: Job, { bars = {}, brackets = {} }: PartsChange): Job {
+export function withParts(job: Job, { bars = {}, brackets = {}, alike = {} }: PartsChange): Job {
   const next = { ...job.parts, bars: { ...job.parts.bars }, brackets: { ...job.parts.brackets } };
   for (const [id, part] of Object.entries(bars))
     next.bars[keptAs(next.bars, id)] = told(saidOfBar(job, id), part) ?? {};
   for (const [id, part] of Object.entries(brackets))
     next.brackets[keptAs(next.brackets, id)] = told(saidOfBracket(job, id), part) ?? {};
-  return withBodies({ ...job, parts: next });
+  const changed = (Object.keys(alike) as AlikePart[]).reduce(
+    (made, part) => withAlike(made, part, alike[part]!),
+    { ...job, parts: next },
+  );
+  return withBodies(changed);
 }
 
 /** The job with what a metal bears said otherwise; what is undefined is said no more. */

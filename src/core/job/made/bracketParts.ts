@@ -74,7 +74,7 @@ const USUAL_BOLT: [shank: number, bolt: number][] = [
 const THINNEST_BOLT = inch(3 / 8);
 
 /** Width of the ball of a rod end, and of its spacer on each side, in diameters of the shank; of a soft sleeve, mm (common practice, no published source). */
-const BALL = { width: 1.2, spacer: 0.5 };
+export const BALL = { width: 1.2, spacer: 0.5 };
 const SLEEVE = inch(2);
 
 /** How wide what stands between the plates is, and the spacer on each side of it, mm; of a fork, the spacers between its plates and the bracket's one. */
@@ -93,7 +93,7 @@ function usualStack(
 }
 
 /** The bolt that usually goes through a ball on a shank, mm. */
-const usualBolt = (shank: number): number =>
+export const usualBolt = (shank: number): number =>
   USUAL_BOLT.find(([least]) => shank >= least - 0.1)?.[1] ?? THINNEST_BOLT;
 
 /** What of a bracket the rest of it follows: as was said of it, else as is usual. */

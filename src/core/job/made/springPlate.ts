@@ -35,13 +35,25 @@ export function springPlateOf(job: Job): SpringPlate | null {
   };
 }
 
-/** An ear as it usually is, mm: where the sway bar's link stands on the axle; without one, inboard of the spring. */
-function usualEar({ rig }: Job): NonNullable<SpringPlate['ear']> {
+/** Where the sway bar's left link stands on the axle, mm from the left spring's pin: ahead, and out from the car's middle; null where it does not. */
+function footAt({ rig }: Job): { ahead: number; out: number } | null {
   const seat = mountsOf(rig, leavesOf(rig)[0]!.id).find(({ key }) => key === 'seat')!.point;
   const [bar] = rig.swayBars ?? [];
   const foot = bar?.mountedOn === 'chassis' ? bar.links.left : null;
-  const hole = USUAL.pin;
-  return foot
-    ? { ahead: foot[0] - seat[0], out: Math.abs(foot[1]) - Math.abs(seat[1]), hole }
-    : { ahead: 0, out: -inch(3), hole };
+  return foot && { ahead: foot[0] - seat[0], out: Math.abs(foot[1]) - Math.abs(seat[1]) };
+}
+
+/** An ear as it usually is, mm: under the foot of the sway bar's link; without one, inboard of the spring. */
+const usualEar = (job: Job): NonNullable<SpringPlate['ear']> => ({
+  ...(footAt(job) ?? { ahead: 0, out: -inch(3) }),
+  hole: USUAL.pin,
+});
+
+/** An ear farther than this from a link's foot, seen from above, is there for something else, mm. */
+const NEAR = inch(1);
+
+/** Whether the end links of the sway bar stand on the plates' ears. */
+export function isOnEar(job: Job, { ear }: Pick<SpringPlate, 'ear'>): boolean {
+  const foot = ear && footAt(job);
+  return ear !== null && foot !== null && Math.hypot(ear.ahead - foot.ahead, ear.out - foot.out) <= NEAR;
 }

@@ -121,6 +121,8 @@ const strapSchema = z.strictObject({
   bend: z.optional(notNegative),
   foot: z.optional(size),
   bolt: z.optional(size),
+  /** of the bolts of straps and angles */
+  grade: z.optional(z.enum(BOLT_GRADE_NAMES)),
 });
 
 /** The angle that each strap of the sway bar stands on, as far as it was said, mm; there is none without it. */
@@ -141,8 +143,32 @@ const sleeveSchema = z.strictObject({
   wall: z.optional(size),
 });
 
+/**
+ * What an end of the sway bar's end links turns on, as far as it was said, mm: its bolt or pin, the plates it goes through, one or two, the
+ * joint between or beside them, a spacer on each side of that; whether a clip holds it instead of a nut.
+ */
+const linkPinSchema = z.strictObject({
+  bolt: z.optional(size),
+  grade: z.optional(z.enum(BOLT_GRADE_NAMES)),
+  planes: z.optional(z.union([z.literal(1), z.literal(2)])),
+  plate: z.optional(size),
+  middle: z.optional(size),
+  spacer: z.optional(notNegative),
+  clip: z.optional(z.boolean()),
+});
+
+/** The sway bar's end links, as far as they were said: what they are of, their thread, both ends of each; what they turn on. */
+const endLinkSchema = z.strictObject({
+  metal: z.optional(z.enum(METAL_NAMES)),
+  section: z.optional(sectionSchema),
+  thread: z.optional(z.enum(THREAD_NAMES)),
+  end: z.optional(barEndSchema),
+  bar: z.optional(linkPinSchema),
+  foot: z.optional(linkPinSchema),
+});
+
 /** Parts that a job has one kind of, all alike. */
-export type AlikePart = 'springPlate' | 'strap' | 'angle' | 'sleeve';
+export type AlikePart = 'springPlate' | 'strap' | 'angle' | 'sleeve' | 'endLink';
 
 const strength = within(20, 3000);
 
@@ -168,6 +194,7 @@ const wholePartsSchema = z.strictObject({
   strap: z.optional(strapSchema),
   angle: z.optional(angleSchema),
   sleeve: z.optional(sleeveSchema),
+  endLink: z.optional(endLinkSchema),
   wanted: z.optional(within(1, 20)),
 });
 export const partsSchema = z._default(wholePartsSchema, { bars: {}, brackets: {} });

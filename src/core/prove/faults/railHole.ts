@@ -1,6 +1,6 @@
 import { railId } from '@/core/job/bodies/frameRails';
 import type { Job } from '@/core/job/jobSchema';
-import { holedRail, railHolesOf, sleeveOf } from '@/core/job/made/sleeve';
+import { holedRail, railHolesOf, sleeveOf } from '@/core/job/made/sway/sleeve';
 import { bodyInputs } from '@/core/provenance/bodyInputs';
 import type { InputId } from '@/core/provenance/inputs';
 import { railHoleLeft } from '@/core/strength/railHole';

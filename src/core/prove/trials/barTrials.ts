@@ -10,14 +10,14 @@ import {
   threadedMetal,
   type Bar,
 } from '@/core/job/made/parts';
-import { THREADS } from '@/core/materials/threads';
+import { THREADS, type ThreadName } from '@/core/materials/threads';
 import type { LinkMember } from '@/core/rig/members/link';
 import { bentBarStress, columnOf, eulerInPlane, modulusInPlane, sectionValues } from '@/core/strength/bar';
 import { stressArea, strippingLoad } from '@/core/strength/thread';
 import { endTrials } from '@/core/prove/trials/endTrials';
-import { sayStrength, type Trial } from '@/core/prove/trials/governing';
+import { sayStrength, SHIGLEY, type Trial } from '@/core/prove/trials/governing';
 import { inTime } from '@/core/prove/trials/inTime';
-import type { Inputs } from '@/core/prove/types';
+import type { CheckName, Inputs } from '@/core/prove/types';
 
 /** A bar bent less than this is straight, mm. */
 const STRAIGHT = 0.5;
@@ -27,8 +27,17 @@ export function barTrials(job: Job, link: LinkMember): Trial[] {
   const bar = barOf(job, link.id);
   const threaded = threadedEnds(bar);
   return [
-    ...bodyTrials(job, bar, distance(link.chassis, link.axle), bentBy(link)),
-    ...threaded.flatMap((end) => threadTrials(job, link, bar, end)),
+    ...bodyTrials(job, BODY, bar, distance(link.chassis, link.axle)),
+    ...bentTrials(job, link, bar),
+    ...(isPlateBar(bar) ? [] : [besideWelds(job, 'weld-zone', bar)]),
+    ...threaded.flatMap((end) =>
+      threadTrials(
+        job,
+        { pulled: `thread-${end}`, stripped: `strip-${end}` },
+        bar.thread,
+        madeUp(job, link).ends[end],
+      ),
+    ),
     ...(threaded.length ? [shankInTime(job, bar)] : []),
     ...endTrials(job, link, bar),
     ...(bar.rated === null || threaded.length === 0 ? [] : [rodEndTrial(bar.rated)]),
@@ -66,73 +75,109 @@ export function bendGive(link: LinkMember): number {
 const pulled = (force: number): number => Math.max(0, force);
 const pushed = (force: number): number => Math.max(0, -force);
 
-function bodyTrials(job: Job, bar: Bar, length: number, offset: number): Trial[] {
-  const metal = metalOf(job, bar.metal);
-  const { A, I, Z, r } = sectionValues(bar.section);
-  const section: Inputs = { ...sizesOf(bar.section), metal: metal.name, A };
-  const { yield: Sy, welded, E, fails } = metal;
-  const column = columnOf(bar.section, length, metal);
-  const straight: Trial[] = [
+const BODY = { tension: 'tension', column: 'column' } as const;
+
+/** What a straight bar is of. */
+type Body = Pick<Bar, 'metal' | 'section'>;
+
+/** A body as it goes into a formula: its metal, what is asked of it, its area. */
+function bodyOf(job: Job, { metal: name, section }: Body) {
+  const metal = metalOf(job, name);
+  const values = sectionValues(section);
+  const inputs: Inputs = { ...sizesOf(section), metal: metal.name, A: values.A };
+  return { metal, values, inputs };
+}
+
+/** A straight bar between two pins, pulled and pushed. @param length between its eyes, mm */
+export function bodyTrials(
+  job: Job,
+  names: { tension: CheckName; column: CheckName },
+  body: Body,
+  length: number,
+): Trial[] {
+  const { metal, values, inputs } = bodyOf(job, body);
+  const { A, I, r } = values;
+  const { yield: Sy, E, fails } = metal;
+  const column = columnOf(body.section, length, metal);
+  return [
     {
-      check: 'tension',
+      check: names.tension,
       unit: 'N',
       fails,
       formula: 'A · S_y',
-      source: `Shigley, from memory; ${sayStrength(metal)}`,
+      source: `${SHIGLEY}; ${sayStrength(metal)}`,
       asks: (force) => ({ demand: pulled(force), capacity: A * Sy }),
-      inputs: () => ({ ...section, S_y: Sy }),
+      inputs: () => ({ ...inputs, S_y: Sy }),
     },
     {
-      check: 'column',
+      check: names.column,
       unit: 'N',
       fails: 'buckles',
       formula:
         column.by === 'Euler'
           ? 'A · π² · E / λ², λ = L / r'
           : 'A · S_y · (1 − S_y · λ² / (4 · π² · E)), λ = L / r',
-      source: `${column.by === 'Euler' ? 'Euler' : 'J. B. Johnson'}, pinned at both ends (Shigley, from memory); ${sayStrength(metal)}`,
+      source: `${column.by === 'Euler' ? 'Euler' : 'J. B. Johnson'}, pinned at both ends (${SHIGLEY}); ${sayStrength(metal)}`,
       asks: (force) => ({ demand: pushed(force), capacity: column.load }),
-      inputs: () => ({ ...section, S_y: Sy, E, I, r, L: length, λ: column.slenderness, λ_1: column.meets }),
+      inputs: () => ({ ...inputs, S_y: Sy, E, I, r, L: length, λ: column.slenderness, λ_1: column.meets }),
     },
   ];
-  const Zb = modulusInPlane(bar.section);
-  const critical = eulerInPlane(bar.section, length, E);
-  const bent: Trial = {
-    check: 'bent',
-    unit: 'N/mm²',
-    fails,
-    formula: 'P / A + P · e / Z · 1 / (1 − P / P_E), the last when pushed',
-    source: `Roark’s, from memory; ${sayStrength(metal)}`,
-    asks: (force) => {
-      const demand = bentBarStress(bar.section, force, { length, offset }, metal);
-      return { demand, capacity: Sy };
+}
+
+/** A bent bar, bent farther by what pulls and pushes at it; nothing of a straight one. */
+function bentTrials(job: Job, link: LinkMember, bar: Bar): Trial[] {
+  const { metal, inputs } = bodyOf(job, bar);
+  const [length, offset] = [distance(link.chassis, link.axle), bentBy(link)];
+  if (offset === 0) return [];
+  const Z = modulusInPlane(bar.section);
+  const critical = eulerInPlane(bar.section, length, metal.E);
+  return [
+    {
+      check: 'bent',
+      unit: 'N/mm²',
+      fails: metal.fails,
+      formula: 'P / A + P · e / Z · 1 / (1 − P / P_E), the last when pushed',
+      source: `Roark’s, from memory; ${sayStrength(metal)}`,
+      asks: (force) => {
+        const demand = bentBarStress(bar.section, force, { length, offset }, metal);
+        return { demand, capacity: metal.yield };
+      },
+      inputs: () => ({ ...inputs, Z, S_y: metal.yield, e: offset, L: length, P_E: critical }),
     },
-    inputs: () => ({ ...section, Z: Zb, S_y: Sy, e: offset, L: length, P_E: critical }),
-  };
-  const besideWelds: Trial = {
-    check: 'weld-zone',
+  ];
+}
+
+/** What is left of a bar's strength beside the welds of its ends. */
+export function besideWelds(job: Job, check: CheckName, body: Body): Trial {
+  const { metal, values, inputs } = bodyOf(job, body);
+  return {
+    check,
     unit: 'N',
-    fails,
+    fails: metal.fails,
     formula: 'A · S_y as welded, within an inch of a weld',
     source: `common practice, no published source; ${sayStrength(metal)}`,
-    asks: (force) => ({ demand: Math.abs(force), capacity: A * welded }),
-    inputs: () => ({ ...section, S_y: welded, Z }),
+    asks: (force) => ({ demand: Math.abs(force), capacity: values.A * metal.welded }),
+    inputs: () => ({ ...inputs, S_y: metal.welded, Z: values.Z }),
   };
-  return [...straight, ...(offset > 0 ? [bent] : []), ...(isPlateBar(bar) ? [] : [besideWelds])];
 }
 
 const sizesOf = ({ shape, ...sizes }: Bar['section']): Inputs => ({ shape, ...sizes });
 
-function threadTrials(job: Job, link: LinkMember, bar: Bar, end: 'frame' | 'axle'): Trial[] {
-  const thread = THREADS[bar.thread];
-  const { engagement } = madeUp(job, link).ends[end];
+/** The threaded shank of an end, and the bung that it is screwed into. @param engagement how far, mm */
+export function threadTrials(
+  job: Job,
+  names: { pulled: CheckName; stripped: CheckName },
+  name: ThreadName,
+  { engagement }: { engagement: number },
+): Trial[] {
+  const thread = THREADS[name];
   const At = stressArea(thread);
   const [shank, bung] = [threadedMetal(job, 'shank'), threadedMetal(job, 'bung')];
   const softer = shank.yield < bung.yield ? shank : bung;
-  const sizes = { thread: bar.thread, d: thread.diameter, p: thread.pitch };
+  const sizes = { thread: name, d: thread.diameter, p: thread.pitch };
   return [
     {
-      check: `thread-${end}`,
+      check: names.pulled,
       unit: 'N',
       fails: 'breaks',
       formula: 'A_t · S_y, A_t = π / 4 · (d − 0.9743 · p)²',
@@ -141,7 +186,7 @@ function threadTrials(job: Job, link: LinkMember, bar: Bar, end: 'frame' | 'axle
       inputs: () => ({ ...sizes, A_t: At, S_y: shank.yield }),
     },
     {
-      check: `strip-${end}`,
+      check: names.stripped,
       unit: 'N',
       fails: 'strips',
       formula: '0.5 · π · (d − 0.6495 · p) · engagement · 0.577 · S_y of the softer',
@@ -153,7 +198,7 @@ function threadTrials(job: Job, link: LinkMember, bar: Bar, end: 'frame' | 'axle
       inputs: () => ({
         ...sizes,
         engagement,
-        wanted: leastEngagement(bar.thread, job.cut.engagementRule),
+        wanted: leastEngagement(name, job.cut.engagementRule),
         S_y: softer.yield,
       }),
     },

@@ -1,6 +1,5 @@
 import { minus, unit, type Point } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
-import type { Stack } from '@/core/fabricate/boltStack';
 import {
   besideSeat,
   bracketAxes,
@@ -12,23 +11,19 @@ import {
 import { footOut, type OldBracket } from '@/core/job/made/oldBracket';
 import { metalOf, type LinkEnd } from '@/core/job/made/parts';
 import { sizeOf } from '@/core/job/bodies/bodySizes';
-import { BOLT_GRADES, ELECTRODES } from '@/core/materials/metals';
-import { coarsePitch } from '@/core/materials/threads';
+import { ELECTRODES } from '@/core/materials/metals';
 import type { LinkMember } from '@/core/rig/members/link';
 import { columnOf, sectionValues } from '@/core/strength/bar';
-import { boltBending, boltShearLoad } from '@/core/strength/bolt';
 import { braceShare, rootLoads, rootSection, wallBending, type BracketAxes } from '@/core/strength/bracket';
-import { stressArea } from '@/core/strength/thread';
 import { tabLoads } from '@/core/strength/tab';
 import { allowedOnThroat, throatOf, weldLineForce, type WeldLine } from '@/core/strength/weldGroup';
-import { sayStrength, type Trial } from '@/core/prove/trials/governing';
+import { boltTrials } from '@/core/prove/trials/boltTrials';
+import { sayStrength, SHIGLEY, type Trial } from '@/core/prove/trials/governing';
 import { inTime } from '@/core/prove/trials/inTime';
 import type { Inputs } from '@/core/prove/types';
 
 /** Past this a bracket is pushed along the rail rather than across it. */
 const SLANTED = Math.SQRT1_2;
-
-const SHIGLEY = 'Shigley, from memory';
 
 /** Everything that the bracket of one end of a link is proved by, with its bolt, its weld and what it is welded to. */
 export function bracketTrials(job: Job, link: LinkMember, end: LinkEnd): Trial[] {
@@ -39,46 +34,10 @@ export function bracketTrials(job: Job, link: LinkMember, end: LinkEnd): Trial[]
   const way = unit(minus(there, here));
   const onEye = (force: number): Point => way.map((v) => v * force) as Point;
   return [
-    ...boltTrials(bracket, stackOf(job, link, end)),
+    ...boltTrials({ shear: 'bolt-shear', bending: 'bolt-bending' }, bracket, stackOf(job, link, end)),
     ...tabTrials(job, bracket),
     ...rootTrials(job, bracket, axes, onEye, bracket.reach + besideSeat(job, link, end)),
     ...(fastenedTo(job, link, end) === 'rail' ? wallTrials(job, bracket, axes, onEye) : []),
-  ];
-}
-
-function boltTrials({ bolt, grade, threaded }: Bracket, through: Stack): Trial[] {
-  const { planes, plate, spacer, middle } = through;
-  const { name, ...strength } = BOLT_GRADES[grade];
-  const area = threaded
-    ? stressArea({ diameter: bolt, pitch: coarsePitch(bolt) })
-    : (Math.PI / 4) * bolt ** 2;
-  const shear = boltShearLoad({ diameter: bolt, ...strength }, planes, area);
-  const stack = { tab: plate, gap: spacer, middle };
-  return [
-    {
-      check: 'bolt-shear',
-      unit: 'N',
-      fails: 'breaks',
-      formula: 'planes · A · 0.6 · S_u',
-      source: `SAE J429, ${SHIGLEY}`,
-      asks: (force) => ({ demand: Math.abs(force), capacity: shear }),
-      inputs: () => ({ d: bolt, grade: name, planes, A: area, S_u: strength.ultimate }),
-    },
-    {
-      check: 'bolt-bending',
-      unit: 'N/mm²',
-      fails: 'bends',
-      formula:
-        planes === 2
-          ? '32 · M / (π · d³), M = P / 2 · (t_1 / 2 + g + t_2 / 4)'
-          : '32 · M / (π · d³), M = P · (t_1 / 2 + g + t_2 / 2)',
-      source: SHIGLEY,
-      asks: (force) => ({
-        demand: boltBending(Math.abs(force), bolt, planes, stack),
-        capacity: strength.yield,
-      }),
-      inputs: () => ({ d: bolt, grade: name, t_1: plate, g: spacer, t_2: middle, S_y: strength.yield }),
-    },
   ];
 }
 

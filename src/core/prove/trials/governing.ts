@@ -18,6 +18,8 @@ export type Trial = {
   inputs: (force: number) => Inputs;
 };
 
+export const SHIGLEY = 'Shigley, from memory';
+
 /** Where the strength is from that a check reckons with. */
 export const sayStrength = ({ name, source }: { name: string; source: string }): string =>
   `${name}: ${source}`;

@@ -1,6 +1,7 @@
 'use client';
 import { angleDrawing, angleFault, angleSizes } from '@/core/fabricate/plates/angle';
-import { angleOf } from '@/core/job/made/angle';
+import { angleOf } from '@/core/job/made/sway/angle';
+import { SWAY_FAULTS } from '@/core/prove/faults/swayFaults';
 import { sayLength } from '@/core/units/length';
 import { useJob } from '@/store/jobStore';
 import { AlikePart, type SizeField } from './AlikePart';
@@ -12,12 +13,6 @@ const FIELDS: SizeField<'angle'>[] = [
   ['bend', 'Fold, inside radius', 0, 25],
   ['edge', 'Past its bolts', 5, 60],
 ];
-
-const FAULTS = {
-  under: 'The strap does not lie flat on it: make the leg under it wider.',
-  against: 'The other leg has no room for its bolts: make it wider.',
-  edge: 'Its bolts stand too near its ends: leave more past them.',
-};
 
 /** The angles that the sway bar's straps stand on, laid flat. */
 export function Angles() {
@@ -38,7 +33,7 @@ export function Angles() {
     >
       {fault ? (
         <p className="field-problem" role="alert">
-          {FAULTS[fault]}
+          {SWAY_FAULTS.angle[fault]}
         </p>
       ) : (
         <p className="hint" data-angle>

@@ -1,6 +1,6 @@
 'use client';
 import { collarDrawing } from '@/core/fabricate/plates/collar';
-import { barTubeOf, railHolesOf, sleeveOf, type RailHole } from '@/core/job/made/sleeve';
+import { barTubeOf, railHolesOf, sleeveOf, type RailHole } from '@/core/job/made/sway/sleeve';
 import { sayLength } from '@/core/units/length';
 import type { Job } from '@/core/job/jobSchema';
 import type { Tape } from '@/core/units/tape';

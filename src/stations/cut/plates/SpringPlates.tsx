@@ -9,6 +9,7 @@ import {
 import { withAlike } from '@/core/job/edits/parts';
 import { springPlateOf } from '@/core/job/made/springPlate';
 import { sayBolt } from '@/core/materials/boltSize';
+import { SWAY_FAULTS } from '@/core/prove/faults/swayFaults';
 import { sayLength } from '@/core/units/length';
 import { edit, enter, useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/fields/LengthField';
@@ -19,11 +20,6 @@ const EAR: [key: keyof NonNullable<SpringPlate['ear']>, label: string, least: nu
   ['out', 'Its hole outboard of the pin', -400, 400],
   ['hole', 'Its hole', 3, 60],
 ];
-
-const FAULTS = {
-  'at-u-bolt': 'Its hole leaves too little steel beside a U-bolt: move it.',
-  'under-spring': 'Its hole lies under the spring: nothing stands there. Move it.',
-} as const;
 
 const FIELDS: SizeField<'springPlate'>[] = [
   ['leafWidth', 'Leaves, width', 10, 150],
@@ -83,7 +79,7 @@ export function SpringPlates() {
           </div>
           {fault && (
             <p className="field-problem" role="alert">
-              {FAULTS[fault]}
+              {SWAY_FAULTS.ear[fault]}
             </p>
           )}
           <p className="hint">

@@ -1,11 +1,13 @@
 'use client';
 import { Checkbox } from 'antd';
 import { strapDrawing, strapFault, strapSizes } from '@/core/fabricate/plates/strap';
-import { withAngles } from '@/core/job/edits/parts';
-import { angleOf } from '@/core/job/made/angle';
-import { strapOf } from '@/core/job/made/strap';
+import { withAlike, withAngles } from '@/core/job/edits/parts';
+import { angleOf } from '@/core/job/made/sway/angle';
+import { strapOf } from '@/core/job/made/sway/strap';
+import { SWAY_FAULTS } from '@/core/prove/faults/swayFaults';
 import { sayLength } from '@/core/units/length';
 import { edit, useJob } from '@/store/jobStore';
+import { GradeField } from '@/ui/fields/GradeField';
 import { AlikePart, type SizeField } from './AlikePart';
 
 const FIELDS: SizeField<'strap'>[] = [
@@ -20,16 +22,12 @@ const FIELDS: SizeField<'strap'>[] = [
   ['bolt', 'Bolts', 4, 20],
 ];
 
-const FAULTS = {
-  foot: 'The feet end within their bends: make them longer.',
-  side: 'The bends take more than its sides are high: bend it tighter, or give it less round a top.',
-};
-
 /** The straps that hold the sway bar's bushings, laid flat, and where their holes go. */
 export function Straps() {
   const job = useJob();
   const of = strapOf(job);
   if (!of) return null;
+  const { grade, ...sizes } = of;
   const { flat, apart } = strapSizes(of);
   const fault = strapFault(of);
   const angle = angleOf(job);
@@ -40,12 +38,12 @@ export function Straps() {
       title="Sway bar’s straps"
       shows="A strap laid flat, with the middle of its bends"
       drawing={strapDrawing(of)}
-      sizes={of}
+      sizes={sizes}
       fields={FIELDS}
     >
       {fault ? (
         <p className="field-problem" role="alert">
-          {FAULTS[fault]}
+          {SWAY_FAULTS.strap[fault]}
         </p>
       ) : (
         <p className="hint" data-strap>
@@ -55,6 +53,11 @@ export function Straps() {
             : `Its bolts stand ${say(apart)} apart on the car: drill one by its drill sheet, set the strap with the bushing in place, and mark the other through it.`}
         </p>
       )}
+      <GradeField
+        label="Grade of its bolts"
+        grade={grade}
+        onPick={(to) => edit((j) => withAlike(j, 'strap', { grade: to }))}
+      />
       <Checkbox checked={angle !== null} onChange={(e) => edit((j) => withAngles(j, e.target.checked))}>
         The straps stand on angles of their own
       </Checkbox>

@@ -1,4 +1,4 @@
-import { railHolesOf } from '@/core/job/made/sleeve';
+import { railHolesOf } from '@/core/job/made/sway/sleeve';
 import type { Basis } from '@/core/job/stripes';
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import type { Site } from '../../site';

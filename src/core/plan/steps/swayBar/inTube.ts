@@ -1,4 +1,4 @@
-import { barTubeOf } from '@/core/job/made/sleeve';
+import { barTubeOf } from '@/core/job/made/sway/sleeve';
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import { sleeveFor } from '@/core/swaybar/throughFrame';
 import { SWAY_BAR } from '@/core/weld/held';

@@ -1,4 +1,4 @@
-import { barHeldIn } from '@/core/job/made/barHeld';
+import { barHeldIn } from '@/core/job/made/sway/barHeld';
 import type { BarHeld } from '@/core/swaybar/throughFrame';
 import type { Job } from '@/core/job/jobSchema';
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';

@@ -1,4 +1,4 @@
-import { sleeveOf } from '@/core/job/made/sleeve';
+import { sleeveOf } from '@/core/job/made/sway/sleeve';
 import type { BarDesign } from '@/core/swaybar/swayBarDesign';
 import { SWAY_BAR } from '@/core/weld/held';
 import { CAUTIONS } from '../cautions';

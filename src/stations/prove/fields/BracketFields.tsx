@@ -19,17 +19,11 @@ import { eyeOut, type OldBracket } from '@/core/job/made/oldBracket';
 import { type LinkEnd } from '@/core/job/made/parts';
 import type { BracketPart } from '@/core/job/slices/parts';
 import { sayBoltBy } from '@/core/materials/boltSize';
-import {
-  BOLT_GRADE_NAMES,
-  BOLT_GRADES,
-  METAL_NAMES,
-  METALS,
-  type BoltGrade,
-  type MetalName,
-} from '@/core/materials/metals';
+import { METAL_NAMES, METALS, type MetalName } from '@/core/materials/metals';
 import type { LinkMember } from '@/core/rig/members/link';
 import { boltWayIn, sayBoltWay } from '@/core/prove/faults/boltWays';
 import { edit, enter, useJob } from '@/store/jobStore';
+import { GradeField } from '@/ui/fields/GradeField';
 import { LengthField } from '@/ui/fields/LengthField';
 import { FlatPicture } from '@/ui/flat/FlatPicture';
 import { Pills } from '@/ui/cards/Pills';
@@ -187,15 +181,7 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
         </>
       )}
       {BOLT.filter(([key]) => !fork || key !== 'middle').map(length)}
-      <label>
-        <span className="length-label">Bolt’s grade</span>
-        <Select<BoltGrade>
-          aria-label="Bolt’s grade"
-          value={bracket.grade}
-          onChange={(grade) => put({ grade })}
-          options={BOLT_GRADE_NAMES.map((name) => ({ value: name, label: BOLT_GRADES[name].name }))}
-        />
-      </label>
+      <GradeField label="Bolt’s grade" grade={bracket.grade} onPick={(grade) => put({ grade })} />
       <Checkbox checked={bracket.threaded} onChange={(e) => put({ threaded: e.target.checked })}>
         thread lies in a tab
       </Checkbox>
