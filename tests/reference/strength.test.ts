@@ -7,6 +7,8 @@ import { rangeFor } from '@/core/strength/fatigue';
 import { boltBending, boltShearLoad } from '@/core/strength/bolt';
 import { braceShare, rootSection, wallBending } from '@/core/strength/bracket';
 import { tabLoads } from '@/core/strength/tab';
+import { boltPullLoad, flangeLoads, leversOf, pullAndShear } from '@/core/strength/tStub';
+import { clipPinFor } from '@/core/fabricate/clipPin';
 import { stressArea, strippingLoad } from '@/core/strength/thread';
 import { allowedOnThroat, throatOf, weldLineForce, type WeldLine } from '@/core/strength/weldGroup';
 import results from './calculix/strength.json';
@@ -189,6 +191,74 @@ describe('bolts and tabs', () => {
     expect(kip(loads.tearOut)).toBeCloseTo(1.2 * (1.25 - 13 / 32) * 0.375 * 58, 1);
     expect(kip(loads.net)).toBeCloseTo((3 - 13 / 16) * 0.375 * 58, 1);
     expect(kip(loads.gross)).toBeCloseTo(3 * 0.375 * 36, 1);
+  });
+});
+
+describe('a flange held by two bolts', () => {
+  // The lower bound theorem of limit analysis, from memory: the greatest pull for which forces can be found that nothing yields under.
+  test('without washers it carries what balance and yield allow, found by trying how hard its edge presses', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          width: fc.double({ min: 20, max: 80, noNaN: true }),
+          out: fc.double({ min: 12, max: 40, noNaN: true }),
+          past: fc.double({ min: 8, max: 40, noNaN: true }),
+          bend: fc.double({ min: 0, max: 6, noNaN: true }),
+          thickness: fc.double({ min: 2, max: 8, noNaN: true }),
+          bolt: fc.constant(10),
+          washer: fc.constant(0),
+        }),
+        fc.double({ min: 2e3, max: 5e4, noNaN: true }),
+        (flange, bolt) => {
+          const { m, n } = leversOf(flange);
+          const M = (flange.width * flange.thickness ** 2 * 250) / 4;
+          const pull = (edge: number) => 2 * Math.min((M + edge * n) / m, bolt - edge);
+          const most = Math.max(
+            ...Array.from({ length: 20_001 }, (_, i) => pull((Math.min(M / n, bolt) * i) / 20_000)),
+          );
+          const { bent, pried, drawn } = flangeLoads(flange, 250, bolt);
+          expect(Math.min(bent, pried, drawn) / most).toBeCloseTo(1, 3);
+        },
+      ),
+    );
+  });
+
+  // SAE J429 grade 5, 120 ksi, on 0.0775 in² (ASME B1.1), by 0.9 of it (EN 1993-1-8): 8.37 kip; from memory.
+  test('a 3/8 grade 5 bolt is pulled apart by 8.4 kip', () => {
+    const area = stressArea({ diameter: 0.375 * INCH, pitch: INCH / 16 });
+    expect(boltPullLoad(120 * KSI, area) / POUND / 1000).toBeCloseTo(8.37, 1);
+  });
+
+  // AISC J3.7, from memory: a bolt at half of its shear keeps √(1 − 0.25) of its pull.
+  test('sheared by half of what it can be, a bolt is pulled by 0.866 of what it could', () => {
+    const [pull, shear] = [0.9, 0.6];
+    expect(pullAndShear(Math.sqrt(0.75) * pull, shear / 2)).toBeCloseTo(pull, 9);
+  });
+});
+
+describe('pins with clips', () => {
+  // ISO 2341, clevis pins of form B, from memory: diameter, hole, and from its middle to the end.
+  test.each([
+    [10, 3.2, 4.5],
+    [12, 3.2, 5.5],
+    [16, 4, 6],
+    [20, 5, 8],
+    [24, 6.3, 9],
+  ])('%d mm: a hole of %f mm, at least %f mm from the end', (bolt, hole, toEnd) => {
+    const pin = clipPinFor({ bolt, plate: 6, planes: 2, middle: 20, spacer: 0 });
+    expect(pin.hole).toBe(hole);
+    expect(pin.length - pin.toHole).toBeGreaterThanOrEqual(toEnd);
+    expect(pin.length - pin.toHole).toBeLessThan(toEnd + 2.5);
+  });
+
+  // ASME B18.8.1, clevis pins, from memory.
+  test.each([
+    [3 / 8, 7 / 64],
+    [1 / 2, 9 / 64],
+    [3 / 4, 11 / 64],
+  ])('%f in: a hole of %f in', (bolt, hole) => {
+    const pin = clipPinFor({ bolt: bolt * INCH, plate: 6, planes: 1, middle: 20, spacer: 0 });
+    expect(pin.hole / INCH).toBeCloseTo(hole, 9);
   });
 });
 

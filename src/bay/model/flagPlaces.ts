@@ -1,5 +1,6 @@
 import { cross, least, mean } from 'd3';
 import { between, distance, type Point } from '@/core/geometry/vector';
+import { isOfSwayBar } from '@/core/job/made/sway/parts';
 import { DRIVESHAFT, STEERING } from '@/core/rig/mounts';
 import { PANHARD } from '@/core/rig/roles';
 import { placeOf, type Judged } from '@/core/verdict/verdict';
@@ -39,7 +40,16 @@ function pointOf(model: BayModel, verdict: Pick<Judged, 'id' | 'where'>): Point 
   if (b !== undefined) return nearest(model, a!, b);
   const [member, end] = place.split('/');
   const own = end === undefined ? middleOf(model, member!) : eyeOf(model, member!, end);
-  return BY_ID[verdict.id]?.(model) ?? own ?? inRoll(model, verdict.id);
+  return BY_ID[verdict.id]?.(model) ?? own ?? ofSwayBar(model, place) ?? inRoll(model, verdict.id);
+}
+
+/** Where the sway bar pulls at a part: its straps about where it turns, its links and what they stand on; each at the left. */
+function ofSwayBar({ now: { roll } }: BayModel, place: string): Point | null {
+  if (!isOfSwayBar(place)) return null;
+  const [link] = roll.links;
+  if (place === 'sway-bar/link') return middle(link?.line ?? []);
+  if (place === 'sway-bar/ear') return link?.line.at(-1) ?? null;
+  return roll.bar?.line[1] ?? null;
 }
 
 const eyeOf = ({ now }: BayModel, member: string, end: string): Point | null =>

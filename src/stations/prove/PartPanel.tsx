@@ -6,6 +6,7 @@ import { isOfSwayBar } from '@/core/job/made/sway/parts';
 import { mirrorOf } from '@/core/job/made/parts';
 import type { Job } from '@/core/job/jobSchema';
 import { partName, spokenPart } from '@/core/provenance/inputs';
+import { swayFaultsOf } from '@/core/prove/faults/swayFaults';
 import { weakestFirst } from '@/core/prove/prove';
 import type { Check } from '@/core/prove/types';
 import { sayFactor, sayWanted } from '@/core/prove/verdicts';
@@ -65,18 +66,20 @@ export function PartPanel({ checks }: { checks: Check[] }) {
   );
 }
 
-/** The parts that were checked, the weakest first; of a pair that is alike, the worse of the two. */
+/** The parts that were checked, the weakest first; of a pair that is alike, the worse of the two; and those that cannot be made. */
 function partsOf(job: Job, checks: Check[]): string[] {
   const worst = new Map<string, string>();
   for (const { part } of [...checks].sort(weakestFirst)) {
     const spoken = spokenPart(job, part);
     if (!worst.has(spoken)) worst.set(spoken, part);
   }
-  return [...worst.values()];
+  // What cannot be made is not proved, and is put right here.
+  return [...worst.values(), ...Object.keys(swayFaultsOf(job))];
 }
 
 /** `1.3 times of 1.9`, of the check that has least of what is wanted. */
 function least(checks: Check[], part: string): string {
   const [worst] = checks.filter((check) => check.part === part).sort(weakestFirst);
-  return `${sayFactor(worst!.factor, worst!.wanted)} of ${sayWanted(worst!.wanted)}`;
+  if (!worst) return 'cannot be made';
+  return `${sayFactor(worst.factor, worst.wanted)} of ${sayWanted(worst.wanted)}`;
 }

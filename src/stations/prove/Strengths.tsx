@@ -3,6 +3,7 @@ import { withStrength, withWanted } from '@/core/job/edits/parts';
 import type { Job } from '@/core/job/jobSchema';
 import { bracketOf } from '@/core/job/made/bracketParts';
 import { barOf, FROM_MEMORY, LINK_ENDS, metalOf, threadedMetal } from '@/core/job/made/parts';
+import { endLinkOf } from '@/core/job/made/sway/endLink';
 import type { Strength } from '@/core/job/slices/parts';
 import { LIMITS } from '@/core/materials/limits';
 import { METAL_NAMES, type MetalName, type StrengthName } from '@/core/materials/metals';
@@ -58,12 +59,14 @@ export function Strengths() {
 
 /** The metals that anything of a job is made of. */
 function metalsOf(job: Job): MetalName[] {
-  const used = new Set<MetalName>(
-    linksOf(job.rig).flatMap((link) => [
+  const endLink = endLinkOf(job);
+  const used = new Set<MetalName>([
+    ...linksOf(job.rig).flatMap((link) => [
       barOf(job, link.id).metal,
       ...LINK_ENDS.map((end) => bracketOf(job, link, end).metal),
     ]),
-  );
+    ...(endLink ? [endLink.metal, 'plate' as const] : []),
+  ]);
   return METAL_NAMES.filter((name) => used.has(name));
 }
 

@@ -86,3 +86,29 @@ test('every check opens to its formula with this part’s values; a bar of 4130 
   await hands.reads('.metals [data-now=true]', '4130');
   await hands.undo();
 });
+
+test('what a sway bar pulls at: a strap too thin is found and mended, a link that comes off by a clip has its pin, and both are cut by', async () => {
+  await hands.go('tinker', 'prove');
+  await part('Sway bar’s straps');
+  await hands.type('parts/strap/thickness', '1/16');
+  await hands.reads(check('strap-feet'), /short/);
+  await hands.reads(verdict('strength'), 'Sway bar’s straps: a foot of the strap does not hold.');
+  await hands.press(await hands.text(`${verdict('strength')} button.remedy`));
+  await hands.until(async () => !(await hands.text(check('strap-feet'))).includes('short'));
+
+  await part('Sway bar’s end links');
+  await hands.type('parts/endLink/end/toShoulder', '5 1/2');
+  await hands.reads(verdict('sway-not-made'), 'Its two ends alone are longer than it is');
+  await hands.reads('.field-problem', 'Its two ends alone are longer than it is');
+  await hands.reads('.which-part', 'cannot be made');
+  await hands.undo();
+  await hands.until(async () => (await hands.count(verdict('sway-not-made'))) === 0);
+  await hands.clickOn('//*[@data-pin="bar"]//*[text()="held by a clip, to come off by hand"]');
+  await hands.reads('[data-pin=bar]', /A stud, .*a threaded tail of/);
+
+  await hands.go('tinker', 'cut');
+  // Those at the foot come off by a clip already, as was said at Roll.
+  for (const at of ['bar', 'foot'])
+    await hands.reads('main', `Stud at the ${at} of the sway bar’s end links`);
+  await hands.reads('main', 'Sway bar’s end link');
+});

@@ -5,7 +5,8 @@ import { angleOf } from '@/core/job/made/sway/angle';
 import type { SwayPart } from '@/core/job/made/sway/parts';
 import { strapOf } from '@/core/job/made/sway/strap';
 import type { Parts } from '@/core/job/slices/parts';
-import { edit, enter, useJob } from '@/store/jobStore';
+import { swayFaultsOf } from '@/core/prove/faults/swayFaults';
+import { edit, enter, useJob, useJobPart } from '@/store/jobStore';
 import { GradeField } from '@/ui/fields/GradeField';
 import { LengthField } from '@/ui/fields/LengthField';
 import { EndLinkFields } from './EndLinkFields';
@@ -38,7 +39,17 @@ const SIZES: Record<OfPlate, { part: Plate; sizes: Size[] }> = {
 
 /** What something that the sway bar pulls at is made of. */
 export function SwayFields({ part }: { part: SwayPart }) {
-  return part === 'sway-bar/link' ? <EndLinkFields /> : <PlateFields part={part} />;
+  const fault = useJobPart((j) => swayFaultsOf(j)[part]);
+  return (
+    <>
+      {fault && (
+        <p className="field-problem" role="alert">
+          {fault}
+        </p>
+      )}
+      {part === 'sway-bar/link' ? <EndLinkFields /> : <PlateFields part={part} />}
+    </>
+  );
 }
 
 function PlateFields({ part: of }: { part: OfPlate }) {

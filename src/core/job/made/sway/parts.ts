@@ -7,4 +7,4 @@ export const SWAY_PARTS = {
 } as const;
 export type SwayPart = keyof typeof SWAY_PARTS;
 
-export const isOfSwayBar = (part: string): part is SwayPart => part in SWAY_PARTS;
+export const isOfSwayBar = (part: string): part is SwayPart => Object.hasOwn(SWAY_PARTS, part);
