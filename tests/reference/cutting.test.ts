@@ -20,7 +20,7 @@ import { dxfOf, extentsOf } from '@/core/fabricate/vectorFiles';
 import { wrapDrawing } from '@/core/fabricate/wrap';
 import { bendsAlong } from '@/core/geometry/bends';
 import { distance, type Point } from '@/core/geometry/vector';
-import { withParts } from '@/core/job/edits/parts';
+import { withParts } from '@/core/job/edits/parts/parts';
 import { linksOf } from '@/core/rig/members/members';
 import { demoJobs } from '@/store/demo';
 

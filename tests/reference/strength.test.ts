@@ -8,6 +8,8 @@ import { boltBending, boltShearLoad } from '@/core/strength/bolt';
 import { braceShare, rootSection, wallBending } from '@/core/strength/bracket';
 import { tabLoads } from '@/core/strength/tab';
 import { boltPullLoad, flangeLoads, leversOf, pullAndShear } from '@/core/strength/tStub';
+import { boxOf } from '@/core/beam/section';
+import { crossmemberStress } from '@/core/strength/crossmember';
 import { clipPinFor } from '@/core/fabricate/clipPin';
 import { stressArea, strippingLoad } from '@/core/strength/thread';
 import { allowedOnThroat, throatOf, weldLineForce, type WeldLine } from '@/core/strength/weldGroup';
@@ -233,6 +235,70 @@ describe('a flange held by two bolts', () => {
   test('sheared by half of what it can be, a bolt is pulled by 0.866 of what it could', () => {
     const [pull, shear] = [0.9, 0.6];
     expect(pullAndShear(Math.sqrt(0.75) * pull, shear / 2)).toBeCloseTo(pull, 9);
+  });
+});
+
+describe('crossmembers', () => {
+  const [L, P] = [900, 5000];
+  const round = { od: 44.45, wall: 3.048, E: 205_000, G: 79_300 };
+  const { I, A } = sectionValues({ shape: 'tube', od: round.od, wall: round.wall });
+  const straight: [number, number, number][] = [
+    [0, L / 2, 0],
+    [0, -L / 2, 0],
+  ];
+  const middle = (force: [number, number, number], moment: [number, number, number] = [0, 0, 0]) => [
+    { at: [0, 0, 0] as [number, number, number], force, moment },
+  ];
+  const bent = (M: number) => (M * round.od) / 2 / I;
+
+  // Shigley's tables, from memory: PL/4 between hinges; PL/8 at both ends held fast, of which each sees no more than all of the pull.
+  test.each([[[P, 0, 0]], [[0, 0, -P]]] as [[number, number, number]][])(
+    'a pull of %p in its middle',
+    (force) => {
+      const { most, ends } = crossmemberStress(straight, round, middle(force));
+      expect(most / bent((P * L) / 4)).toBeCloseTo(1, 6);
+      expect(ends / (bent((P * L) / 8) + P / A)).toBeCloseTo(1, 6);
+    },
+  );
+
+  // A shaft held at both ends carries half of a twist in its middle either way: √3·T/2·r/J.
+  test('a twist in its middle goes half to each end', () => {
+    const T = 400_000;
+    const { most } = crossmemberStress(straight, round, middle([0, 0, 0], [0, T, 0]));
+    expect(most / ((Math.sqrt(3) * (T / 2) * round.od) / 2 / (2 * I))).toBeCloseTo(1, 6);
+  });
+
+  // Kleinlogel's two-hinged portal frame, from memory: H = 3PL/(8h(2k + 3)), k = h/L of one section all round.
+  test('a hoop with upright legs is a portal frame on two hinges', () => {
+    const h = 4000;
+    const k = h / L;
+    const legs: [number, number, number][] = [
+      [0, L / 2, h],
+      [0, L / 2, 0],
+      [0, -L / 2, 0],
+      [0, -L / 2, h],
+    ];
+    const thrust = (3 * P * L) / (8 * h * (2 * k + 3));
+    const { most } = crossmemberStress(legs, round, middle([0, 0, -P]));
+    // In the middle of the beam, with the little that the thrust pushes or pulls it.
+    const expected = bent((P * L) / 4 - thrust * h) + thrust / A;
+    expect(most / expected).toBeCloseTo(1, 3);
+  });
+
+  // AISC's table of a 3 × 2 × 1/4 tube, from memory: A = 2.02 in², I = 2.23 and 1.15 in⁴, J = 2.57 in⁴.
+  test('a rectangular tube', () => {
+    const box = { high: 2 * INCH, wide: 3 * INCH, wall: 0.25 * INCH };
+    const { A: area, high, flat, J } = boxOf(box);
+    expect(area / INCH ** 2 / 2.02).toBeCloseTo(1, 1);
+    expect(flat / INCH ** 4 / 2.23).toBeCloseTo(1, 1);
+    expect(high / INCH ** 4 / 1.15).toBeCloseTo(1, 1);
+    expect(J / INCH ** 4 / 2.57).toBeCloseTo(1, 1);
+    const M = 1e6;
+    const section = { ...box, up: [0, 0, 1] as [number, number, number], E: 205_000, G: 79_300 };
+    const { most } = crossmemberStress(straight, section, middle([0, 0, -(4 * M) / L]));
+    expect(most / ((M * box.high) / 2 / high)).toBeCloseTo(1, 6);
+    const along = crossmemberStress(straight, section, middle([(4 * M) / L, 0, 0]));
+    expect(along.most / ((M * box.wide) / 2 / flat)).toBeCloseTo(1, 6);
   });
 });
 

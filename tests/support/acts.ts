@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { withEndKind } from '@/core/job/edits/ends';
+import { withEndKind } from '@/core/job/edits/parts/ends';
 import { BAR_ENDS, END_KINDS, LINK_ENDS } from '@/core/job/made/parts';
 import { BUILT_AXES, withBuilt } from '@/core/built/builtEyes';
 import { settingsOf, withOuting, withoutOuting } from '@/core/drive/setUps';

@@ -3,7 +3,7 @@ import type { Point } from '@/core/geometry/vector';
 import { applyReadings, USUAL_MASSES } from '@/core/job/applyReadings';
 import { withLayout } from '@/core/job/edits/members/layout';
 import { withMounts } from '@/core/job/edits/mounts';
-import { withParts, type PartsChange } from '@/core/job/edits/parts';
+import { withParts, type PartsChange } from '@/core/job/edits/parts/parts';
 import { LINK_ENDS } from '@/core/job/made/parts';
 import { BOLT_GRADE_NAMES } from '@/core/materials/metals';
 import { linksOf } from '@/core/rig/members/members';

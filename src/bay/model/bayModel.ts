@@ -2,6 +2,8 @@ import { atRideHeight, axleToChassis, type Attitude } from '@/core/kinematics/at
 import { isReached, type SweptPose } from '@/core/kinematics/pose';
 import type { LocateResult, SideCentre } from '@/core/locate/types';
 import { plateOutlines } from '@/core/job/made/bracketShape';
+import { crossmemberId } from '@/core/job/bodies/bodyNames';
+import { crossmembersOf } from '@/core/job/made/crossmember';
 import { railsOf, type Rail } from '@/core/job/bodies/frameRails';
 import { LINK_ENDS } from '@/core/job/made/parts';
 import { measured } from '@/core/survey/readings';
@@ -83,6 +85,8 @@ export type BayModel = {
   tubeDiameter: number;
   cover: number;
   rails: Rail[];
+  /** crossmembers and hoops: a round one along its middle line, a rectangular one by its corners */
+  crossmembers: { id: string; od: number | null; points: Point[] }[];
   /** tyre to frame as last read: on the ground at Ride, before that at Record */
   gaps: Record<Side, number>;
   now: Figure;
@@ -168,6 +172,7 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
   const onAxle = axleToChassis(current ?? ride, tireRadius);
   const standing = (o: Obstacle) => (o.on === 'axle' ? pointsOf(o).map(onAxle) : pointsOf(o));
   const rails = railsOf(job);
+  const bodies = Object.fromEntries((rig.obstacles ?? []).map((o) => [o.id, standing(o)]));
   const tubeDiameter = measured(readings, 'tubeDiameter').value;
   const cover = measured(readings, 'cover').value;
   return {
@@ -182,6 +187,11 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
     tubeDiameter,
     cover,
     rails,
+    crossmembers: crossmembersOf(job).map(({ id, path, section }) => ({
+      id,
+      od: section.shape === 'tube' ? section.od : null,
+      points: section.shape === 'tube' ? path : (bodies[crossmemberId(id, 0)] ?? []),
+    })),
     gaps: {
       left: job.ride.gaps.left ?? measured(readings, 'gapFrame', 'left').value,
       right: job.ride.gaps.right ?? measured(readings, 'gapFrame', 'right').value,
@@ -194,7 +204,7 @@ export function bayModel(job: Job, result: LocateResult | null, load: string | n
       rightUp: swept(result?.ghosts.rightUp),
     },
     things: ownObstacles(rig).map((obstacle) => ({ obstacle, points: standing(obstacle) })),
-    bodies: Object.fromEntries((rig.obstacles ?? []).map((o) => [o.id, standing(o)])),
+    bodies,
     holes: holesOf(job),
     built: builtOf(job, now.mounts),
     rollCentre:
@@ -222,6 +232,7 @@ export const bodyParts = ({
   tubeDiameter,
   cover,
   rails,
+  crossmembers,
 }: BayModel): unknown[] => [
   now.wheels,
   now.tube,
@@ -232,6 +243,7 @@ export const bodyParts = ({
   tubeDiameter,
   cover,
   rails,
+  ...crossmembers.flatMap(({ od, points }) => [od, ...points.flat()]),
 ];
 
 /** Works out what the bay asks of a job alone, which is then known when its answer comes. */

@@ -1,5 +1,6 @@
 import { cross, least, mean } from 'd3';
 import { between, distance, type Point } from '@/core/geometry/vector';
+import { crossmemberIn } from '@/core/job/made/crossmember';
 import { isOfSwayBar } from '@/core/job/made/sway/parts';
 import { DRIVESHAFT, STEERING } from '@/core/rig/mounts';
 import { PANHARD } from '@/core/rig/roles';
@@ -40,7 +41,18 @@ function pointOf(model: BayModel, verdict: Pick<Judged, 'id' | 'where'>): Point 
   if (b !== undefined) return nearest(model, a!, b);
   const [member, end] = place.split('/');
   const own = end === undefined ? middleOf(model, member!) : eyeOf(model, member!, end);
-  return BY_ID[verdict.id]?.(model) ?? own ?? ofSwayBar(model, place) ?? inRoll(model, verdict.id);
+  return (
+    BY_ID[verdict.id]?.(model) ??
+    own ??
+    ofSwayBar(model, place) ??
+    ofCrossmember(model, place) ??
+    inRoll(model, verdict.id)
+  );
+}
+
+/** The middle of a crossmember. */
+function ofCrossmember({ crossmembers }: BayModel, place: string): Point | null {
+  return middle(crossmembers.find(({ id }) => id === crossmemberIn(place))?.points ?? []);
 }
 
 /** Where the sway bar pulls at a part: its straps about where it turns, its links and what they stand on; each at the left. */

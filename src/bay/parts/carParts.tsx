@@ -98,6 +98,30 @@ export function Axle({ sheet, model, figure }: { sheet: Sheet; model: BayModel; 
   );
 }
 
+/** Crossmembers and hoops, as thick as they are. */
+export function Crossmembers({ sheet, model }: { sheet: Sheet; model: BayModel }) {
+  return model.crossmembers.map(({ id, od, points }) => (
+    <g key={id} data-crossmember={`${sheet.view}-${id}`}>
+      {od === null ? (
+        <path className="oxide" d={outline(points.map(sheet.at))} />
+      ) : (
+        points
+          .slice(1)
+          .map((to, i) => <RoundStretch key={i} sheet={sheet} from={points[i]!} to={to} od={od} />)
+      )}
+    </g>
+  ));
+}
+
+/** A stretch of round tube; seen along itself it is a circle. */
+function RoundStretch({ sheet, from, to, od }: { sheet: Sheet; from: Point; to: Point; od: number }) {
+  const [a, b] = [sheet.at(from), sheet.at(to)];
+  const width = od * sheet.k;
+  if (Math.hypot(b[0] - a[0], b[1] - a[1]) < 1)
+    return <circle className="oxide" cx={a[0]} cy={a[1]} r={width / 2} />;
+  return <Tube className="oxide" a={a} b={b} width={width} />;
+}
+
 /** Round what it is drawn round, as seen. */
 const outline = (flat: Flat[]): string =>
   `M${(polygonHull(flat) ?? flat).map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join('L')}Z`;

@@ -8,7 +8,7 @@ import { RollParts } from '@/bay/parts/RollParts';
 import { Things } from '@/bay/parts/Obstacles';
 import { lateral, placesAlong, type BayModel } from '@/bay/model/bayModel';
 import { Built, Mounts } from '@/bay/handles/Mounts';
-import { Axle, BarLine, Ghost, Plates, Shapes, Tyres } from '@/bay/parts/carParts';
+import { Axle, BarLine, Crossmembers, Ghost, Plates, Shapes, Tyres } from '@/bay/parts/carParts';
 import { fit, type Box, type Sheet } from './projection';
 import type { WorkProps } from './viewProps';
 import type { Point } from '@/core/geometry/vector';
@@ -42,6 +42,7 @@ export function PlanBody({ sheet, model }: { sheet: Sheet; model: BayModel }) {
         />
       </g>
       <Tyres sheet={sheet} model={model} figure={model.now} className="zinc" />
+      <Crossmembers sheet={sheet} model={model} />
       <Axle sheet={sheet} model={model} figure={model.now} />
     </>
   );

@@ -14,7 +14,17 @@ import { RollParts } from '@/bay/parts/RollParts';
 import { Things } from '@/bay/parts/Obstacles';
 import { lateral, type BayModel } from '@/bay/model/bayModel';
 import { Built, Holes, Mounts } from '@/bay/handles/Mounts';
-import { Axle, BarLine, Floor, Ghost, GhostTyres, Plates, Shapes, Tyres } from '@/bay/parts/carParts';
+import {
+  Axle,
+  BarLine,
+  Crossmembers,
+  Floor,
+  Ghost,
+  GhostTyres,
+  Plates,
+  Shapes,
+  Tyres,
+} from '@/bay/parts/carParts';
 import { fit, type Box, type Flat, type Sheet } from './projection';
 import type { WorkProps } from './viewProps';
 import type { LinkMember } from '@/core/rig/members/link';
@@ -36,6 +46,7 @@ export function RearBody({ sheet, model }: { sheet: Sheet; model: BayModel }) {
       <Centreline sheet={sheet} top={topOf(model)} />
       <Tyres sheet={sheet} model={model} figure={model.now} className="zinc" />
       <Rails sheet={sheet} model={model} />
+      <Crossmembers sheet={sheet} model={model} />
       <Axle sheet={sheet} model={model} figure={model.now} />
     </>
   );

@@ -5,7 +5,7 @@ import { LinesOfPull, RollAxis, Swept } from '@/bay/parts/KinematicLines';
 import type { BayModel } from '@/bay/model/bayModel';
 import { placesAlong } from '@/bay/model/bayModel';
 import { Built, Holes, Mounts } from '@/bay/handles/Mounts';
-import { Axle, BarLine, Floor, GhostTyres, Plates, Shapes, Tyres } from '@/bay/parts/carParts';
+import { Axle, BarLine, Crossmembers, Floor, GhostTyres, Plates, Shapes, Tyres } from '@/bay/parts/carParts';
 import { RollParts } from '@/bay/parts/RollParts';
 import { Things } from '@/bay/parts/Obstacles';
 import { fit, type Box, type Sheet } from './projection';
@@ -38,6 +38,7 @@ export function SideBody({ sheet, model }: { sheet: Sheet; model: BayModel }) {
         const [a, b] = [sheet.at([ahead, 0, height]), sheet.at([-behind, 0, height])];
         return <line key={h} className="oxide-line" x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} />;
       })}
+      <Crossmembers sheet={sheet} model={model} />
       <Axle sheet={sheet} model={model} figure={model.now} />
     </>
   );

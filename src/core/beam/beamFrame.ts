@@ -8,18 +8,21 @@ const BAND = 2 * DOF;
 
 /**
  * Where a node is held: across a direction (free along and about it), along it too, or against moving up and down. With a
- * rate, N/mm, it gives way across.
+ * rate, N/mm, it gives way across. Or against moving at all, and against turning about some of the car's axes.
  */
 export type Support =
-  { node: number; axis: Point; alongToo: boolean; rate?: number | null } | { node: number; vertical: true };
+  | { node: number; axis: Point; alongToo: boolean; rate?: number | null }
+  | { node: number; vertical: true }
+  | { node: number; turns: ('x' | 'y' | 'z')[] };
 
-export type Force = { node: number; force: Point };
+/** What pulls at a node, N, and turns it, N·mm. */
+export type Force = { node: number; force: Point; moment?: Point };
 
 export type Deflected = {
   /** how far a node moves, mm */
   move: (node: number) => Point;
-  /** the largest von Mises stress in the surface, N/mm², and at which node */
-  stress: { most: number; node: number };
+  /** the largest von Mises stress in the surface, N/mm², and at which node; and at each node */
+  stress: { most: number; node: number; at: number[] };
   /** share of the stored energy that is torsion, 0 to 1 */
   torsionShare: number;
 };
@@ -48,8 +51,10 @@ export function deflect(
     .map((b, i) => elementOf(nodes[i]!, b, Array.isArray(sections) ? sections[i]! : sections));
   elements.forEach((element, i) => assemble(K, i, element, bases));
   const load = new Float64Array(n);
-  for (const { node, force } of forces)
+  for (const { node, force, moment = NONE } of forces) {
     turnInto(bases[node]!, force).forEach((v, k) => (load[node * DOF + k]! += v));
+    moment.forEach((v, k) => (load[node * DOF + 3 + k]! += v));
+  }
   for (const support of supports) {
     if ('rate' in support && support.rate != null)
       for (const k of ACROSS) K.add(support.node * DOF + k, support.node * DOF + k, support.rate);
@@ -57,11 +62,17 @@ export function deflect(
   }
   K.solve(load);
   const move = (node: number): Point => turnBack(bases[node]!, load, node * DOF);
+  const turn = (node: number): Point => [3, 4, 5].map((k) => load[node * DOF + k]!) as Point;
   // What the forces do is what is stored.
-  const work = forces.reduce((sum, { node, force }) => sum + 0.5 * dot(force, move(node)), 0);
-  const { most, node, twisting } = stressOf(elements, load, bases);
-  return { move, stress: { most, node }, torsionShare: work > 0 ? twisting / work : 0 };
+  const work = forces.reduce(
+    (sum, { node, force, moment = NONE }) => sum + 0.5 * (dot(force, move(node)) + dot(moment, turn(node))),
+    0,
+  );
+  const { most, node, at, twisting } = stressOf(elements, load, bases);
+  return { move, stress: { most, node, at }, torsionShare: work > 0 ? twisting / work : 0 };
 }
+
+const NONE: Point = [0, 0, 0];
 
 type Basis = [Point, Point, Point];
 const GLOBAL: Basis = [
@@ -87,6 +98,7 @@ const ACROSS = [1, 2];
 
 function heldBy(s: Support): number[] {
   if ('vertical' in s) return [2];
+  if ('turns' in s) return [0, 1, 2, ...s.turns.map((axis) => 3 + 'xyz'.indexOf(axis))];
   return [...(s.alongToo ? [0] : []), ...(s.rate == null ? ACROSS : [])];
 }
 
@@ -184,6 +196,7 @@ function turnsToWays(K: BandMatrix, bases: Basis[], node: number, turn: number, 
 function stressOf(elements: Element[], x: Float64Array, bases: Basis[]) {
   const turn = (n: number): Point => [x[n * DOF + 3]!, x[n * DOF + 4]!, x[n * DOF + 5]!];
   let [most, node, twisting] = [0, 0, 0];
+  const stressAt = new Array<number>(elements.length + 1).fill(0);
   elements.forEach(({ section, e, L, along, twist, REI, turned }, i) => {
     const u = minus(turnBack(bases[i]!, x, i * DOF), turnBack(bases[i + 1]!, x, (i + 1) * DOF));
     const [s, t] = [turn(i), turn(i + 1)];
@@ -198,9 +211,10 @@ function stressOf(elements: Element[], x: Float64Array, bases: Basis[]) {
       [moment(t, s), i + 1],
     ] as const) {
       const mises = vonMisesStress(section, e, M, twist * twisted, along * dot(u, e));
+      stressAt[at] = Math.max(stressAt[at]!, mises);
       if (mises > most) [most, node] = [mises, at];
     }
     twisting += 0.5 * twist * twisted ** 2;
   });
-  return { most, node, twisting };
+  return { most, node, at: stressAt, twisting };
 }

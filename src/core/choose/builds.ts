@@ -1,5 +1,5 @@
 import type { Job } from '@/core/job/jobSchema';
-import { bracketAxes } from '@/core/job/made/bracketParts';
+import { bracketAxes } from '@/core/job/made/bracketRoot';
 import { barOf, LINK_ENDS, threadedEnds } from '@/core/job/made/parts';
 import { toRadians } from '@/core/geometry/angle';
 import { distance, type Point } from '@/core/geometry/vector';

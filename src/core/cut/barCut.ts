@@ -3,7 +3,7 @@ import type { BendSheet } from '@/core/geometry/bends';
 import { cross, distance, dot, minus, unit, type Point } from '@/core/geometry/vector';
 import { saddleDepth, saddleFault, type Saddle } from '@/core/fabricate/saddle';
 import type { Job } from '@/core/job/jobSchema';
-import { bracketAxes } from '@/core/job/made/bracketParts';
+import { bracketAxes } from '@/core/job/made/bracketRoot';
 import { areaOf } from '@/core/fabricate/drawing';
 import { plateBarDrawing } from '@/core/fabricate/plates/plateBar';
 import { plateBarOf } from '@/core/job/made/plateBar';

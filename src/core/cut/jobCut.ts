@@ -14,10 +14,9 @@ import type { LinkMember } from '@/core/rig/members/link';
 import { linksOf } from '@/core/rig/members/members';
 import { leavesOf } from '@/core/rig/roles';
 import { MM_PER_INCH } from '@/core/units/tape';
-import type { BarSection } from '@/core/strength/bar';
 import { barCut, type BarCut } from './barCut';
 import { barPlatesOf, countOf, flatsOf, isSpoken, springPlatesOf, wrapsOf, type FlatPart } from './flatParts';
-import { piecesOf, type PieceCut } from './pieces';
+import { piecesOf, type CutSection, type PieceCut } from './pieces';
 import { clipPinsOf, drillSheetsOf, swayMountsOf } from './swayMounts';
 
 /** All that a job is cut from. */
@@ -40,7 +39,7 @@ export type BoltOf = BoltChoice & { of: string; diameter: number; grade: string;
 export type UBoltOf = { diameter: number; inside: number; length: number; thread: number; quantity: number };
 
 /** Tube of one section and metal: its pieces laid on the lengths it is bought in. */
-export type StockOf = { section: BarSection; metal: string; nested: ReturnType<typeof nestLengths> };
+export type StockOf = { section: CutSection; metal: string; nested: ReturnType<typeof nestLengths> };
 
 /** Twenty feet, and what a chop saw takes (common practice, no published source). */
 export const USUAL_STOCK = { length: 240 * MM_PER_INCH, kerf: MM_PER_INCH / 8 };
@@ -129,7 +128,7 @@ function linkBoltsOf(job: Job): BoltOf[] {
 }
 
 /** A piece of tube or bar as it comes off the saw, mm. */
-type Sawn = Piece & { section: BarSection; metal: string };
+type Sawn = Piece & { section: CutSection; metal: string };
 
 /** The tubes of a job laid on lengths of stock, section by section. */
 function stockOf(job: Job, pieces: Sawn[]): StockOf[] {

@@ -9,22 +9,24 @@ import { sayBolt, sayBoltBy } from '@/core/materials/boltSize';
 import { JOINTS, jointsOf, ON_LINK, ON_THREAD } from '@/core/materials/joints';
 import { METALS } from '@/core/materials/metals';
 import { capital, memberName } from '@/core/rig/names';
-import type { BarSection } from '@/core/strength/bar';
 import { MASS } from '@/core/units/unit';
 import { sayLength } from '@/core/units/length';
 import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import type { BarCut } from './barCut';
 import type { FlatPart } from './flatParts';
 import type { BoltOf, JobCut, StockOf, UBoltOf } from './jobCut';
+import type { CutSection } from './pieces';
 import { ANGLE, STRAP } from './swayMounts';
 
 /** A section as it is asked for over the counter. */
-export function saySection(section: BarSection, tape: Tape): string {
+export function saySection(section: CutSection, tape: Tape): string {
   if (section.shape === 'flat')
     return `plate ${sayLength(section.height, tape)} × ${sayLength(section.thickness, tape)}`;
   if (section.shape === 'solid') return `solid ${sayLength(section.od, tape)}`;
   const wall =
     tape === 'mm' ? `${section.wall.toFixed(2)} mm` : `${(section.wall / MM_PER_INCH).toFixed(3)} in`;
+  if (section.shape === 'box')
+    return `rectangular tube ${sayLength(section.high, tape)} × ${sayLength(section.wide, tape)} × ${wall}`;
   return `tube ${sayLength(section.od, tape)} × ${wall}`;
 }
 

@@ -11,9 +11,25 @@ import { METALS, type MetalName } from '@/core/materials/metals';
 import { partName } from '@/core/provenance/inputs';
 import type { LinkMember } from '@/core/rig/members/link';
 import { capital } from '@/core/rig/names';
-import { MM_PER_INCH } from '@/core/units/tape';
+import { boxOf } from '@/core/beam/section';
+import { toDegrees } from '@/core/geometry/angle';
+import { minus } from '@/core/geometry/vector';
+import {
+  crossmemberFault,
+  crossmemberPart,
+  crossmembersOf,
+  hoopBends,
+  lengthOf,
+  type Crossmember,
+  type CrossSection,
+} from '@/core/job/made/crossmember';
+import { sayLength } from '@/core/units/length';
+import { MM_PER_INCH, type Tape } from '@/core/units/tape';
 import { sectionValues, type BarSection } from '@/core/strength/bar';
 import { countOf, isSpoken } from './flatParts';
+
+/** What comes off the saw is of across: as bars are, or a rectangular tube, mm. */
+export type CutSection = BarSection | Extract<CrossSection, { shape: 'box' }>;
 
 /** A piece of tube that is no bar, mm as it is fitted, and how much longer it is left until then; kg of one; how its ends are cut. */
 export type PieceCut = {
@@ -21,7 +37,7 @@ export type PieceCut = {
   of: string;
   name: string;
   quantity: number;
-  section: BarSection;
+  section: CutSection;
   metal: string;
   length: number;
   spare: number;
@@ -29,9 +45,10 @@ export type PieceCut = {
   ends: string;
 };
 
-/** The tubes of a job that are no bars: the braces of its links, its sway bar's end links, and what that turns in. */
+/** The tubes of a job that are no bars: the braces of its links, crossmembers, its sway bar's end links, and what that turns in. */
 export const piecesOf = (job: Job, links: LinkMember[]): PieceCut[] => [
   ...links.flatMap((link) => bracesOf(job, link)),
+  ...crossmembersCut(job),
   ...endLinksOf(job),
   ...(barHeldIn(job) === 'tube' ? barTubesOf(job) : sleevesOf(job)),
 ];
@@ -43,14 +60,17 @@ const piece = (
 ): PieceCut => pieceOf({ shape: 'tube', od, wall }, 'dom', length, of);
 
 function pieceOf(
-  section: BarSection,
+  section: CutSection,
   name: MetalName,
   length: number,
   of: Omit<PieceCut, 'section' | 'metal' | 'length' | 'mass'>,
 ): PieceCut {
   const { name: metal, density } = METALS[name];
-  return { ...of, section, metal, length, mass: sectionValues(section).A * length * density };
+  return { ...of, section, metal, length, mass: areaOf(section) * length * density };
 }
+
+const areaOf = (section: CutSection): number =>
+  section.shape === 'box' ? boxOf(section).A : sectionValues(section).A;
 
 /** A brace is cut so much longer than from mark to mark, mm: thread and slot take up a cut a quarter of an inch out, and no more. */
 const SPARE = MM_PER_INCH / 4;
@@ -73,6 +93,40 @@ function bracesOf(job: Job, link: LinkMember): PieceCut[] {
 
 /** What a sway bar is held by belongs to it. */
 const OF_SWAY_BAR = { of: 'sway-bar' };
+
+/** A hoop's ends are cut after it is bent: it is left so much longer, mm. */
+const TRIM = 2 * MM_PER_INCH;
+
+function crossmembersCut(job: Job): PieceCut[] {
+  return crossmembersOf(job)
+    .filter((of) => crossmemberFault(job, of) === null)
+    .map((of) =>
+      pieceOf(of.section, of.metal, lengthOf(of), {
+        id: fileStem(`crossmember ${of.id}`),
+        of: crossmemberPart(of.id),
+        name: capital(of.id),
+        quantity: 1,
+        spare: of.hoop ? TRIM : 0,
+        ends: sayCrossEnds(of, job.tape),
+      }),
+    );
+}
+
+/** How the ends of a crossmember are cut, and how a hoop is bent. */
+function sayCrossEnds(of: Crossmember, tape: Tape): string {
+  const { meets, hoop, path } = of;
+  const faces = meets === 'between' ? 'inner sides' : 'undersides';
+  const bends = hoopBends(of)?.bends;
+  if (!bends || !hoop)
+    return meets === 'between'
+      ? `square, against the rails’ ${faces}`
+      : 'square, flush with the rails’ outer sides';
+  const [leg] = path.map((p, i) => minus(path[i + 1] ?? p, p));
+  const across = toDegrees(Math.atan2(Math.abs(leg![2]), Math.abs(leg![1])));
+  const off = meets === 'between' ? across : 90 - across;
+  const [first] = bends;
+  return `bent ${first!.angle.toFixed(1)}° twice in one plane, ${sayLength(hoop.bendRadius, tape)} to its middle line, ${sayLength(hoop.middle, tape)} between the corners; then both ends ${off < 0.5 ? 'square' : `${off.toFixed(1)}° off square`}, to meet the rails’ ${faces}`;
+}
 
 /** The tubes between the ends of the sway bar's links; left and right apart where they differ. */
 function endLinksOf(job: Job): PieceCut[] {

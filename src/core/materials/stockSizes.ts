@@ -32,6 +32,25 @@ export const TUBES: { od: number; wall: number }[] = STOCK.filter(
   (s): s is { od: number; wall: number } => s.wall !== null,
 ).sort((a, b) => (a.od - a.wall) * a.wall - (b.od - b.wall) * b.wall);
 
+/** Rectangular tubes that crossmembers are made of, mm, the lightest first: high, wide and wall. Standard sizes, from memory. */
+export const BOXES: { high: number; wide: number; wall: number }[] = (
+  [
+    [2, 2, 0.12],
+    [2, 3, 0.12],
+    [2, 2, 0.188],
+    [2, 3, 0.188],
+    [2, 4, 0.188],
+    [2, 3, 0.25],
+    [3, 3, 0.25],
+    [2, 4, 0.25],
+    [3, 4, 0.25],
+  ] as const
+).map(([high, wide, wall]) => ({
+  high: high * MM_PER_INCH,
+  wide: wide * MM_PER_INCH,
+  wall: wall * MM_PER_INCH,
+}));
+
 /** Thicknesses that plate is sold in, mm. Standard sizes, from memory. */
 export const PLATES = {
   inch: inches([1 / 8, 3 / 16, 1 / 4, 5 / 16, 3 / 8, 1 / 2]),

@@ -1,4 +1,4 @@
-import { withParts } from '@/core/job/edits/parts';
+import { withParts } from '@/core/job/edits/parts/parts';
 import type { Job } from '@/core/job/jobSchema';
 import { bodyAt, mirrorOf } from '@/core/job/made/parts';
 import { mountId } from '@/core/job/placed';

@@ -9,6 +9,7 @@ import type { LinkMember } from '@/core/rig/members/link';
 import { barTrials } from './trials/barTrials';
 import { boltWays } from './faults/boltWays';
 import { bracketTrials } from './trials/bracketTrials';
+import { proveCrossmembers } from './crossmembers';
 import { caseForces, rangesOf, type CaseForces } from './cases';
 import { governing, type Trial } from './trials/governing';
 import { proveSwayBar, swayPullOf } from './swayBar';
@@ -17,7 +18,7 @@ import type { Check, Proof } from './types';
 import { wantedOfLink } from './wanted';
 
 /**
- * Every bar and bracket of a job, and what its sway bar pulls at, against every load case, each check in the case that governs it, the
+ * Every bar and bracket of a job, what its sway bar pulls at and its crossmembers, against every load case, each check in the case that governs it, the
  * weakest first; and what could not be proved.
  *
  * @throws InputError where the members cannot hold the axle or be assembled
@@ -28,6 +29,7 @@ export function proveJob(job: Job): Proof {
   const checks = [
     ...linksOf(job.rig).flatMap((link) => proveLink(job, link, cases)),
     ...proveSwayBar(job, pull),
+    ...proveCrossmembers(job, cases),
   ];
   return { checks: checks.sort(weakestFirst), unproved: unprovedOf(job, cases, pull), bolts: boltWays(job) };
 }

@@ -1,7 +1,8 @@
 import { heldInputs } from '@/core/provenance/bodyInputs';
 import { inputOf, mountInputs, partInput, type InputId } from '@/core/provenance/inputs';
 import type { Job } from '@/core/job/jobSchema';
-import { fastenedTo } from '@/core/job/made/bracketParts';
+import { fastenedTo } from '@/core/job/made/bracketRoot';
+import { crossmemberIn } from '@/core/job/made/crossmember';
 import { isOfSwayBar } from '@/core/job/made/sway/parts';
 import { linksOf } from '@/core/rig/members/members';
 
@@ -24,20 +25,24 @@ function patternSizes(job: Job): InputId[] {
 /** Where a frame rail is, and how big. */
 const RAIL: InputId[] = ['read.rideHeight', 'read.gapFrame', 'size.railWidth', 'size.railHeight'];
 
+/** What a frame bracket hangs on follows from where the rails are. */
+const ON_FRAME = { rail: RAIL, crossmember: RAIL, tube: [], undrawn: [] };
+
 /** How far the axle rolls, which the sway bar is twisted by. */
 const ROLLED: InputId[] = ['read.bump', 'read.droop', 'read.track'];
 
 /** What the proof of a part hangs on: of a bar by its member, of a bracket by its mount. */
 export function proveRestsOn(job: Job, part: string): InputId[] {
   if (isOfSwayBar(part)) return [...ROLLED, partInput(job, part)];
+  if (crossmemberIn(part)) return [...forces(job), ...RAIL, partInput(job, part)];
   const [member = '', end] = part.split('/');
   const own = end === undefined ? [...mountInputs(job.rig, [member]), 'barEnds'] : [];
   const link = linksOf(job.rig).find(({ id }) => id === member);
   const root =
     end === 'axle'
       ? ['read.tubeDiameter']
-      : end === 'chassis' && link && fastenedTo(job, link, 'chassis') === 'rail'
-        ? RAIL
+      : end === 'chassis' && link
+        ? ON_FRAME[fastenedTo(job, link, 'chassis')]
         : [];
   return [...forces(job), ...own, ...root, partInput(job, part), ...(end ? [`joints.${member}`] : [])];
 }

@@ -3,7 +3,7 @@ import type { BoltSide } from '@/core/clearance/boltRoom';
 /** What happens to a part past what it holds: it bends and shows it, folds up as a column, is torn or sheared through, strips its thread, or cracks in time. */
 export type Failure = 'bends' | 'buckles' | 'breaks' | 'strips' | 'cracks';
 
-/** The checks of a bar, of its thread at either end, of a bracket with its bolt and weld; and of what a sway bar pulls at. */
+/** The checks of a bar, of its thread at either end, of a bracket with its bolt and weld; of what a sway bar pulls at, and of crossmembers. */
 export const CHECKS = {
   tension: 'Pulled',
   'weld-zone': 'Beside its welds',
@@ -49,12 +49,15 @@ export const CHECKS = {
   'angle-leg': 'Leg under the strap, bent',
   'angle-bolts': 'Bolts of its other leg',
   ear: 'Ear, bent',
+  'cross-bending': 'Bent and twisted',
+  'cross-weld': 'Welds at its ends',
+  'cross-weld-time': 'Welds at its ends, in time',
 } as const;
 export type CheckName = keyof typeof CHECKS;
 
 /** Checks of a weld against what is allowed of it, which has its own margin in it. */
 export const isWeld = (check: CheckName): boolean =>
-  check === 'weld' || check === 'end-weld-frame' || check === 'end-weld-axle';
+  check === 'weld' || check === 'end-weld-frame' || check === 'end-weld-axle' || check === 'cross-weld';
 
 /** Named values of a check: mm, mm², mm³, N or N/mm² by its key; and words. */
 export type Inputs = Record<string, number | string>;
@@ -64,7 +67,7 @@ export type Inputs = Record<string, number | string>;
  * infinite where nothing asks anything of it; `wanted` is what it should be.
  */
 export type Check = {
-  /** the bar by its member, the bracket by its mount, what belongs to the sway bar: `panhard`, `panhard/chassis`, `sway-bar/strap` */
+  /** the bar by its member, the bracket by its mount, what belongs to the sway bar, a crossmember: `panhard`, `panhard/chassis`, `sway-bar/strap`, `crossmember/hoop` */
   part: string;
   check: CheckName;
   case: string;

@@ -1,9 +1,11 @@
 import type { Job } from '@/core/job/jobSchema';
 import { bracketId } from '@/core/job/bodies/bodyNames';
-import { bracketOf, fastenedTo, type Bracket } from '@/core/job/made/bracketParts';
+import { fastenedTo } from '@/core/job/made/bracketRoot';
+import { bracketOf, type Bracket } from '@/core/job/made/bracketParts';
 import { BAR_ENDS, barOf, LINK_ENDS, threadedEnds, type Bar } from '@/core/job/made/parts';
 import { isLink, linksOf } from '@/core/rig/members/members';
 import { capital, memberName } from '@/core/rig/names';
+import { crossmembersOf } from '@/core/job/made/crossmember';
 import { isOnEar, springPlateOf } from '@/core/job/made/springPlate';
 import { barHeldIn } from '@/core/job/made/sway/barHeld';
 import type { CaseForces } from './cases';
@@ -62,13 +64,16 @@ export function unprovedOf(job: Job, cases: CaseForces[], pull: SwayPull | null)
     })),
     ...undrawn.map(({ id }) => ({
       part: `What the ${memberName(bracketId(id, 'chassis'), rig.end)} hangs on`,
-      why: 'no frame rail is near it, and nothing else is drawn; type how far the eye stands out from it',
+      why: 'no frame rail is near it, and nothing else is drawn: draw the crossmember or hoop, or type how far the eye stands out from what it is',
     })),
     {
       part: 'What comes and goes, elsewhere',
       why: 'in time only welds, the plates beside them and shanks are reckoned; bolts, holes, bends and rod ends are not',
     },
-    { part: 'Frame, axle housing and crossmembers', why: 'only the wall behind a frame bracket is' },
+    {
+      part: 'Frame and axle housing',
+      why: `only the wall behind a frame bracket is${crossmembersOf(job).length ? '; the walls of crossmembers where brackets and rails are welded to them are not' : ', and crossmembers that are drawn'}`,
+    },
   ];
 }
 

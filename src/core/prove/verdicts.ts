@@ -6,6 +6,7 @@ import { partName, spokenPart } from '@/core/provenance/inputs';
 import { capital } from '@/core/rig/names';
 import type { Finding, Remedy, Verdict } from '@/core/verdict/verdict';
 import { boltVerdicts } from './faults/boltWays';
+import { crossFaults } from './faults/crossFaults';
 import { partFaults } from './faults/faults';
 import { railHoleVerdicts } from './faults/railHole';
 import { swayFaults } from './faults/swayFaults';
@@ -58,6 +59,9 @@ const SUBJECT: Record<CheckName, string> = {
   'angle-leg': 'the leg under the strap',
   'angle-bolts': 'the bolts of the other leg',
   ear: 'the ear',
+  'cross-bending': 'bent and twisted, it',
+  'cross-weld': 'a weld at its ends',
+  'cross-weld-time': 'a weld at its ends, pulled to and fro,',
 };
 
 const GOES: Record<Failure, string> = {
@@ -71,7 +75,7 @@ const GOES: Record<Failure, string> = {
 /** A factor, with as many places as tell it from what is wanted. */
 export function sayFactor(factor: number, wanted: number): string {
   if (!Number.isFinite(factor)) return 'without end';
-  const scale = Math.abs(factor - wanted) < 0.1 ? 100 : 10;
+  const scale = Math.abs(factor - wanted) < 0.1 || factor < 0.1 ? 100 : 10;
   // Too little is never rounded up to enough.
   return (Math.floor(factor * scale + 1e-9) / scale).toString();
 }
@@ -97,6 +101,7 @@ export function proveVerdicts(
   const made = [
     ...partFaults(job),
     ...swayFaults(job),
+    ...crossFaults(job),
     ...boltVerdicts(job, bolts),
     ...railHoleVerdicts(job),
   ];
@@ -145,7 +150,7 @@ function allHold(job: Job, weakest: Check[]): Verdict {
     where: spokenPart(job, part),
     state: 'ok',
     title: 'Every bar and bracket holds as often as is wanted.',
-    reason: `Nearest to it: the ${partName(job, part)}, ${SUBJECT[check].replace(/,$/, '')}, ${sayFactor(factor, wanted)} times in “${name}”, ${sayWanted(wanted)} wanted.`,
+    reason: `Nearest to it: the ${partName(job, part)}, ${SUBJECT[check].replace(/, it$|,$/, '')}, ${sayFactor(factor, wanted)} times in “${name}”, ${sayWanted(wanted)} wanted.`,
     remedies: [],
   };
 }

@@ -20,7 +20,11 @@ const base = ({ parts, use }: Job): number => parts.wanted ?? LIMITS.strength.wa
 const byFailure = (fails: Failure): number => (SUDDEN[fails] ? LIMITS.strength.breaks : 1);
 
 /** How many times over a check of a link should hold: by the use, by whether another member is left when it goes, and by how it goes. */
-export function wantedOfLink(job: Job, link: LinkMember, { check, fails }: Trial): number {
+export function wantedOfLink(
+  job: Job,
+  link: LinkMember,
+  { check, fails }: Pick<Trial, 'check' | 'fails'>,
+): number {
   const alone =
     lateralBarOf(job.rig)?.id === link.id || partnerOf(link.id) === null ? LIMITS.strength.alone : 1;
   if (isWeld(check) || fails === 'cracks') return base(job) * alone * OF_ALLOWANCE;

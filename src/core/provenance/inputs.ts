@@ -8,10 +8,11 @@ import { oncePer } from '@/core/numerics/oncePer';
 import { isPlaced, mountId } from '@/core/job/placed';
 import { startingCut } from '@/core/job/slices/cut';
 import { bracketId } from '@/core/job/bodies/bodyNames';
-import { isParted } from '@/core/job/edits/parts';
+import { isParted } from '@/core/job/edits/parts/parts';
 import { mirrorOf } from '@/core/job/made/parts';
-import { saidOfBracket } from '@/core/job/made/bracketParts';
+import { saidOfBracket } from '@/core/job/made/parts';
 import { saidOfBar } from '@/core/job/made/parts';
+import { crossmemberIn } from '@/core/job/made/crossmember';
 import { isOfSwayBar, SWAY_PARTS, type SwayPart } from '@/core/job/made/sway/parts';
 import { LIMITS } from '@/core/materials/limits';
 import { capital, groupName, memberName } from '@/core/rig/names';
@@ -128,6 +129,12 @@ const kinds: Record<string, (job: Job, of: string) => Told> = {
       station: 'prove',
       part,
     }),
+  cross: ({ parts }, part) =>
+    typedOr(
+      parts.crossmembers?.[crossmemberIn(part) ?? '']?.section !== undefined,
+      `Section of the ${crossmemberIn(part)}`,
+      { station: 'prove', part },
+    ),
   sleeve: ({ parts }) =>
     typedOr(
       SLEEVE_SIZES.every((key) => parts.sleeve?.[key] !== undefined),
@@ -161,6 +168,8 @@ const SLEEVE_SIZES = ['od', 'tube', 'collar', 'plate', 'wall'] as const;
 /** A bar by its member or a bracket by its mount, left and right as one where they are alike. */
 export function partName(job: Job, part: string): string {
   if (isOfSwayBar(part)) return SWAY_PARTS[part];
+  const crossmember = crossmemberIn(part);
+  if (crossmember) return crossmember;
   const [member = '', end] = part.split('/');
   const { end: axle } = job.rig;
   const both = isParted(job, part) ? null : groupName(pairOf(member), axle);
@@ -177,8 +186,13 @@ export function spokenPart(job: Job, part: string): string {
 }
 
 /** The input that a part's sizes are: one for both of a pair that is alike. */
-export const partInput = (job: Job, part: string): InputId =>
-  `${isOfSwayBar(part) ? 'sway' : part.includes('/') ? 'bracket' : 'bar'}.${spokenPart(job, part)}`;
+export const partInput = (job: Job, part: string): InputId => `${kindOfPart(part)}.${spokenPart(job, part)}`;
+
+function kindOfPart(part: string): string {
+  if (isOfSwayBar(part)) return 'sway';
+  if (crossmemberIn(part)) return 'cross';
+  return part.includes('/') ? 'bracket' : 'bar';
+}
 
 /** A guessed centre of gravity went up and down with the frame, by the share of the car that stands on springs. */
 function isUsualCg(job: Job): boolean {

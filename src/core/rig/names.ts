@@ -75,6 +75,8 @@ const MEMBER_NAMES: Record<string, string> = {
 
 /** A bracket by what it holds: `bracket:panhard/chassis` is the panhard bar’s frame bracket. */
 const BRACKET = /^bracket:(.*)\/(.*)$/;
+/** A crossmember by the name it was given, whichever stretch of it is meant. */
+const CROSSMEMBER = /^crossmember:([^/]*)(?:\/\d+)?$/;
 const BRACKET_ENDS: Record<string, string> = {
   chassis: 'frame bracket',
   axle: 'axle bracket',
@@ -92,6 +94,8 @@ export function memberName(id: string, end: AxleEnd): string {
   if (known) return known;
   const [, held, mount] = BRACKET.exec(id) ?? [];
   if (held) return `${memberName(held, end)}’s ${BRACKET_ENDS[mount!] ?? 'bracket'}`;
+  const [, crossmember] = CROSSMEMBER.exec(id) ?? [];
+  if (crossmember) return crossmember;
   const [, stem, side] = /^(.*)-(left|right)$/.exec(id) ?? [];
   if (!stem) return id;
   const whole: Record<string, string> = {

@@ -1,6 +1,6 @@
 import { withMounts } from '@/core/job/edits/mounts';
 import { withRoll } from '@/core/job/edits/roll';
-import { withParts } from '@/core/job/edits/parts';
+import { withParts } from '@/core/job/edits/parts/parts';
 import { withPinionAngle } from '@/core/job/edits/pinion';
 import type { Job } from '@/core/job/jobSchema';
 import type { Remedy } from './verdict';

@@ -1,4 +1,4 @@
-import type { PartsChange } from '@/core/job/edits/parts';
+import type { PartsChange } from '@/core/job/edits/parts/parts';
 import type { RollDesign } from '@/core/job/slices/roll';
 import type { Job } from '@/core/job/jobSchema';
 import { guessesAmong, type Input, type InputId } from '@/core/provenance/inputs';

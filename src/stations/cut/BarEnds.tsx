@@ -2,8 +2,8 @@
 import { Select } from 'antd';
 import type { BarCut } from '@/core/cut/barCut';
 import { holeSaw, saddleDepth } from '@/core/fabricate/saddle';
-import { withBarrel, withEndKind, withEye } from '@/core/job/edits/ends';
-import { withParts } from '@/core/job/edits/parts';
+import { withBarrel, withEndKind, withEye } from '@/core/job/edits/parts/ends';
+import { withParts } from '@/core/job/edits/parts/parts';
 import {
   BAR_ENDS,
   bodyAt,

@@ -1,6 +1,6 @@
 'use client';
 import type { BendSheet } from '@/core/geometry/bends';
-import { withParts } from '@/core/job/edits/parts';
+import { withParts } from '@/core/job/edits/parts/parts';
 import { enter, useJobPart } from '@/store/jobStore';
 import { LengthField } from '@/ui/fields/LengthField';
 import { BendRows } from '@/ui/paper/BendRows';

@@ -2,7 +2,7 @@
 import { Button, Checkbox } from 'antd';
 import type { BarEnd } from '@/core/fabricate/adjustableBar';
 import { applyReadings } from '@/core/job/applyReadings';
-import { withParts } from '@/core/job/edits/parts';
+import { withParts } from '@/core/job/edits/parts/parts';
 import { saidOfBar } from '@/core/job/made/parts';
 import { edit, enter, useJob } from '@/store/jobStore';
 import { LengthField } from '@/ui/fields/LengthField';

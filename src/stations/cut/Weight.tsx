@@ -1,5 +1,5 @@
 'use client';
-import { withBarTakenOff, withOtherTakenOff } from '@/core/job/edits/parts';
+import { withBarTakenOff, withOtherTakenOff } from '@/core/job/edits/parts/parts';
 import { isSpoken } from '@/core/cut/flatParts';
 import type { JobCut } from '@/core/cut/jobCut';
 import { againstTakenOff, cutMass, madeMass, takenOff } from '@/core/cut/weight';

@@ -1,7 +1,8 @@
 'use client';
 import { Checkbox, Select } from 'antd';
 import { useState } from 'react';
-import { isParted, withParted } from '@/core/job/edits/parts';
+import { isParted, withParted } from '@/core/job/edits/parts/parts';
+import { crossmemberIn, crossmemberPart, crossmembersOf } from '@/core/job/made/crossmember';
 import { isOfSwayBar } from '@/core/job/made/sway/parts';
 import { mirrorOf } from '@/core/job/made/parts';
 import type { Job } from '@/core/job/jobSchema';
@@ -16,6 +17,7 @@ import { edit, useJob } from '@/store/jobStore';
 import { setPreferences, usePreferences } from '@/store/preferences';
 import { BarFields } from './fields/BarFields';
 import { BracketFields } from './fields/BracketFields';
+import { CrossmemberFields } from './fields/CrossmemberFields';
 import { SwayFields } from './fields/SwayFields';
 import { Checks } from './Checks';
 import { Metals } from './Metals';
@@ -33,6 +35,7 @@ export function PartPanel({ checks }: { checks: Check[] }) {
   const [member = '', end] = part.split('/');
   const link = linksOf(job.rig).find(({ id }) => id === member);
   const spoken = spokenPart(job, part);
+  const crossmember = crossmemberIn(part);
   return (
     <section className="section" id="prove-parts">
       <h2>Part by part</h2>
@@ -56,6 +59,9 @@ export function PartPanel({ checks }: { checks: Check[] }) {
         </Checkbox>
       )}
       {isOfSwayBar(part) && <SwayFields key={spoken} part={part} />}
+      {crossmember && (
+        <CrossmemberFields key={spoken} id={crossmember} onGone={() => setPreferences({ prove: null })} />
+      )}
       {link && end === undefined && <BarFields key={spoken} part={spoken} />}
       {link && end !== undefined && (
         <BracketFields key={spoken} part={spoken} link={link} end={end === 'axle' ? 'axle' : 'chassis'} />
@@ -66,20 +72,24 @@ export function PartPanel({ checks }: { checks: Check[] }) {
   );
 }
 
-/** The parts that were checked, the weakest first; of a pair that is alike, the worse of the two; and those that cannot be made. */
+/** The parts that were checked, the weakest first; of a pair that is alike, the worse of the two; and those that were not. */
 function partsOf(job: Job, checks: Check[]): string[] {
   const worst = new Map<string, string>();
   for (const { part } of [...checks].sort(weakestFirst)) {
     const spoken = spokenPart(job, part);
     if (!worst.has(spoken)) worst.set(spoken, part);
   }
-  // What cannot be made is not proved, and is put right here.
-  return [...worst.values(), ...Object.keys(swayFaultsOf(job))];
+  // What cannot be made, or has nothing hanging on it, is not proved, and is put right here.
+  const unproved = [
+    ...Object.keys(swayFaultsOf(job)),
+    ...crossmembersOf(job).map(({ id }) => crossmemberPart(id)),
+  ];
+  return [...worst.values(), ...unproved.filter((part) => !worst.has(part))];
 }
 
 /** `1.3 times of 1.9`, of the check that has least of what is wanted. */
 function least(checks: Check[], part: string): string {
   const [worst] = checks.filter((check) => check.part === part).sort(weakestFirst);
-  if (!worst) return 'cannot be made';
+  if (!worst) return 'not proved';
   return `${sayFactor(worst.factor, worst.wanted)} of ${sayWanted(worst.wanted)}`;
 }

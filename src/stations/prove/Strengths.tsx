@@ -1,5 +1,5 @@
 'use client';
-import { withStrength, withWanted } from '@/core/job/edits/parts';
+import { withStrength, withWanted } from '@/core/job/edits/parts/parts';
 import type { Job } from '@/core/job/jobSchema';
 import { bracketOf } from '@/core/job/made/bracketParts';
 import { barOf, FROM_MEMORY, LINK_ENDS, metalOf, threadedMetal } from '@/core/job/made/parts';

@@ -100,7 +100,7 @@ test('what a sway bar pulls at: a strap too thin is found and mended, a link tha
   await hands.type('parts/endLink/end/toShoulder', '5 1/2');
   await hands.reads(verdict('sway-not-made'), 'Its two ends alone are longer than it is');
   await hands.reads('.field-problem', 'Its two ends alone are longer than it is');
-  await hands.reads('.which-part', 'cannot be made');
+  await hands.reads('.which-part', 'not proved');
   await hands.undo();
   await hands.until(async () => (await hands.count(verdict('sway-not-made'))) === 0);
   await hands.clickOn('//*[@data-pin="bar"]//*[text()="held by a clip, to come off by hand"]');
@@ -111,4 +111,31 @@ test('what a sway bar pulls at: a strap too thin is found and mended, a link tha
   for (const at of ['bar', 'foot'])
     await hands.reads('main', `Stud at the ${at} of the sway bar’s end links`);
   await hands.reads('main', 'Sway bar’s end link');
+});
+
+test('a bracket with no rail near it is hung on a crossmember that is drawn, proved, mended and cut', async () => {
+  await hands.go('marigold', 'prove');
+  await part('Upper link’s frame bracket');
+  await hands.reads('[data-carrier]', 'nothing that it could hang on is drawn');
+  await hands.press('Hang it on a new crossmember');
+  await hands.reads('.which-part', /^Crossmember/);
+  await hands.find('[data-crossmember="rear-crossmember"]');
+  await hands.part('straight');
+  await hands.reads(verdict('crossmember-not-made'), 'Its ends miss a rail');
+  await hands.type('parts/crossmembers/crossmember/low', '1 1/2 above');
+  await hands.until(async () => (await hands.count(verdict('crossmember-not-made'))) === 0);
+  // The eye is nearer to it now than its plates go round the bolt.
+  await hands.reads(verdict('crossmember-at-eye'), 'Upper link’s frame bracket: its eye lies');
+  await hands.type('parts/crossmembers/crossmember/ahead', '24');
+  await hands.until(async () => (await hands.count(verdict('crossmember-at-eye'))) === 0);
+  await hands.reads(check('cross-bending'), /short/);
+  await hands.press(await hands.text(`${verdict('strength')} button.remedy`));
+  await hands.until(async () => !(await hands.text(check('cross-weld'))).includes('short'));
+  await hands.go('marigold', 'cut');
+  await hands.reads('main', /Crossmember/);
+  await hands.reads('main', 'rectangular tube');
+  await hands.go('marigold', 'prove');
+  await hands.press('Take the crossmember out');
+  await part('Upper link’s frame bracket');
+  await hands.reads('[data-carrier]', 'nothing that it could hang on is drawn');
 });

@@ -8,7 +8,7 @@ import { findMounts } from '@/core/choose/findMounts';
 import { missOf, paretoBest } from '@/core/choose/ranking';
 import type { Closeness } from '@/core/choose/builds';
 import { spreadOf } from '@/core/choose/spread';
-import { bracketAxes } from '@/core/job/made/bracketParts';
+import { bracketAxes } from '@/core/job/made/bracketRoot';
 import { heightsAnswer } from '@/core/locate/heights';
 import { lateralBarOf } from '@/core/rig/roles';
 import { withBodies } from '@/core/job/bodies/bodies';

@@ -1,6 +1,6 @@
 import { checkJob } from '@/core/advice/check';
 import { withJoints, withMounts } from '@/core/job/edits/mounts';
-import { withParts } from '@/core/job/edits/parts';
+import { withParts } from '@/core/job/edits/parts/parts';
 import { withRoll } from '@/core/job/edits/roll';
 import { applyReadings } from '@/core/job/applyReadings';
 import type { Job } from '@/core/job/jobSchema';

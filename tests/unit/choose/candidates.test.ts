@@ -18,6 +18,7 @@ import {
 } from '@/core/job/edits/candidates';
 import { withLayout } from '@/core/job/edits/members/layout';
 import { withoutMembers } from '@/core/job/edits/members/kits';
+import { withCrossmember } from '@/core/job/edits/parts/crossmembers';
 import { withMounts } from '@/core/job/edits/mounts';
 import { withBody } from '@/core/job/edits/bodies';
 import type { Point } from '@/core/geometry/vector';
@@ -92,13 +93,21 @@ describe('what is drawn of a car', () => {
         const made = bars[0] ? { [bars[0].id]: 500 } : {};
         const shop = {
           cut: { ...job.cut, stock: { length: 6100, kerf: 2 }, engagementRule: 31 },
-          parts: { ...job.parts, wanted: 4, springPlate: { edge: 9 }, strap: { foot: 40 }, angle: {} },
+          parts: {
+            ...job.parts,
+            wanted: 4,
+            springPlate: { edge: 9 },
+            strap: { foot: 40 },
+            angle: {},
+            endLink: { bar: { plate: 12 } },
+          },
           roll: { ...job.roll, otherBar: 1234 },
         };
-        const own = withPlaced(
+        const placed = withPlaced(
           { ...job, ...shop, rig: withThing(job).rig, locate: { ...job.locate, made } },
           [`${DRIVESHAFT}/pinion`],
         );
+        const own = withCrossmember(placed, 'hoop', { ahead: 300, low: 40, meets: 'under', hoop: {} });
         const other = withDesign(own, offer.design);
         expect(jobFault(other)).toBeNull();
         expect(isOnBench(other, offer)).toBe(true);

@@ -3,7 +3,7 @@ import { stationBasis, stationStripeKey } from '@/core/bench/stations';
 import { stationStripe } from '@/core/bench/stripes';
 import { withReadingsAt } from '@/core/job/edits/readings';
 import { withMounts } from '@/core/job/edits/mounts';
-import { withParts } from '@/core/job/edits/parts';
+import { withParts } from '@/core/job/edits/parts/parts';
 import { withRoll } from '@/core/job/edits/roll';
 import type { Job } from '@/core/job/jobSchema';
 import { workBar } from '@/core/job/jobValues';

@@ -9,7 +9,7 @@ import { demoJobs } from '@/store/demo';
 import { drawStripe } from '@/ui/stripe/stripeEdits';
 import type { Job } from '@/core/job/jobSchema';
 import { withReadingsAt } from '@/core/job/edits/readings';
-import { withParts } from '@/core/job/edits/parts';
+import { withParts } from '@/core/job/edits/parts/parts';
 import { withMounts } from '@/core/job/edits/mounts';
 
 const cars = demoJobs();

@@ -8,7 +8,8 @@ import { LINK_ENDS } from '@/core/job/made/parts';
 import { linksOf } from '@/core/rig/members/members';
 import { orNone } from '@/core/rig/read';
 import { weldPattern } from '@/core/weld/weldPattern';
-import { bracketAxes, bracketOf } from '@/core/job/made/bracketParts';
+import { bracketAxes } from '@/core/job/made/bracketRoot';
+import { bracketOf } from '@/core/job/made/bracketParts';
 import { demoJobs } from '@/store/demo';
 import { plausibleCar } from '../../support/plausible';
 

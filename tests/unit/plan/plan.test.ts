@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { withParts } from '@/core/job/edits/parts';
+import { withParts } from '@/core/job/edits/parts/parts';
 import { withMounts } from '@/core/job/edits/mounts';
 import { withRoll } from '@/core/job/edits/roll';
 import type { Job } from '@/core/job/jobSchema';
-import { fastenedTo } from '@/core/job/made/bracketParts';
+import { fastenedTo } from '@/core/job/made/bracketRoot';
 import { LINK_ENDS } from '@/core/job/made/parts';
 import { mountId } from '@/core/job/placed';
 import { BRACKETS } from '@/core/job/slices/fields';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { withParts } from '@/core/job/edits/parts';
+import { withParts } from '@/core/job/edits/parts/parts';
 import { mountId } from '@/core/job/placed';
 import { FRICTIONS } from '@/core/job/slices/work/weld';
 import { BOLT_GRADE_NAMES, BOLT_GRADES } from '@/core/materials/metals';

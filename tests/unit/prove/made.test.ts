@@ -18,9 +18,9 @@ import {
 import { areaOf } from '@/core/fabricate/drawing';
 import { extentsOf } from '@/core/fabricate/vectorFiles';
 import { distance, dot, minus, unit } from '@/core/geometry/vector';
-import { bracketAxes } from '@/core/job/made/bracketParts';
+import { bracketAxes } from '@/core/job/made/bracketRoot';
 import { strapSizes } from '@/core/fabricate/plates/strap';
-import { withAlike, withAngles, withParts } from '@/core/job/edits/parts';
+import { withAlike, withAngles, withParts } from '@/core/job/edits/parts/parts';
 import { strapOf } from '@/core/job/made/sway/strap';
 import { sayLength } from '@/core/units/length';
 import { readJob, writeJob } from '@/core/job/file';

@@ -6,7 +6,7 @@ import fc from 'fast-check';
 import { jobConditions } from '@/core/bench/holdPoint';
 import { judgeCut } from '@/core/bench/judge/cut';
 import { distance } from '@/core/geometry/vector';
-import { isParted, withParted, withParts, withStrength } from '@/core/job/edits/parts';
+import { isParted, withParted, withParts, withStrength } from '@/core/job/edits/parts/parts';
 import { openIn } from '@/core/advice/standing';
 import { stopsOf } from '@/core/bench/open';
 import { withAccepted } from '@/core/provenance/accept';

@@ -8,7 +8,7 @@ import { earRoot } from '@/core/fabricate/plates/earRoot';
 import { halfPlate, type SpringPlate } from '@/core/fabricate/plates/springPlate';
 import { extentsOf } from '@/core/fabricate/vectorFiles';
 import { readJob, writeJob } from '@/core/job/file';
-import { withAlike, withParts } from '@/core/job/edits/parts';
+import { withAlike, withParts } from '@/core/job/edits/parts/parts';
 import { withRoll } from '@/core/job/edits/roll';
 import type { Job } from '@/core/job/jobSchema';
 import { springPlateOf } from '@/core/job/made/springPlate';

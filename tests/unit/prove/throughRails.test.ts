@@ -4,7 +4,7 @@ import { cutListCsv } from '@/core/cut/lists';
 import { jobCut } from '@/core/cut/jobCut';
 import { judgeProve } from '@/core/bench/judge/prove';
 import { railsOf } from '@/core/job/bodies/frameRails';
-import { withAlike } from '@/core/job/edits/parts';
+import { withAlike } from '@/core/job/edits/parts/parts';
 import { withRoll } from '@/core/job/edits/roll';
 import type { Job } from '@/core/job/jobSchema';
 import { readJob, writeJob } from '@/core/job/file';

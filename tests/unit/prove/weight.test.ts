@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { jobCut } from '@/core/cut/jobCut';
 import { againstTakenOff, cutMass, madeMass, takenOff } from '@/core/cut/weight';
-import { withBarTakenOff, withOtherTakenOff, withParts } from '@/core/job/edits/parts';
+import { withBarTakenOff, withOtherTakenOff, withParts } from '@/core/job/edits/parts/parts';
 import { withoutMembers } from '@/core/job/edits/members/kits';
 import { readJob, writeJob } from '@/core/job/file';
 import { isPlateBar } from '@/core/job/made/parts';

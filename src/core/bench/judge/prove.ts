@@ -3,6 +3,7 @@ import { isOfSwayBar } from '@/core/job/made/sway/parts';
 import { boltRestsOn, isOfBolt } from '@/core/prove/faults/boltWays';
 import { faultRestsOn, isFault } from '@/core/prove/faults/faults';
 import { isRailHole, railHoleRestsOn } from '@/core/prove/faults/railHole';
+import { crossFaultRestsOn, isCrossFault } from '@/core/prove/faults/crossFaults';
 import { isSwayFault, swayFaultRestsOn } from '@/core/prove/faults/swayFaults';
 import { proveRestsOn } from '@/core/prove/restsOn';
 import type { Check, Proof } from '@/core/prove/types';
@@ -17,6 +18,7 @@ export const judgeProve = (job: Job, proof: Proof, cures?: (check: Check) => Rem
 function strengthRestsOn(job: Job, { checks, bolts }: Proof, verdict: Verdict): InputId[] {
   const { id, state, where = '' } = verdict;
   if (isFault(verdict)) return faultRestsOn(job, verdict);
+  if (isCrossFault(verdict)) return crossFaultRestsOn(job, verdict);
   if (isSwayFault(verdict)) return swayFaultRestsOn(job, verdict);
   if (isRailHole(verdict)) return railHoleRestsOn(job, verdict);
   if (isOfBolt(verdict)) return boltRestsOn(job, bolts, verdict);

@@ -15,6 +15,7 @@ import { brakeId, CENTRE, NOSE, stopId, TIE_ROD, TUBE } from './bodyNames';
 import { bracketsOf, joinedToBrackets } from '@/core/job/brackets';
 import { railId } from './frameRails';
 import type { Job } from '@/core/job/jobSchema';
+import { crossmemberBodies } from '@/core/job/made/crossmember';
 import { saidOfBar } from '@/core/job/made/parts';
 import { isLink } from '@/core/rig/members/members';
 import type { LinkMember } from '@/core/rig/members/link';
@@ -45,6 +46,7 @@ export function withBodies(job: Job): Job {
     ...axleBodies(job),
     ...bumpStops(job),
     ...bracketsOf(job),
+    ...crossmemberBodies(job),
     ...ownObstacles(rig),
   ]);
   const bodied: Rig = {

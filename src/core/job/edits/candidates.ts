@@ -12,7 +12,7 @@ const DRAWN = ['roll', 'parts', 'cut', 'holes', 'bend', 'made', 'opens'];
 /** Of that, what is the shop's own: its stock, its rules, what its metals bear. */
 const OF_SHOP = /^(cut\/(stock|kerf|sheet|rule)|parts\/(strengths|wanted))\b/;
 /** Usual values of what is drawn that were taken as right. */
-const OF_PARTS = /^(joints|bar|bracket|sway)\.|^(tube|barEnds|sleeve)$/;
+const OF_PARTS = /^(joints|bar|bracket|sway|cross)\.|^(tube|barEnds|sleeve)$/;
 
 /** A record's entries whose keys pass, and those that do not. */
 function parted<T>(

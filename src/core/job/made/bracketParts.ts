@@ -1,5 +1,4 @@
-import { oncePer } from '@/core/numerics/oncePer';
-import { cross, dot, mainAxis, minus, unit, type Point } from '@/core/geometry/vector';
+import { dot, type Point } from '@/core/geometry/vector';
 import type { Stack } from '@/core/fabricate/boltStack';
 import { LOOSE, type Place } from '@/core/fabricate/drawing';
 import type { Folded } from '@/core/fabricate/plates/foldedShape';
@@ -8,15 +7,23 @@ import { jointsOf, type JointName } from '@/core/materials/joints';
 import type { BoltGrade, Electrode, MetalName } from '@/core/materials/metals';
 import { THREADS } from '@/core/materials/threads';
 import type { LinkMember } from '@/core/rig/members/link';
-import type { BracketAxes } from '@/core/strength/bracket';
 import { measured } from '@/core/survey/readings';
 import { MM_PER_INCH } from '@/core/units/tape';
 import { sizeOf } from '@/core/job/bodies/bodySizes';
 import { holesKey } from '@/core/job/made/bracketHoles';
-import { railsInTheWay } from '@/core/job/bodies/frameRails';
 import type { Job } from '@/core/job/jobSchema';
+import { bracketAxes, fastenedTo, oncePerEnd, rootOf } from './bracketRoot';
 import { footOut, oldBracketOf, type OldBracket } from './oldBracket';
-import { barEndAt, barOf, endKindOf, isPlateBar, keptAs, thicknessOf, type Bar, type LinkEnd } from './parts';
+import {
+  barEndAt,
+  barOf,
+  endKindOf,
+  isPlateBar,
+  saidOfBracket,
+  thicknessOf,
+  type Bar,
+  type LinkEnd,
+} from './parts';
 import { mountId } from '@/core/job/placed';
 import type { Brace, BracketPart } from '@/core/job/slices/parts';
 
@@ -49,19 +56,6 @@ export type Bracket = {
   backing: number;
   brace: Brace | null;
 };
-
-/** What the builder has said of a bracket, by itself or by its mirror image. */
-export const saidOfBracket = ({ parts }: Pick<Job, 'parts'>, mount: string): BracketPart =>
-  parts.brackets[keptAs(parts.brackets, mount)] ?? {};
-
-/** The answer to a question about an end of a link, worked out once for each job. */
-export function oncePerEnd<Answer>(
-  question: (job: Job, link: LinkMember, end: LinkEnd) => Answer,
-): (job: Job, link: LinkMember, end: LinkEnd) => Answer {
-  const at = (end: LinkEnd) => oncePer((job: Job, link: LinkMember) => question(job, link, end));
-  const ends = { chassis: at('chassis'), axle: at('axle') };
-  return (job, link, end) => ends[end](job, link);
-}
 
 const inch = (n: number) => n * MM_PER_INCH;
 
@@ -104,6 +98,7 @@ function usualBracket(job: Job, link: LinkMember, end: LinkEnd, led: Led): Brack
   const bar = barOf(job, link.id);
   const shank = THREADS[bar.thread].diameter;
   const fork = forkAt(job, link, end);
+  const root = rootOf(job, link, end);
   const onFrame = end === 'chassis';
   const {
     // A fork on a thread takes a pin as thick as that.
@@ -118,9 +113,9 @@ function usualBracket(job: Job, link: LinkMember, end: LinkEnd, led: Led): Brack
     width,
     edge: width / 2,
     depth: onFrame ? inch(4) : Math.min(inch(3), isAcross ? SNUG * tubeOd(job) : Infinity),
-    seat: onFrame ? null : { od: tubeOd(job) },
+    seat: root.round === null ? null : { od: root.round },
     over: null,
-    reach: Math.max(rootOf(job, link[end], end).reach, width / 2),
+    reach: Math.max(root.reach, width / 2),
     boxed: onFrame && !fork,
     bend: null,
     planes: fork ? 1 : 2,
@@ -156,7 +151,7 @@ function madeBracket(job: Job, link: LinkMember, end: LinkEnd): Bracket {
   const over = oldBracketOf(part, made.middle + 2 * made.spacer);
   const bracket = over
     ? { ...made, over, seat: null, reach: Math.max(0, made.reach - footOut(over)) }
-    : { ...made, over, seat: isRound ? seatOn(job, seat) : usual.seat };
+    : { ...made, over, seat: isRound ? seatOn(job, seat, usual.seat) : usual.seat };
   // A foot that follows a round leaves the web none to be folded to, and between plates that go over something it would be in its way.
   const isFlat = !bracket.seat && !over;
   return bracket.boxed && bracket.planes === 2 && isFlat ? bracket : { ...bracket, bend: null };
@@ -219,9 +214,12 @@ export function stackOf(job: Job, link: LinkMember, end: LinkEnd): Stack {
 const SNUG = 0.9;
 const tubeOd = ({ readings }: Pick<Job, 'readings'>): number => measured(readings, 'tubeDiameter').value;
 
-/** What was said that a bracket sits on; a tube without a size of its own is as thick as the axle's. */
-const seatOn = (job: Job, { on, od }: NonNullable<BracketPart['seat']>): Bracket['seat'] =>
-  on === 'flat' ? null : { od: od ?? tubeOd(job) };
+/** What was said that a bracket sits on; a tube without a size of its own is as thick as what carries it, or as the axle's. */
+const seatOn = (
+  job: Job,
+  { on, od }: NonNullable<BracketPart['seat']>,
+  usual: Bracket['seat'],
+): Bracket['seat'] => (on === 'flat' ? null : { od: od ?? usual?.od ?? tubeOd(job) });
 
 /**
  * The foot of each plate of a bracket, mm, on its own face: from the middle of its root, along the plates and out toward the eye; straight
@@ -233,7 +231,7 @@ export function footOf(job: Job, link: LinkMember, end: LinkEnd): Place[] | null
   const { depth, seat, planes } = bracket;
   if (!seat) return squareFoot(depth);
   // What carries it lies across the car, as an axle's tube and a crossmember do.
-  const { out: away } = rootOf(job, link[end], end);
+  const { out: away } = rootOf(job, link, end);
   const { out, along, bolt } = bracketAxes(job, link, end);
   const [beside, radius] = [planes === 2 ? bracket.middle / 2 + bracket.spacer : 0, seat.od / 2];
   const flat = ([x, , z]: Point): Point => [x, 0, z];
@@ -258,61 +256,6 @@ const FOOT = 48;
 /** How much farther the eye is from the middle of a plate's foot than from the tube, mm; nothing on a flat face. */
 export const besideSeat = (job: Job, link: LinkMember, end: LinkEnd): number =>
   -(footOf(job, link, end)?.[FOOT / 2]?.[1] ?? 0);
-
-/** Where a bracket is fastened: how far from the eye, mm, and which way the eye stands out from there; to the axle's tube, a frame rail, or something that is not drawn. */
-type Root = { reach: number; out: Point; to: 'tube' | 'rail' | 'undrawn' };
-
-/** Farther than this from every rail a frame bracket hangs on something else, mm: a crossmember, or a drop of its own. */
-const OFF_THE_RAIL = inch(8);
-/** How far an eye usually stands out from such a thing, mm. */
-const USUAL_REACH = inch(2.5);
-const DOWN: Point = [0, 0, -1];
-
-/** What a bracket is fastened to. */
-export const fastenedTo = (job: Job, link: LinkMember, end: LinkEnd): Root['to'] =>
-  rootOf(job, link[end], end).to;
-
-/** From what carries it to an eye: from the nearest face of a frame rail, or from the axle's tube. */
-function rootOf(job: Job, eye: Point, end: LinkEnd): Root {
-  if (end === 'axle') {
-    const { tireRadius } = job.rig;
-    const apart = Math.hypot(eye[0], eye[2] - tireRadius);
-    const out: Point = apart < 1e-6 ? DOWN : [eye[0] / apart, 0, (eye[2] - tireRadius) / apart];
-    const tube = measured(job.readings, 'tubeDiameter').value / 2;
-    return { reach: Math.max(0, apart - tube), out, to: 'tube' };
-  }
-  const [nearest] = railsInTheWay(job)
-    .flatMap((rail) => {
-      if (rail.shape !== 'box') return [];
-      const face = eye.map((v, k) => Math.min(rail.max[k]!, Math.max(rail.min[k]!, v))) as Point;
-      const away = minus(eye, face);
-      return [{ reach: Math.hypot(...away), away }];
-    })
-    .sort((a, b) => a.reach - b.reach);
-  if (!nearest || nearest.reach > OFF_THE_RAIL) return { reach: USUAL_REACH, out: DOWN, to: 'undrawn' };
-  const { reach, away } = nearest;
-  return { reach, out: reach < 1e-6 ? DOWN : unit(away), to: 'rail' };
-}
-
-/** Below this a bar points as good as straight out of its bracket. */
-const STRAIGHT_OUT = 0.2;
-
-/** How the plates of a bracket lie: with the bar and the way out from their root; turned to the bar, or square to the car. */
-export const bracketAxes = oncePerEnd(axesAt);
-
-function axesAt(job: Job, link: LinkMember, end: LinkEnd): BracketAxes {
-  const { out } = rootOf(job, link[end], end);
-  const bar = unit(minus(link.axle, link.chassis));
-  const { brackets } = jointsOf(job.joints, link.id);
-  const looks = brackets === 'turned' ? bar : mainAxis(bar);
-  const across = cross(looks, out);
-  const level = cross(looks, [0, 0, 1]);
-  // A bar that pulls straight away from its root leaves the plates free to lie either way: with a level bolt, they do.
-  const bolt = unit(Math.hypot(...across) > STRAIGHT_OUT ? across : level);
-  const lean = dot(out, bolt);
-  const inPlates = unit(out.map((v, k) => v - lean * bolt[k]!) as Point);
-  return { bolt, out: inPlates, along: cross(bolt, inPlates) };
-}
 
 /** A row is told by its heights: on plates that stand up or hang down as good as straight it is one of holes along them. */
 const UPRIGHT = 0.9;

@@ -3,15 +3,9 @@ import type { Point } from '@/core/geometry/vector';
 import type { LinkMember } from '@/core/rig/members/link';
 import type { Obstacle } from '@/core/rig/schema';
 import { sizeOf } from '@/core/job/bodies/bodySizes';
-import {
-  bracketAxes,
-  bracketOf,
-  fastenedTo,
-  oncePerEnd,
-  saidOfBracket,
-  tabOf,
-  type Bracket,
-} from './bracketParts';
+import { bracketAxes, fastenedTo, oncePerEnd } from './bracketRoot';
+import { saidOfBracket } from './parts';
+import { bracketOf, tabOf, type Bracket } from './bracketParts';
 import type { Job } from '@/core/job/jobSchema';
 import type { LinkEnd } from './parts';
 import { footOut } from './oldBracket';

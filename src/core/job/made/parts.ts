@@ -9,7 +9,7 @@ import { partnerOf } from '@/core/rig/roles';
 import type { BarSection } from '@/core/strength/bar';
 import type { Job } from '@/core/job/jobSchema';
 import { mountId } from '@/core/job/placed';
-import type { BarEye, BarPart } from '@/core/job/slices/parts';
+import type { BarEye, BarPart, BracketPart } from '@/core/job/slices/parts';
 
 /** An end of a link, by the body its bracket is on. */
 export const LINK_ENDS = ['chassis', 'axle'] as const;
@@ -55,6 +55,10 @@ export function keptAs(kept: Record<string, unknown>, id: string): string {
 /** What the builder has said of a bar, by itself or by its mirror image. */
 export const saidOfBar = ({ parts }: Pick<Job, 'parts'>, member: string): BarPart =>
   parts.bars[keptAs(parts.bars, member)] ?? {};
+
+/** What the builder has said of a bracket, by itself or by its mirror image. */
+export const saidOfBracket = ({ parts }: Pick<Job, 'parts'>, mount: string): BracketPart =>
+  parts.brackets[keptAs(parts.brackets, mount)] ?? {};
 
 /** Where handbook strengths are from. */
 export const FROM_MEMORY = 'from memory';

@@ -65,6 +65,8 @@ const bracketPartSchema = z.strictObject({
   seat: z.optional(z.strictObject({ on: z.enum(['flat', 'round']), od: z.optional(size) })),
   /** what is left of an old bracket that its plates go over: how far it stands out, how wide it is over its plates, how far it is lapped */
   over: z.optional(z.strictObject({ high: z.optional(size), wide: z.optional(size), lap: z.optional(size) })),
+  /** on the frame: "rail", or the crossmember that it hangs on; by itself the nearest */
+  carrier: z.optional(text(60)),
   /** from what it is fastened to, or what an old bracket is that it goes over, to the eye */
   reach: z.optional(notNegative),
   /** a web or gusset boxes the two plates */
@@ -167,6 +169,33 @@ const endLinkSchema = z.strictObject({
   foot: z.optional(linkPinSchema),
 });
 
+/**
+ * A crossmember between the frame's rails or under them, mm: ahead of the axle; its middle line under the rails' undersides, negative above
+ * them; a hoop is bent down or up to its middle, so wide. A straight one under the rails lies against them.
+ */
+const crossmemberSchema = z.strictObject({
+  ahead: mm,
+  low: mm,
+  meets: z.enum(['between', 'under']),
+  section: z.optional(
+    z.discriminatedUnion('shape', [
+      z.strictObject({ shape: z.literal('tube'), od: size, wall: size }),
+      z.strictObject({ shape: z.literal('box'), high: size, wide: size, wall: size }),
+    ]),
+  ),
+  metal: z.optional(z.enum(METAL_NAMES)),
+  hoop: z.optional(z.strictObject({ middle: z.optional(size), bendRadius: z.optional(size) })),
+});
+export type CrossmemberPart = z.infer<typeof crossmemberSchema>;
+export const MOST_CROSSMEMBERS = 8;
+/** Names of crossmembers, as they are spoken of; more of them than a car has are no car's. */
+const crossmembersSchema = z
+  .record(
+    z.string().check(z.regex(/^[a-z][a-z0-9 -]{0,39}$/, 'small letters, digits and dashes only')),
+    crossmemberSchema,
+  )
+  .check(z.refine((all) => Object.keys(all).length <= MOST_CROSSMEMBERS, `${MOST_CROSSMEMBERS} at most`));
+
 /** Parts that a job has one kind of, all alike. */
 export type AlikePart = 'springPlate' | 'strap' | 'angle' | 'sleeve' | 'endLink';
 
@@ -195,6 +224,7 @@ const wholePartsSchema = z.strictObject({
   angle: z.optional(angleSchema),
   sleeve: z.optional(sleeveSchema),
   endLink: z.optional(endLinkSchema),
+  crossmembers: z.optional(crossmembersSchema),
   wanted: z.optional(within(1, 20)),
 });
 export const partsSchema = z._default(wholePartsSchema, { bars: {}, brackets: {} });

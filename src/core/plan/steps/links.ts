@@ -1,7 +1,9 @@
 import { removalOrder } from '@/core/place/order';
-import { bracketOf, fastenedTo } from '@/core/job/made/bracketParts';
+import { fastenedTo, hangsOn } from '@/core/job/made/bracketRoot';
+import { bracketOf } from '@/core/job/made/bracketParts';
 import { bodyAt } from '@/core/job/made/parts';
 import { BRACKETS, type Bracket } from '@/core/job/slices/fields';
+import { capital } from '@/core/rig/names';
 import { describeBar } from '@/core/rig/lateralBar';
 import type { LinkMember } from '@/core/rig/members/link';
 import { bracketBasis } from '@/core/weld/bracketBasis';
@@ -72,17 +74,31 @@ function oldOneOff(site: Site, link: LinkMember): Task[] {
   ];
 }
 
-/** A crossmember or hoop that a frame bracket hangs on, where no rail is near it: it is fixed before anything is set on it. */
+/** The step that fixes what a link's frame bracket hangs on, where that is no rail: one for all links that hang on one crossmember. */
+function carrierStep({ job, links }: Site, link: LinkMember): string {
+  const on = hangsOn(job, link)?.crossmember.id;
+  const first = links.find((other) => on !== undefined && hangsOn(job, other)?.crossmember.id === on);
+  return linkStep((first ?? link).id, 'carrier');
+}
+
+/** A crossmember or hoop that a frame bracket hangs on: it is fixed before anything is set on it. */
 function hungOn(site: Site, link: LinkMember): Task[] {
-  if (fastenedTo(site.job, link, 'chassis') !== 'undrawn') return [];
-  const name = bracketName(site, link.id, 'frame');
+  const { job, say } = site;
+  const id = linkStep(link.id, 'carrier');
+  const on = hangsOn(job, link)?.crossmember;
+  if (!on && fastenedTo(job, link, 'chassis') !== 'undrawn') return [];
+  if (carrierStep(site, link) !== id) return [];
+  const what = on ? capital(on.id) : `Crossmember or hoop for the ${bracketName(site, link.id, 'frame')}`;
+  const place = on
+    ? `Its middle line ${say(Math.abs(on.ahead))} ${on.ahead < 0 ? 'behind' : 'ahead of'} the axle, in its middle ${say(Math.abs(on.low))} ${on.low < 0 ? 'above' : 'below'} the rails’ undersides. `
+    : '';
   return [
     {
       ...FIT,
-      id: linkStep(link.id, 'carrier'),
+      id,
       zone: zoneOf(link.chassis),
-      title: `Crossmember or hoop for the ${name}: centred, then fixed`,
-      how: 'Where it slides, in slots or brackets of its own: as far from both rails, square to the car, measured on both sides; then welded or bolted to them for good. What is set on one that moves afterwards is wrong.',
+      title: `${what}: centred, then fixed`,
+      how: `${place}Where it slides, in slots or brackets of its own: as far from both rails, square to the car, measured on both sides; then welded or bolted to them for good. What is set on one that moves afterwards is wrong.`,
       after: [
         after('fit/height', 'it goes where the axle will live under it'),
         after('apart/brackets', 'the metal under it must be bare'),
@@ -91,11 +107,13 @@ function hungOn(site: Site, link: LinkMember): Task[] {
       ],
       tools: ['tape', 'square', 'clamps'],
       caution: CAUTIONS.weld,
-      basis: {
-        'ahead of the axle': link.chassis[0],
-        'left of the centreline': link.chassis[1],
-        'off the floor': link.chassis[2],
-      },
+      basis: on
+        ? { 'ahead of the axle': on.ahead, 'below the rails': on.low }
+        : {
+            'ahead of the axle': link.chassis[0],
+            'left of the centreline': link.chassis[1],
+            'off the floor': link.chassis[2],
+          },
     },
   ];
 }
@@ -128,7 +146,7 @@ function clamped(site: Site, link: LinkMember, bracket: Bracket): Task {
       after('apart/brackets', 'the metal under it must be bare'),
       after(linkStep(link.id, 'off'), 'the old bar is in the way'),
       ...(bracket === 'frame'
-        ? [after(linkStep(link.id, 'carrier'), 'what it hangs on must not move any more')]
+        ? [after(carrierStep(site, link), 'what it hangs on must not move any more')]
         : []),
       ...(isFirst
         ? []

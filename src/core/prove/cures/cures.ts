@@ -1,11 +1,14 @@
 import { assemble } from '@/core/kinematics/mechanism';
-import { withParts } from '@/core/job/edits/parts';
+import { withParts } from '@/core/job/edits/parts/parts';
 import type { Job } from '@/core/job/jobSchema';
+import { hangsOn } from '@/core/job/made/bracketRoot';
+import { crossmemberIn } from '@/core/job/made/crossmember';
 import { isOfSwayBar } from '@/core/job/made/sway/parts';
 import { linksOf } from '@/core/rig/members/members';
 import { pairOf } from '@/core/rig/roles';
 import type { Remedy } from '@/core/verdict/verdict';
 import { casesOf, isShort, margin, proveLink } from '@/core/prove/prove';
+import { proveCrossmembers } from '@/core/prove/crossmembers';
 import type { CaseForces } from '@/core/prove/cases';
 import { proveSwayBar, swayPullOf, type SwayPull } from '@/core/prove/swayBar';
 import type { Check } from '@/core/prove/types';
@@ -40,16 +43,22 @@ function curesOf(job: Job, failing: Check, asked: Asked): Remedy[] {
     .slice(0, MOST);
 }
 
-/** The checks of what a part belongs to: of a member and of the one that mirrors it, or of all that the sway bar pulls at. */
-const checksBeside = (job: Job, { part }: Check, { cases, pull }: Asked): Map<string, Check> =>
-  new Map(
-    (isOfSwayBar(part)
-      ? proveSwayBar(job, pull)
-      : linksOf(job.rig)
-          .filter(({ id }) => pairOf(part.split('/')[0]!).includes(id))
-          .flatMap((link) => proveLink(job, link, cases))
-    ).map((check) => [keyOf(check), check]),
+/** The checks of what a part belongs to: of a member and of the one that mirrors it, of all that the sway bar pulls at, or of crossmembers and what hangs on them. */
+const checksBeside = (job: Job, { part }: Check, asked: Asked): Map<string, Check> =>
+  new Map(besides(job, part, asked).map((check) => [keyOf(check), check]));
+
+function besides(job: Job, part: string, { cases, pull }: Asked): Check[] {
+  if (isOfSwayBar(part)) return proveSwayBar(job, pull);
+  const crossmember = crossmemberIn(part);
+  const links = linksOf(job.rig).filter((link) =>
+    crossmember ? hangsOn(job, link) !== null : pairOf(part.split('/')[0]!).includes(link.id),
   );
+  return [
+    ...links.flatMap((link) => proveLink(job, link, cases)),
+    ...(crossmember ? proveCrossmembers(job, cases) : []),
+  ];
+}
+
 const keyOf = ({ part, check }: Check): string => `${part} ${check}`;
 
 function holdsWith(before: Map<string, Check>, after: Map<string, Check>, { part, check }: Check): boolean {

@@ -1,8 +1,15 @@
-import type { PartsChange } from '@/core/job/edits/parts';
-import { bracketOf, saidOfBracket, type Bracket } from '@/core/job/made/bracketParts';
+import type { PartsChange } from '@/core/job/edits/parts/parts';
+import { saidOfBracket } from '@/core/job/made/parts';
+import { bracketOf, type Bracket } from '@/core/job/made/bracketParts';
 import { barOf, isPlateBar, type Bar, type BarEndName, type LinkEnd } from '@/core/job/made/parts';
 import type { BarPart, BracketPart } from '@/core/job/slices/parts';
-import { FILLETS } from '@/core/materials/stockSizes';
+import {
+  crossmemberIn,
+  crossmembersOf,
+  type Crossmember,
+  type CrossSection,
+} from '@/core/job/made/crossmember';
+import { BOXES, FILLETS } from '@/core/materials/stockSizes';
 import { linksOf } from '@/core/rig/members/members';
 import { systemOf, type Tape } from '@/core/units/tape';
 import { sayLength } from '@/core/units/length';
@@ -14,6 +21,7 @@ import {
   fromTo,
   hardest,
   largerThreads,
+  sayWall,
   stouterBolts,
   strongerMetals,
   thickerPlates,
@@ -143,6 +151,34 @@ const thickerEye = eyeLever('plate', 'Plate of its end', thickerPlates);
 const widerEye = eyeLever('width', 'Width of its end', (mm) => beyond(mm, 2 * EIGHTH));
 const longerLap = eyeLever('lap', 'Lap on the bar', (mm) => beyond(mm, 2 * EIGHTH));
 
+const ofCrossmember =
+  (steps: (of: Crossmember, tape: Tape) => { text: string; section: CrossSection }[]): Lever =>
+  (job, part) => {
+    const of = crossmembersOf(job).find(({ id }) => id === crossmemberIn(part));
+    return of
+      ? steps(of, job.tape).map(({ text, section }) => ({
+          text,
+          change: { crossmembers: { [of.id]: { section } } },
+        }))
+      : [];
+  };
+const biggerCrossmember = ofCrossmember(({ section }, tape) =>
+  section.shape === 'tube' ? biggerTubes(section, tape) : [],
+);
+/** A rectangular tube, larger than the one there is; a hoop is bent of round tube. */
+const rectangular = ofCrossmember(({ section, hoop }, tape) =>
+  hoop
+    ? []
+    : BOXES.filter(
+        ({ high, wide, wall }) =>
+          section.shape === 'tube' ||
+          (high >= section.high - 0.1 && wide >= section.wide - 0.1 && wall >= section.wall - 0.01),
+      ).map((size) => ({
+        text: `Rectangular tube, ${sayLength(size.high, tape)} high and ${sayLength(size.wide, tape)} wide, wall ${sayWall(size.wall, tape)}`,
+        section: { shape: 'box', ...size },
+      })),
+);
+
 /** What might make each check hold, the least work first. */
 export const LEVERS: Record<CheckName, Lever[]> = {
   tension: [biggerTube, stronger],
@@ -174,5 +210,8 @@ export const LEVERS: Record<CheckName, Lever[]> = {
   'fatigue-weld': [allRound, biggerFillet, lappedMore, thicker, deeper],
   'fatigue-toe': [deeper, thicker],
   brace: [],
+  'cross-bending': [biggerCrossmember, rectangular],
+  'cross-weld': [biggerCrossmember, rectangular],
+  'cross-weld-time': [biggerCrossmember, rectangular],
   ...SWAY_LEVERS,
 };

@@ -1,4 +1,4 @@
-import type { PartsChange } from '@/core/job/edits/parts';
+import type { PartsChange } from '@/core/job/edits/parts/parts';
 import type { Job } from '@/core/job/jobSchema';
 import { boltSystem, sayBolt } from '@/core/materials/boltSize';
 import { BOLT_GRADES, METALS, type BoltGrade, type MetalName } from '@/core/materials/metals';
@@ -56,8 +56,12 @@ export const biggerTubes = (
       }));
 const sayTube = ({ od, wall }: { od: number; wall: number }, tape: Tape): string =>
   tape === 'mm'
-    ? `${od.toFixed(1)} × ${wall.toFixed(1)} mm`
-    : `${sayLength(od, tape)} × ${(wall / MM_PER_INCH).toFixed(3)}`;
+    ? `${od.toFixed(1)} × ${sayWall(wall, tape)}`
+    : `${sayLength(od, tape)} × ${sayWall(wall, tape)}`;
+
+/** A tube's wall, as it is asked for. */
+export const sayWall = (mm: number, tape: Tape): string =>
+  tape === 'mm' ? `${mm.toFixed(1)} mm` : (mm / MM_PER_INCH).toFixed(3);
 
 /** Stronger metals that are welded and bent as readily. */
 const STRONGER: Partial<Record<MetalName, MetalName[]>> = { erw: ['dom'], plate: ['bar'] };

@@ -1,4 +1,4 @@
-import { withParts, type PartsChange } from '@/core/job/edits/parts';
+import { withParts, type PartsChange } from '@/core/job/edits/parts/parts';
 import type { Job } from '@/core/job/jobSchema';
 import { springPlateOf } from '@/core/job/made/springPlate';
 import { angleOf } from '@/core/job/made/sway/angle';

@@ -1,7 +1,8 @@
 import { toDegrees } from '@/core/geometry/angle';
 import { cross, dot, minus, unit } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
-import { bracketAxes, bracketOf } from '@/core/job/made/bracketParts';
+import { bracketAxes } from '@/core/job/made/bracketRoot';
+import { bracketOf } from '@/core/job/made/bracketParts';
 import { barEndAt, barOf, isPlateBar, LINK_ENDS, thicknessOf } from '@/core/job/made/parts';
 import { flatLine, offWay } from '@/core/job/made/plateBar';
 import type { LinkMember } from '@/core/rig/members/link';

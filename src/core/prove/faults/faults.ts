@@ -1,9 +1,9 @@
 import type { Job } from '@/core/job/jobSchema';
+import { saidOfBracket } from '@/core/job/made/parts';
 import {
   bracketOf,
   clearOfWeld,
   holesOf,
-  saidOfBracket,
   type Bracket,
   foldedOf,
   footOf,

@@ -1,13 +1,7 @@
 import { minus, unit, type Point } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
-import {
-  besideSeat,
-  bracketAxes,
-  bracketOf,
-  fastenedTo,
-  stackOf,
-  type Bracket,
-} from '@/core/job/made/bracketParts';
+import { bracketAxes, fastenedTo } from '@/core/job/made/bracketRoot';
+import { besideSeat, bracketOf, stackOf, type Bracket } from '@/core/job/made/bracketParts';
 import { footOut, type OldBracket } from '@/core/job/made/oldBracket';
 import { metalOf, type LinkEnd } from '@/core/job/made/parts';
 import { sizeOf } from '@/core/job/bodies/bodySizes';

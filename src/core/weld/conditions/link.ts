@@ -1,5 +1,5 @@
 import { barOf, madeUp, specOf, threadedEnds } from '@/core/job/made/parts';
-import { fastenedTo } from '@/core/job/made/bracketParts';
+import { fastenedTo } from '@/core/job/made/bracketRoot';
 import { mainAxis, minus } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
 import { drivenTravel, heldLift } from '@/core/job/jobValues';
@@ -48,9 +48,9 @@ export function linkDrafts(of: Check, bar: LinkMember): Draft[] {
   return drafts.filter((draft) => draft !== null);
 }
 
-/** What the frame bracket hangs on where no rail is near it; null where one is. */
+/** What the frame bracket hangs on where that is no rail; null where it is one. */
 const carrier = (check: LinkCheck): Draft | null =>
-  fastenedTo(check.job, check.bar, 'chassis') === 'undrawn'
+  fastenedTo(check.job, check.bar, 'chassis') !== 'rail'
     ? confirm(
         check,
         'carrier',

@@ -1,7 +1,7 @@
 'use client';
 import type { ReactNode } from 'react';
 import type { Drawing } from '@/core/fabricate/drawing';
-import { withAlike } from '@/core/job/edits/parts';
+import { withAlike } from '@/core/job/edits/parts/parts';
 import type { AlikePart as Part, Parts } from '@/core/job/slices/parts';
 import { enter } from '@/store/jobStore';
 import { LengthField } from '@/ui/fields/LengthField';

@@ -6,7 +6,7 @@ import {
   uBoltFor,
   type SpringPlate,
 } from '@/core/fabricate/plates/springPlate';
-import { withAlike } from '@/core/job/edits/parts';
+import { withAlike } from '@/core/job/edits/parts/parts';
 import { springPlateOf } from '@/core/job/made/springPlate';
 import { sayBolt } from '@/core/materials/boltSize';
 import { SWAY_FAULTS } from '@/core/prove/faults/swayFaults';

@@ -1,7 +1,7 @@
 'use client';
 import { Checkbox } from 'antd';
 import { strapDrawing, strapFault, strapSizes } from '@/core/fabricate/plates/strap';
-import { withAlike, withAngles } from '@/core/job/edits/parts';
+import { withAlike, withAngles } from '@/core/job/edits/parts/parts';
 import { angleOf } from '@/core/job/made/sway/angle';
 import { strapOf } from '@/core/job/made/sway/strap';
 import { SWAY_FAULTS } from '@/core/prove/faults/swayFaults';

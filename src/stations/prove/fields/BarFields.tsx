@@ -1,5 +1,5 @@
 'use client';
-import { withParts } from '@/core/job/edits/parts';
+import { withParts } from '@/core/job/edits/parts/parts';
 import { barOf, threadedEnds } from '@/core/job/made/parts';
 import type { BarPart } from '@/core/job/slices/parts';
 import { FORCE } from '@/core/units/unit';

@@ -1,6 +1,6 @@
 'use client';
 import { Checkbox } from 'antd';
-import { usualBrace, withParts } from '@/core/job/edits/parts';
+import { usualBrace, withParts } from '@/core/job/edits/parts/parts';
 import type { Bracket } from '@/core/job/made/bracketParts';
 import type { Brace } from '@/core/job/slices/parts';
 import type { LinkMember } from '@/core/rig/members/link';

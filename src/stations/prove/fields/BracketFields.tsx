@@ -5,16 +5,10 @@ import { boltFor } from '@/core/fabricate/boltStack';
 import { foldedDrawing } from '@/core/fabricate/plates/folded';
 import { foldedFault } from '@/core/fabricate/plates/foldedShape';
 import { sayLength } from '@/core/units/length';
-import { withParts } from '@/core/job/edits/parts';
-import {
-  bracketOf,
-  fastenedTo,
-  foldedOf,
-  forkAt,
-  saidOfBracket,
-  stackOf,
-  type Bracket,
-} from '@/core/job/made/bracketParts';
+import { withParts } from '@/core/job/edits/parts/parts';
+import { fastenedTo } from '@/core/job/made/bracketRoot';
+import { saidOfBracket } from '@/core/job/made/parts';
+import { bracketOf, foldedOf, forkAt, stackOf, type Bracket } from '@/core/job/made/bracketParts';
 import { eyeOut, type OldBracket } from '@/core/job/made/oldBracket';
 import { type LinkEnd } from '@/core/job/made/parts';
 import type { BracketPart } from '@/core/job/slices/parts';
@@ -28,6 +22,7 @@ import { LengthField } from '@/ui/fields/LengthField';
 import { FlatPicture } from '@/ui/flat/FlatPicture';
 import { Pills } from '@/ui/cards/Pills';
 import { BraceFields } from './BraceFields';
+import { Carrier } from './Carrier';
 import { HowItGoesOn } from './HowItGoesOn';
 
 type LengthKey = keyof {
@@ -194,6 +189,7 @@ export function BracketFields({ part, link, end }: { part: string; link: LinkMem
         nut.
       </p>
       <HowItGoesOn part={part} member={link.id} end={end} bracket={bracket} />
+      {end === 'chassis' && <Carrier part={part} link={link} />}
       {rail && length(['wall', 'Wall of the rail', 0.5, 30])}
       {rail && length(['backing', 'Backing plate on it', 0, 30])}
       {rail && <BraceFields part={part} link={link} bracket={bracket} />}

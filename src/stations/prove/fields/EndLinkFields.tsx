@@ -3,7 +3,7 @@ import { Checkbox } from 'antd';
 import type { BarEnd } from '@/core/fabricate/adjustableBar';
 import { boltFor } from '@/core/fabricate/boltStack';
 import { clipPinFor } from '@/core/fabricate/clipPin';
-import { withAlike } from '@/core/job/edits/parts';
+import { withAlike } from '@/core/job/edits/parts/parts';
 import { endLinkOf, LINK_PINS, madeUpLink, type LinkPin, type LinkPinAt } from '@/core/job/made/sway/endLink';
 import type { Parts } from '@/core/job/slices/parts';
 import { sayBolt, sayBoltBy } from '@/core/materials/boltSize';

@@ -1,6 +1,6 @@
 'use client';
 import { Select } from 'antd';
-import { withParts } from '@/core/job/edits/parts';
+import { withParts } from '@/core/job/edits/parts/parts';
 import type { Bracket } from '@/core/job/made/bracketParts';
 import { barEndAt, type LinkEnd } from '@/core/job/made/parts';
 import type { BracketPart } from '@/core/job/slices/parts';

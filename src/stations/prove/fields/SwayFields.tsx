@@ -1,5 +1,5 @@
 'use client';
-import { withAlike } from '@/core/job/edits/parts';
+import { withAlike } from '@/core/job/edits/parts/parts';
 import { springPlateOf } from '@/core/job/made/springPlate';
 import { angleOf } from '@/core/job/made/sway/angle';
 import type { SwayPart } from '@/core/job/made/sway/parts';

@@ -13,7 +13,7 @@ import type { BarEye, BarPart } from '@/core/job/slices/parts';
 import { jointsOf } from '@/core/materials/joints';
 import { linksOf } from '@/core/rig/members/members';
 import { MM_PER_INCH } from '@/core/units/tape';
-import { withJoints } from './mounts';
+import { withJoints } from '../mounts';
 import { isParted, withParts } from './parts';
 
 /** A barrel for a bushing, outside; the plate of an eye or a fork, and how much farther than its bracket it stands out (common practice, no published source). */

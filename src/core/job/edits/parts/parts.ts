@@ -1,28 +1,45 @@
 import type { Job } from '@/core/job/jobSchema';
-import type { AlikePart, BarPart, Brace, BracketPart, Parts, Strength } from '@/core/job/slices/parts';
+import type {
+  AlikePart,
+  BarPart,
+  Brace,
+  BracketPart,
+  CrossmemberPart,
+  Parts,
+  Strength,
+} from '@/core/job/slices/parts';
 import type { StrengthName } from '@/core/materials/metals';
-import { saidOfBracket, type Bracket } from '@/core/job/made/bracketParts';
+import { saidOfBracket } from '@/core/job/made/parts';
+import { type Bracket } from '@/core/job/made/bracketParts';
 import { eyeOut } from '@/core/job/made/oldBracket';
 import { keptAs, mirrorOf, saidOfBar } from '@/core/job/made/parts';
 import type { LinkMember } from '@/core/rig/members/link';
 import { MM_PER_INCH } from '@/core/units/tape';
 import { withBodies } from '@/core/job/bodies/bodies';
-import { told, without } from './omit';
+import { told, without } from '../omit';
 
-/** What is changed of parts: of bars by member, of brackets by mount, of those that are all alike; only what is named changes; what is undefined is said no more. */
+/** What is changed of parts: of bars by member, of brackets by mount, of those that are all alike, of crossmembers by their name; only what is named changes; what is undefined is said no more. */
 export type PartsChange = {
   bars?: Record<string, BarPart>;
   brackets?: Record<string, BracketPart>;
   alike?: { [P in AlikePart]?: NonNullable<Parts[P]> };
+  crossmembers?: Record<string, Partial<CrossmemberPart>>;
 };
 
 /** The job with parts changed; of a pair both, unless its other one is parted. */
-export function withParts(job: Job, { bars = {}, brackets = {}, alike = {} }: PartsChange): Job {
+export function withParts(
+  job: Job,
+  { bars = {}, brackets = {}, alike = {}, crossmembers = {} }: PartsChange,
+): Job {
   const next = { ...job.parts, bars: { ...job.parts.bars }, brackets: { ...job.parts.brackets } };
   for (const [id, part] of Object.entries(bars))
     next.bars[keptAs(next.bars, id)] = told(saidOfBar(job, id), part) ?? {};
   for (const [id, part] of Object.entries(brackets))
     next.brackets[keptAs(next.brackets, id)] = told(saidOfBracket(job, id), part) ?? {};
+  for (const [id, part] of Object.entries(crossmembers)) {
+    const was = next.crossmembers?.[id];
+    if (was) next.crossmembers = { ...next.crossmembers, [id]: { ...was, ...part } };
+  }
   const changed = (Object.keys(alike) as AlikePart[]).reduce(
     (made, part) => withAlike(made, part, alike[part]!),
     { ...job, parts: next },
