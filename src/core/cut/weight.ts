@@ -1,5 +1,8 @@
 import type { Job } from '@/core/job/jobSchema';
-import { isPlateBar, keptAs, threadedEnds } from '@/core/job/made/parts';
+import { bracketOf, type Bracket } from '@/core/job/made/bracketParts';
+import { BAR_ENDS, bodyAt, isPlateBar, keptAs, threadedEnds } from '@/core/job/made/parts';
+import { METALS } from '@/core/materials/metals';
+import { linksOf } from '@/core/rig/members/members';
 import { THREADS } from '@/core/materials/threads';
 import { MASS } from '@/core/units/unit';
 import { MM_PER_INCH } from '@/core/units/tape';
@@ -21,14 +24,33 @@ export const cutMass = ({ bars, pieces, flats }: JobCut): number =>
  */
 const END = MASS.read(1, 'in16') / (0.75 * MM_PER_INCH) ** 3;
 
-/** A bar as it is put in, kg, with its rod ends, bungs and jam nuts, or the plates of its eyes; without barrels and bushings. */
+/** Walls of a barrel and of the sleeve in its bushing, mm; what is between them, kg/mm³ (common practice, no published source). */
+const BARREL = { wall: (3 / 16) * MM_PER_INCH, sleeve: (1 / 8) * MM_PER_INCH, bushing: 1.2e-6 };
+
+/** A barrel with its bushing, kg: two tubes of steel as long as they stand between their plates, and rubber or urethane between them. */
+function barrelMass(od: number, { middle, bolt }: Pick<Bracket, 'middle' | 'bolt'>): number {
+  const inside = Math.max(bolt, od - 2 * BARREL.wall);
+  const sleeve = Math.min(inside, bolt + 2 * BARREL.sleeve);
+  const ring = (outer: number, inner: number) => (Math.PI / 4) * (outer ** 2 - inner ** 2) * middle;
+  const steel = ring(Math.max(od, inside), inside) + ring(sleeve, bolt);
+  return steel * METALS.dom.density + ring(inside, sleeve) * BARREL.bushing;
+}
+
+/** A bar as it is put in, kg, with its rod ends, bungs and jam nuts, its barrels and bushings, or the plates of its eyes. */
 export function madeMass(job: Job, cut: JobCut, { id, bar, mass }: BarCut): number {
   if (isPlateBar(bar)) return mass;
+  const link = linksOf(job.rig).find((one) => one.id === id);
   const spoken = spokenPart(job, id);
   const alike = cut.bars.filter((other) => spokenPart(job, other.id) === spoken).length;
   return (
     mass +
     threadedEnds(bar).length * END * THREADS[bar.thread].diameter ** 3 +
+    sum(
+      BAR_ENDS.flatMap((end) => {
+        const barrel = bar.barrels[end];
+        return barrel && link ? [barrelMass(barrel.od, bracketOf(job, link, bodyAt(end)))] : [];
+      }),
+    ) +
     massOf(cut.flats.filter(({ of }) => of === spoken)) / alike
   );
 }

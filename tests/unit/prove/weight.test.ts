@@ -51,6 +51,34 @@ test('of every car: a bar with its ends weighs no less than its tube, a pair as 
   );
 });
 
+test('a barrel and its bushing weigh what a solid of their size does at most; a longer or larger one more', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 32, max: 60, noNaN: true }),
+      fc.double({ min: 30, max: 70, noNaN: true }),
+      fc.boolean(),
+      (od, middle, both) => {
+        const made = (size: number, wide: number) => {
+          const job = withParts(marigold, {
+            bars: { panhard: { barrels: { frame: { od: size }, ...(both && { axle: { od: size } }) } } },
+            brackets: { 'panhard/chassis': { middle: wide }, 'panhard/axle': { middle: wide } },
+          });
+          const cut = jobCut(job);
+          const bar = cut.bars.find(({ id }) => id === 'panhard')!;
+          // What its threaded ends weigh, where it has any, is the same whatever its barrels are.
+          return madeMass(job, cut, bar) - bar.mass;
+        };
+        const [one, longer, larger] = [made(od, middle), made(od, middle + 10), made(od + 5, middle)];
+        expect(longer).toBeGreaterThan(one);
+        expect(larger).toBeGreaterThan(one);
+        const solid = (Math.PI / 4) * od ** 2 * middle * 7850e-9;
+        if (both) expect(one).toBeLessThan(2 * solid);
+      },
+    ),
+    { numRuns: 30 },
+  );
+});
+
 test('only what was weighed is compared; of a pair one weighing counts for both, and what was not weighed is named', () => {
   const cut = jobCut(marigold);
   const all = linksOf(marigold.rig).map(({ id }) => id);
