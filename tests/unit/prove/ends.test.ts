@@ -372,7 +372,7 @@ test('the shopping list has each threaded end as what it is, a bung and a jam nu
         const list = shoppingList(job, jobCut(job));
         const bought = (start: string) =>
           list
-            .filter(({ what }) => what.startsWith(start))
+            .filter(({ what }) => what.startsWith(start) && !what.includes('sway bar'))
             .reduce((sum, { quantity }) => sum + Number(quantity), 0);
         const ends = linksOf(job.rig).flatMap(({ id }) =>
           threadedEnds(barOf(job, id)).map((end) => jointsOf(job.joints, id)[bodyAt(end)]),
