@@ -3,6 +3,7 @@ import { fileStem } from '@/core/job/file';
 import { bracketOf } from '@/core/job/made/bracketParts';
 import { barHeldIn } from '@/core/job/made/sway/barHeld';
 import { endLinkFault, endLinkOf, madeUpLink } from '@/core/job/made/sway/endLink';
+import type { SwayPart } from '@/core/job/made/sway/parts';
 import { barTubeOf, sleeveOf } from '@/core/job/made/sway/sleeve';
 import { mountId } from '@/core/job/placed';
 import { SIDES } from '@/core/geometry/side';
@@ -45,12 +46,12 @@ export type PieceCut = {
   ends: string;
 };
 
-/** The tubes of a job that are no bars: the braces of its links, crossmembers, its sway bar's end links, and what that turns in. */
+/** The tubes of a job that are no bars: the braces of its links, crossmembers, what its sway bar turns in, and that one's end links. */
 export const piecesOf = (job: Job, links: LinkMember[]): PieceCut[] => [
   ...links.flatMap((link) => bracesOf(job, link)),
   ...crossmembersCut(job),
-  ...endLinksOf(job),
   ...(barHeldIn(job) === 'tube' ? barTubesOf(job) : sleevesOf(job)),
+  ...endLinksOf(job),
 ];
 
 /** A piece of tube of mild steel. */
@@ -135,7 +136,7 @@ function endLinksOf(job: Job): PieceCut[] {
   const quantity = SIDES.length / of.lengths.length;
   return of.lengths.map((length, i) =>
     pieceOf(of.section, of.metal, madeUpLink(of, length).tubeLength, {
-      ...OF_SWAY_BAR,
+      of: 'sway-bar/link' satisfies SwayPart,
       id: `sway-bar-link-${i + 1}`,
       name: `Sway bar’s end link${quantity === 1 ? `, ${SIDES[i]}` : ''}`,
       quantity,
