@@ -10,7 +10,7 @@ import { jobCut } from '@/core/cut/jobCut';
 import { boltFor } from '@/core/fabricate/boltStack';
 import { LAYERS, type Place } from '@/core/fabricate/drawing';
 import { nestLengths } from '@/core/fabricate/nesting';
-import { PAPERS } from '@/core/fabricate/pdf';
+import { PAPERS } from '@/core/fabricate/paper/text';
 import { isFootClear, tabDrawing } from '@/core/fabricate/plates/plates';
 import { holeSaw, saddleDepth, saddleFault, saddleTemplate, type Saddle } from '@/core/fabricate/saddle';
 import { bendAllowance } from '@/core/fabricate/plates/bendAllowance';
@@ -469,6 +469,25 @@ describe('files of a job', () => {
         expect((page.getHeight() / 72) * 25.4).toBeCloseTo(PAPERS[paper][1], 3);
       }
       expect(pdf.getPageCount()).toBeGreaterThanOrEqual(1 + cut.flats.length);
+    },
+  );
+
+  test.each(['letter', 'a4'] as const)(
+    'on %s paper no word runs off a page, however much is to be said or listed',
+    async (paper) => {
+      const [width] = PAPERS[paper];
+      const tinker = demoJobs().find(({ id }) => id === 'demo-tinker')!;
+      const cut = jobCut(tinker);
+      // A job of three times as many parts: more than the first page has room to list.
+      const many = { ...cut, flats: [...cut.flats, ...cut.flats, ...cut.flats] };
+      for (const made of [cut, many]) {
+        const pages = pdfPages(await fullSizePdf(tinker, made, paper));
+        for (const { ends, words } of pages)
+          ends.forEach((end, i) => expect([words[i], end <= width - 12 + 0.01]).toEqual([words[i], true]));
+        const listed = pages.flatMap(({ words }) => words.filter((word) => / × /.test(word)));
+        expect(listed.length).toBe(made.flats.length + made.wraps.length);
+        expect(pages.flatMap(({ words }) => words).join(' ')).toContain('A washer on the shoulder');
+      }
     },
   );
 

@@ -1,6 +1,6 @@
 import { openIn } from '@/core/advice/standing';
 import { changedSince } from '@/core/drive/setUps';
-import { Document, type Attached } from '@/core/fabricate/document';
+import { Document, type Attached } from '@/core/fabricate/paper/document';
 import { bracketId } from '@/core/job/bodies/bodyNames';
 import type { Job } from '@/core/job/jobSchema';
 import { barOf, LINK_ENDS } from '@/core/job/made/parts';

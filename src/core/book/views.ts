@@ -1,4 +1,4 @@
-import type { LineView } from '@/core/fabricate/document';
+import type { LineView } from '@/core/fabricate/paper/document';
 import type { Point } from '@/core/geometry/vector';
 import { SIDES, signOf } from '@/core/geometry/side';
 import { railsOf } from '@/core/job/bodies/frameRails';

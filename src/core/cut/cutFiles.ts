@@ -1,5 +1,6 @@
 import type { Drawing } from '@/core/fabricate/drawing';
-import { pdfOf, type Paper, type Printed } from '@/core/fabricate/pdf';
+import { pdfOf, type Printed } from '@/core/fabricate/paper/pdf';
+import type { Paper } from '@/core/fabricate/paper/text';
 import { dxfOf, svgOf } from '@/core/fabricate/vectorFiles';
 import type { Job } from '@/core/job/jobSchema';
 import { fileStem } from '@/core/job/file';

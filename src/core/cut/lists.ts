@@ -5,7 +5,7 @@ import type { Job } from '@/core/job/jobSchema';
 import { BAR_ENDS, bodyAt, threadedEnds, type BarEndName } from '@/core/job/made/parts';
 import { endLinkOf, LINK_PINS } from '@/core/job/made/sway/endLink';
 import { strapOf } from '@/core/job/made/sway/strap';
-import { sayBolt, sayBoltBy } from '@/core/materials/boltSize';
+import { boltSystem, sayBolt, sayBoltBy, sayDrill } from '@/core/materials/boltSize';
 import { JOINTS, jointsOf, ON_LINK, ON_THREAD } from '@/core/materials/joints';
 import { METALS } from '@/core/materials/metals';
 import { capital, memberName } from '@/core/rig/names';
@@ -198,7 +198,7 @@ function endLinkLines(job: Job): Bought[] {
         return {
           what: `${kind === 'stud' ? 'Stud' : 'Pin'} with its clip, ${sayBolt(pin.bolt)}, ${whose}`,
           quantity: SIDES.length,
-          note: `the clip’s hole ${sayLength(hole, job.tape)}; as its paper shows it`,
+          note: `the clip’s hole ${sayDrill(hole, boltSystem(pin.bolt))}; as its paper shows it`,
         };
       }),
   ];

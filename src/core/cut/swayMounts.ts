@@ -4,7 +4,7 @@ import { collarDrawing } from '@/core/fabricate/plates/collar';
 import { strapDrawing, strapFault, strapSizes } from '@/core/fabricate/plates/strap';
 import type { Job } from '@/core/job/jobSchema';
 import { LINK_PINS, endLinkOf } from '@/core/job/made/sway/endLink';
-import { sayBolt } from '@/core/materials/boltSize';
+import { boltSystem, sayBolt, sayDrill } from '@/core/materials/boltSize';
 import { angleOf } from '@/core/job/made/sway/angle';
 import { sleeveOf } from '@/core/job/made/sway/sleeve';
 import { strapOf } from '@/core/job/made/sway/strap';
@@ -68,7 +68,7 @@ export function clipPinsOf(job: Job): FlatPart[] {
       metal: 'paper',
       mass: 0,
       notes: [
-        `${sayBolt(diameter)}: the clip’s hole ${say(hole)}, its middle ${say(toHole)} from ${from}; ${say(length)} to its end`,
+        `${sayBolt(diameter)}: the clip’s hole ${sayDrill(hole, boltSystem(diameter))}, its middle ${say(toHole)} from ${from}; ${say(length)} to its end`,
         ...(kind === 'stud'
           ? [
               `Shoulder ${say(collar.od)} across, ${say(collar.thick)} thick; its threaded tail ${say(tail)}, through its plate with a washer and a locking nut`,

@@ -26,3 +26,11 @@ export const sayBoltBy = (diameter: number, length: number): string =>
   boltSystem(diameter) === 'inch'
     ? `${inches(diameter)} × ${inches(length)} in`
     : `M${millimetres(diameter)} × ${millimetres(length)}`;
+
+/** A drill's size, mm, as it is asked for over the counter: `9/64 in` or `3.2 mm`. */
+export function sayDrill(mm: number, system: 'inch' | 'mm'): string {
+  if (system === 'mm') return `${millimetres(mm)} mm`;
+  const halvings = [64, 32, 16, 8, 4, 2, 1];
+  const parts = halvings.findLast((of) => isWithin(mm, MM_PER_INCH / of)) ?? 64;
+  return `${Math.round((mm / MM_PER_INCH) * parts)}/${parts} in`;
+}

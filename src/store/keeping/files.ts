@@ -110,7 +110,7 @@ const LARGEST_BOOK = 256 * 2 ** 20;
 async function inBook(file: Blob): Promise<Packed[]> {
   if (file.size > LARGEST_BOOK)
     throw new InputError('', 'larger than 256 MB, the most that is read of a book');
-  const { attachmentsIn } = await import('@/core/fabricate/attachments');
+  const { attachmentsIn } = await import('@/core/fabricate/paper/attachments');
   const found = await attachmentsIn(new Uint8Array(await file.arrayBuffer())).catch(() => []);
   const job = found.find(({ name }) => /\.pellik\.(json|zip)$/.test(name));
   if (!job) throw new InputError('', 'a build book made by Pellik: this document has no job in it');

@@ -4,7 +4,7 @@ import type { PlateSheets } from '@/core/cut/sheets';
 import type { BuiltOff } from '@/core/built/asBuilt';
 import type { Offer } from '@/core/choose/candidates/offers';
 import type { BookPhoto } from '@/core/book/book';
-import type { Attached } from '@/core/fabricate/document';
+import type { Attached } from '@/core/fabricate/paper/document';
 import type { FaultCheck } from '@/core/drive/faultFinder';
 import type { Suggested } from '@/core/drive/suggestions';
 import type { Job } from '@/core/job/jobSchema';

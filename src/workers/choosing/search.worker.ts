@@ -8,7 +8,7 @@ import { offersFor } from '@/core/choose/candidates/offers';
 import { faultChecks } from '@/core/drive/faultFinder';
 import { setUpNow } from '@/core/drive/setUps';
 import { suggestionsFor } from '@/core/drive/suggestions';
-import type { Attached } from '@/core/fabricate/document';
+import type { Attached } from '@/core/fabricate/paper/document';
 import type { Job } from '@/core/job/jobSchema';
 import type { Feel, Phase, Symptom } from '@/core/job/slices/work/drive';
 import { COVER } from '@/core/job/bodies/bodyNames';

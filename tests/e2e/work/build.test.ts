@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { attachmentsIn } from '@/core/fabricate/attachments';
+import { attachmentsIn } from '@/core/fabricate/paper/attachments';
 import { readJob } from '@/core/job/file';
 import { progressOf, planNow } from '@/core/plan/standing';
 import { STATES } from '@/core/weld/holdPoint';

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { attachmentsIn } from '@/core/fabricate/attachments';
+import { attachmentsIn } from '@/core/fabricate/paper/attachments';
 import { Key } from 'selenium-webdriver';
 import type { Driver } from 'selenium-webdriver/chrome';
 import { hands, openBench } from '../../support/page/bench';

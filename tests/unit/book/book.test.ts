@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { buildBook } from '@/core/book/book';
 import { viewsOf } from '@/core/book/views';
-import { attachmentsIn } from '@/core/fabricate/attachments';
-import { Document } from '@/core/fabricate/document';
-import { PAPERS } from '@/core/fabricate/pdf';
+import { attachmentsIn } from '@/core/fabricate/paper/attachments';
+import { Document } from '@/core/fabricate/paper/document';
+import { PAPERS } from '@/core/fabricate/paper/text';
 import { readJob, writeJob } from '@/core/job/file';
 import type { Job } from '@/core/job/jobSchema';
 import { withDone } from '@/core/plan/edits';

@@ -16,6 +16,7 @@ import { endLinkOf, madeUpLink } from '@/core/job/made/sway/endLink';
 import { isOfSwayBar, SWAY_PARTS } from '@/core/job/made/sway/parts';
 import { strapOf } from '@/core/job/made/sway/strap';
 import { assemble } from '@/core/kinematics/mechanism';
+import { sayDrill } from '@/core/materials/boltSize';
 import { BOLT_GRADE_NAMES } from '@/core/materials/metals';
 import { curesIn } from '@/core/prove/cures/cures';
 import { swayFaults } from '@/core/prove/faults/swayFaults';
@@ -149,6 +150,26 @@ test('a clip’s hole stands clear of all that it holds, by a play, and leaves s
       const { low, high } = extentsOf(clipPinDrawing(pin));
       const whole = pin.length + pin.collar.thick + pin.tail;
       expect(high[0] - low[0] - whole).toBeCloseTo(high[1] - low[1] - pin.collar.od, 6);
+    }),
+  );
+});
+
+test('a drill is said as it is sold: to the sixty-fourth, or in millimetres', () => {
+  const inch = (of: number) => sayDrill(25.4 * of, 'inch');
+  expect([inch(9 / 64), inch(1 / 8), inch(5 / 32), inch(1 / 2)]).toEqual([
+    '9/64 in',
+    '1/8 in',
+    '5/32 in',
+    '1/2 in',
+  ]);
+  expect(sayDrill(3.2, 'mm')).toBe('3.2 mm');
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 63 }), (n) => {
+      const [top, bottom] = inch(n / 64)
+        .replace(' in', '')
+        .split('/')
+        .map(Number);
+      expect(top! / bottom!).toBe(n / 64);
     }),
   );
 });

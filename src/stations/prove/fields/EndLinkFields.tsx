@@ -6,7 +6,7 @@ import { clipPinFor } from '@/core/fabricate/clipPin';
 import { withAlike } from '@/core/job/edits/parts/parts';
 import { endLinkOf, LINK_PINS, madeUpLink, type LinkPin, type LinkPinAt } from '@/core/job/made/sway/endLink';
 import type { Parts } from '@/core/job/slices/parts';
-import { sayBolt, sayBoltBy } from '@/core/materials/boltSize';
+import { boltSystem, sayBolt, sayBoltBy, sayDrill } from '@/core/materials/boltSize';
 import { sayLength } from '@/core/units/length';
 import { edit, enter, useJob } from '@/store/jobStore';
 import { GradeField } from '@/ui/fields/GradeField';
@@ -114,7 +114,7 @@ const sayNut = (pin: LinkPin): string =>
 
 function sayClip(stack: LinkPin, say: (mm: number) => string): string {
   const { kind, diameter, toHole, length, hole, tail } = clipPinFor(stack);
-  const drilled = `its clip’s hole, ${say(hole)}, ${say(toHole)} from its ${kind === 'stud' ? 'shoulder' : 'head'}; ${say(length)} to its end`;
+  const drilled = `its clip’s hole, ${sayDrill(hole, boltSystem(diameter))}, ${say(toHole)} from its ${kind === 'stud' ? 'shoulder' : 'head'}; ${say(length)} to its end`;
   return kind === 'stud'
     ? `A stud, ${sayBolt(diameter)}: ${drilled}; a threaded tail of ${say(tail)} through its plate. A washer on both sides of the joint.`
     : `A pin with a head, ${sayBolt(diameter)}: ${drilled}. A washer under the clip.`;

@@ -1,17 +1,18 @@
 import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
-import type { Drawing } from './drawing';
-import { extentsOf, pathDataOf } from './vectorFiles';
+import type { Drawing } from '../drawing';
+import { PAPERS, plain, POINTS, wrapped, type Paper } from './text';
+import { extentsOf, pathDataOf } from '../vectorFiles';
 
-/** Paper by its size, mm. */
-export const PAPERS = { letter: [215.9, 279.4], a4: [210, 297] } as const;
-export type Paper = keyof typeof PAPERS;
-
-const POINTS = 72 / 25.4;
-/** What no printer prints, and what two sheets have in common, mm. */
+/** What no printer prints, mm; at a page's head its title, then what is to be known of it, a line at a time, and the marks. */
 const MARGIN = 12;
-const HEAD = 16;
+const NOTE = { from: 9, line: 3.5, size: 8 };
+const MARKS = 7;
+/** What is listed on the first page stands so far apart, mm. */
+const LISTED = 6;
 /** A drawing keeps off the marks by so much, mm. */
 const INSIDE = 4;
+/** Room that the longest of such words takes, so that every tile of a drawing has the same. */
+const TILE = 'Sheet 10 of 10. ';
 /** The square by which a print is checked, mm. */
 const CHECK = 100;
 const INK = rgb(0, 0, 0);
@@ -58,13 +59,21 @@ export async function pdfOf(
   });
   write(first, 'Measure this square before anything is cut by what follows:', x + 5, y + 12, 9);
   write(first, `${CHECK}.00 mm, 3 15/16 in and a hair, on every side.`, x + 5, y + 18, 9);
-  printed.forEach(({ title: name, quantity }, i) =>
-    write(first, `${quantity} × ${name}`, MARGIN + 5, y + CHECK + 12 + 6 * i),
-  );
+  // What finds no place under the square is listed on pages of its own.
+  let [page, down] = [first, y + CHECK + 12];
+  for (const { title: name, quantity } of printed) {
+    if (down > height - MARGIN) [page, down] = [sheet(), MARGIN + 6];
+    write(page, `${quantity} × ${name}`, MARGIN + 5, down);
+    down += LISTED;
+  }
 
   for (const { title: name, quantity, notes, drawing } of printed) {
     const { low, high } = extentsOf(drawing);
-    const [room, tall] = [width - 2 * MARGIN, height - 2 * MARGIN - HEAD];
+    const said = [...notes.map((note) => `${note}.`), `${title}, revision ${revision}.`].join(' ');
+    // Which tile of how many it is, is said in front of it.
+    const lines = wrapped(plain(`${TILE}${said}`), font, NOTE.size, width - 2 * MARGIN);
+    const head = NOTE.from + NOTE.line * (lines.length - 1) + MARKS;
+    const [room, tall] = [width - 2 * MARGIN, height - 2 * MARGIN - head];
     const [wide, deep] = [high[0] - low[0] + 2 * INSIDE, high[1] - low[1] + 2 * INSIDE];
     const [across, down] = [Math.max(1, Math.ceil(wide / room)), Math.max(1, Math.ceil(deep / tall))];
     const data = pathDataOf(drawing);
@@ -73,7 +82,7 @@ export async function pdfOf(
         const page = sheet();
         // Drawn with y downwards from the drawing's own origin.
         const originX = MARGIN + INSIDE - low[0] - column * room;
-        const originY = MARGIN + HEAD + INSIDE + high[1] - row * tall;
+        const originY = MARGIN + head + INSIDE + high[1] - row * tall;
         for (const [layer, path] of Object.entries(data))
           if (path)
             page.drawSvgPath(path, {
@@ -84,15 +93,11 @@ export async function pdfOf(
               // The width of a line is scaled with its path.
               borderWidth: (layer === 'CUT' ? 0.8 : 0.4) / POINTS,
             });
-        frame(page, { width, height });
+        frame(page, { width, height, head });
         write(page, `${name}, ${quantity} off`, MARGIN, MARGIN + 3, 12, bold);
-        const tile = across * down > 1 ? ` Sheet ${row * across + column + 1} of ${across * down}.` : '';
-        write(
-          page,
-          `${notes.join('. ')}${notes.length ? '.' : ''}${tile} ${title}, revision ${revision}.`,
-          MARGIN,
-          MARGIN + 9,
-          8,
+        const tile = across * down > 1 ? `Sheet ${row * across + column + 1} of ${across * down}. ` : '';
+        wrapped(plain(`${tile}${said}`), font, NOTE.size, width - 2 * MARGIN).forEach((line, i) =>
+          write(page, line, MARGIN, MARGIN + NOTE.from + NOTE.line * i, NOTE.size),
         );
       }
   }
@@ -100,14 +105,17 @@ export async function pdfOf(
 }
 
 /** Paper over and round a tile, and the marks by which it is laid to its neighbours. */
-function frame(page: PDFPage, { width, height }: { width: number; height: number }): void {
+function frame(
+  page: PDFPage,
+  { width, height, head }: { width: number; height: number; head: number },
+): void {
   const white = rgb(1, 1, 1);
   const blank = (x: number, y: number, w: number, h: number) =>
     page.drawRectangle({ x: x * POINTS, y: y * POINTS, width: w * POINTS, height: h * POINTS, color: white });
   blank(0, 0, width, MARGIN);
   blank(0, 0, MARGIN, height);
   blank(width - MARGIN, 0, MARGIN, height);
-  blank(0, height - MARGIN - HEAD, width, MARGIN + HEAD);
+  blank(0, height - MARGIN - head, width, MARGIN + head);
   const mark = (x: number, y: number) =>
     [
       [x - 5, y, x + 5, y],
@@ -120,16 +128,5 @@ function frame(page: PDFPage, { width, height }: { width: number; height: number
         color: LIGHT,
       }),
     );
-  for (const x of [MARGIN, width - MARGIN]) for (const y of [MARGIN, height - MARGIN - HEAD]) mark(x, y);
+  for (const x of [MARGIN, width - MARGIN]) for (const y of [MARGIN, height - MARGIN - head]) mark(x, y);
 }
-
-/** The letters that the fonts of every reader have. */
-/** A text in the letters that a document's own faces have. */
-export const plain = (text: string): string =>
-  text
-    .replace(/[’‘]/g, "'")
-    .replace(/[“”]/g, '"')
-    .replace(/[−–—]/g, '-')
-    .replace(/→/g, '->')
-    .replace(/…/g, '...')
-    .replace(/[^\x20-\x7e\xa0-\xff]/g, '?');

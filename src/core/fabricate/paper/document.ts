@@ -1,7 +1,6 @@
 import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
-import { PAPERS, plain, type Paper } from './pdf';
+import { PAPERS, plain, POINTS, wrapped, type Paper } from './text';
 
-const POINTS = 72 / 25.4;
 const MARGIN = 16;
 const SIZES = { title: 20, heading: 14, text: 10, small: 8.5 } as const;
 const LEADING = 1.32;
@@ -216,31 +215,6 @@ export class Document {
 
 /** How large a photograph is at most, mm: two of them and their words on a page. */
 const PHOTO = { width: 150, height: 104 };
-
-/** Words in lines no longer than so much, mm; a word that is longer is broken. */
-function wrapped(text: string, font: PDFFont, size: number, width: number): string[] {
-  const fits = (line: string) => font.widthOfTextAtSize(line, size) <= width * POINTS;
-  return text.split('\n').flatMap((paragraph) => {
-    const lines: string[] = [];
-    let line = '';
-    for (const word of paragraph.split(' ').flatMap((w) => pieces(w, fits))) {
-      const longer = line ? `${line} ${word}` : word;
-      if (fits(longer)) line = longer;
-      else {
-        lines.push(line);
-        line = word;
-      }
-    }
-    return [...lines, line];
-  });
-}
-
-function pieces(word: string, fits: (text: string) => boolean): string[] {
-  if (fits(word) || word.length < 2) return [word];
-  let n = word.length - 1;
-  while (n > 1 && !fits(word.slice(0, n))) n--;
-  return [word.slice(0, n), ...pieces(word.slice(n), fits)];
-}
 
 function extents({ lines, rings }: LineView): { low: [number, number]; high: [number, number] } {
   const places = [
