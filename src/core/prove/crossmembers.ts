@@ -13,6 +13,7 @@ import { ELECTRODES } from '@/core/materials/metals';
 import { LIMITS } from '@/core/materials/limits';
 import { ELASTIC } from '@/core/materials/steels';
 import type { LinkMember } from '@/core/rig/members/link';
+import { memberName } from '@/core/rig/names';
 import { linksOf } from '@/core/rig/members/members';
 import { crossmemberStress, type CrossLoad } from '@/core/strength/crossmember';
 import { allowedOnThroat, throatOf } from '@/core/strength/weldGroup';
@@ -62,7 +63,7 @@ function proveCrossmember(job: Job, of: Crossmember, cases: CaseForces[]): Check
   const lasting = ranges.length ? governed(ranges, welded, range.asks(0).capacity) : null;
   const check = (
     name: CheckName,
-    { on, demand, capacity }: Governed,
+    { one: { name: on, members }, demand, capacity }: Governed,
     { fails, formula, source, inputs }: Pick<Trial, 'fails' | 'formula' | 'source'> & { inputs: Inputs },
   ): Check => ({
     part: crossmemberPart(of.id),
@@ -75,16 +76,25 @@ function proveCrossmember(job: Job, of: Crossmember, cases: CaseForces[]): Check
     wanted: Math.max(...hung.map(({ link }) => wantedOfLink(job, link, { check: name, fails }))),
     fails,
     formula,
-    inputs,
+    // What pulls at it in that case, N, by the link it is of; tension positive.
+    inputs: {
+      ...Object.fromEntries(
+        hung.map(({ link }) => [memberName(link.id, job.rig.end), members[link.id] ?? 0]),
+      ),
+      ...inputs,
+    },
     source,
   });
+  const bending = check('cross-bending', bent, {
+    fails: metal.fails,
+    formula: 'greatest von Mises stress of a frame of beams, its ends tilting on the rails',
+    source: `Przemieniecki, from memory; as welded, ${sayStrength(metal)}`,
+    inputs: { ...sizes, S_y: metal.welded },
+  });
+  // What is bolted on has no weld at its ends; its bolts are said not to be reckoned.
+  if (of.bolted) return [bending];
   return [
-    check('cross-bending', bent, {
-      fails: metal.fails,
-      formula: 'greatest von Mises stress of a frame of beams, its ends tilting on the rails',
-      source: `Przemieniecki, from memory; as welded, ${sayStrength(metal)}`,
-      inputs: { ...sizes, S_y: metal.welded },
-    }),
+    bending,
     check('cross-weld', weld, {
       fails: 'breaks',
       formula:
@@ -96,12 +106,12 @@ function proveCrossmember(job: Job, of: Crossmember, cases: CaseForces[]): Check
   ];
 }
 
-/** The case that is hardest on a part, N/mm². */
-type Governed = { on: string; demand: number; capacity: number };
+/** The case that is hardest on a part, and what it asks and finds, N/mm². */
+type Governed = { one: CaseForces; demand: number; capacity: number };
 
 function governed(cases: CaseForces[], stress: (one: CaseForces) => number, capacity: number): Governed {
-  const asked = cases.map((one) => ({ on: one.name, demand: stress(one), capacity }));
-  return asked.reduce((worst, one) => (one.demand > worst.demand ? one : worst));
+  const asked = cases.map((one) => ({ one, demand: stress(one), capacity }));
+  return asked.reduce((worst, next) => (next.demand > worst.demand ? next : worst));
 }
 
 /** A bar that is pulled draws the bracket on a crossmember towards its other end. */

@@ -29,11 +29,11 @@ const RAIL: InputId[] = ['read.rideHeight', 'read.gapFrame', 'size.railWidth', '
 const ON_FRAME = { rail: RAIL, crossmember: RAIL, tube: [], undrawn: [] };
 
 /** How far the axle rolls, which the sway bar is twisted by. */
-const ROLLED: InputId[] = ['read.bump', 'read.droop', 'read.track'];
+const ROLLED: InputId[] = ['read.bump', 'read.droop', 'read.track', 'read.tireRadius'];
 
 /** What the proof of a part hangs on: of a bar by its member, of a bracket by its mount. */
 export function proveRestsOn(job: Job, part: string): InputId[] {
-  if (isOfSwayBar(part)) return [...ROLLED, partInput(job, part)];
+  if (isOfSwayBar(part)) return [...heldInputs(job.rig), ...ROLLED, partInput(job, part)];
   if (crossmemberIn(part)) return [...forces(job), ...RAIL, partInput(job, part)];
   const [member = '', end] = part.split('/');
   const own = end === undefined ? [...mountInputs(job.rig, [member]), 'barEnds'] : [];

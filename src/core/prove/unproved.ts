@@ -70,6 +70,12 @@ export function unprovedOf(job: Job, cases: CaseForces[], pull: SwayPull | null)
       part: 'What comes and goes, elsewhere',
       why: 'in time only welds, the plates beside them and shanks are reckoned; bolts, holes, bends and rod ends are not',
     },
+    ...crossmembersOf(job)
+      .filter((of) => of.bolted)
+      .map(({ id }) => ({
+        part: `Bolts of the ${id}`,
+        why: 'it is bolted to the rails, and the pattern of its bolts is not told',
+      })),
     {
       part: 'Frame and axle housing',
       why: `only the wall behind a frame bracket is${crossmembersOf(job).length ? '; the walls of crossmembers where brackets and rails are welded to them are not' : ', and crossmembers that are drawn'}`,

@@ -29,6 +29,7 @@ import { curesIn } from '@/core/prove/cures/cures';
 import { crossFaults } from '@/core/prove/faults/crossFaults';
 import { isShort, margin, proveJob } from '@/core/prove/prove';
 import { unprovedOf } from '@/core/prove/unproved';
+import { memberName } from '@/core/rig/names';
 import { linksOf } from '@/core/rig/members/members';
 import { demoJobs } from '@/store/demo';
 import { mirrored } from '../../support/mirrored';
@@ -144,6 +145,7 @@ test('a bracket hangs on the crossmember that was drawn over it and on nothing e
       const gone = withoutCrossmember(job, id);
       expect(bodies(gone)).toEqual([]);
       expect(gone.parts.crossmembers).toBeUndefined();
+      expect(Object.values(gone.parts.brackets).filter(({ carrier }) => carrier !== undefined)).toEqual([]);
       expect(fastenedTo(gone, link, 'chassis')).toBe(fastenedTo(car, link, 'chassis'));
       const back = withParts(job, { brackets: { [`${link.id}/chassis`]: { carrier: ON_RAIL } } });
       expect(fastenedTo(back, link, 'chassis')).toBe('rail');
@@ -245,6 +247,32 @@ test('it is cut as long as it is between the rails, weighs what that does, and i
       expect(link.id).toBeTruthy();
     }),
     { numRuns: 20 },
+  );
+});
+
+test('bolted to the rails it has no welds to prove, its bolts are said not to be, and its middle is bent as before', () => {
+  fc.assert(
+    fc.property(hung, ({ job, id }) => {
+      const said = job.parts.crossmembers![id]!;
+      const bolted = withCrossmember(job, id, { ...said, bolted: true });
+      const checks = (of: Job) =>
+        new Map(
+          proveJob(of)
+            .checks.filter(({ part }) => part === crossmemberPart(id))
+            .map((one) => [one.check, one]),
+        );
+      const [welded, then] = [checks(job), checks(bolted)];
+      if (welded.size === 0) return;
+      expect([...then.keys()]).toEqual(['cross-bending']);
+      expect(then.get('cross-bending')).toEqual(welded.get('cross-bending'));
+      const { unproved } = proveJob(bolted);
+      expect(unproved.map(({ part }) => part)).toContain(`Bolts of the ${id}`);
+      // What pulls at it is told of every link that hangs on it.
+      const { inputs } = then.get('cross-bending')!;
+      for (const link of linksOf(job.rig).filter((one) => hangsOn(job, one)))
+        expect(inputs).toHaveProperty([memberName(link.id, job.rig.end)]);
+    }),
+    { numRuns: 15 },
   );
 });
 

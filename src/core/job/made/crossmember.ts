@@ -19,6 +19,7 @@ export type Crossmember = Required<Pick<CrossmemberPart, 'ahead' | 'low' | 'meet
   section: CrossSection;
   metal: MetalName;
   hoop: { middle: number; bendRadius: number } | null;
+  bolted: boolean;
 };
 
 const inch = (n: number) => n * MM_PER_INCH;
@@ -75,6 +76,7 @@ function madeCrossmember(job: Job, id: string, said: CrossmemberPart): Crossmemb
     section,
     metal: said.metal ?? 'dom',
     hoop: hoop ?? null,
+    bolted: said.bolted ?? false,
     path: [end(left), ...corners, end(right)],
   };
 }

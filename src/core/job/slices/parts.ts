@@ -185,6 +185,8 @@ const crossmemberSchema = z.strictObject({
   ),
   metal: z.optional(z.enum(METAL_NAMES)),
   hoop: z.optional(z.strictObject({ middle: z.optional(size), bendRadius: z.optional(size) })),
+  /** fastened to the rails by bolts instead of welded */
+  bolted: z.optional(z.boolean()),
 });
 export type CrossmemberPart = z.infer<typeof crossmemberSchema>;
 export const MOST_CROSSMEMBERS = 8;

@@ -98,7 +98,7 @@ function hungOn(site: Site, link: LinkMember): Task[] {
       id,
       zone: zoneOf(link.chassis),
       title: `${what}: centred, then fixed`,
-      how: `${place}Where it slides, in slots or brackets of its own: as far from both rails, square to the car, measured on both sides; then welded or bolted to them for good. What is set on one that moves afterwards is wrong.`,
+      how: `${place}Where it slides, in slots or brackets of its own: as far from both rails, square to the car, measured on both sides; then ${on ? (on.bolted ? 'bolted' : 'welded') : 'welded or bolted'} to them for good. What is set on one that moves afterwards is wrong.`,
       after: [
         after('fit/height', 'it goes where the axle will live under it'),
         after('apart/brackets', 'the metal under it must be bare'),

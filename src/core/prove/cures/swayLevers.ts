@@ -98,7 +98,7 @@ const harderPin = (at: LinkPinAt) =>
 const stouterPin = (at: LinkPinAt) =>
   pin(at, ({ bolt }) => stouterBolts(bolt).map(({ text, bolt: d }) => ({ text, pin: { bolt: d } })));
 
-const PIN = (at: LinkPinAt): Lever[] => [doubledPin(at), harderPin(at), stouterPin(at)];
+const pinLevers = (at: LinkPinAt): Lever[] => [doubledPin(at), harderPin(at), stouterPin(at)];
 
 /** What might make each check hold of what a sway bar pulls at, the least work first. */
 export const SWAY_LEVERS = {
@@ -107,10 +107,10 @@ export const SWAY_LEVERS = {
   'link-column': [biggerLink],
   'link-shank': [biggerLinkThread],
   'link-strip': [biggerLinkThread],
-  'pin-bar-shear': PIN('bar'),
-  'pin-bar-bending': PIN('bar'),
-  'pin-foot-shear': PIN('foot'),
-  'pin-foot-bending': PIN('foot'),
+  'pin-bar-shear': pinLevers('bar'),
+  'pin-bar-bending': pinLevers('bar'),
+  'pin-foot-shear': pinLevers('foot'),
+  'pin-foot-bending': pinLevers('foot'),
   'strap-sides': [thickerStrap, widerStrap],
   'strap-feet': [thickerStrap, widerStrap],
   'strap-bolts': [harderStrapBolt, stouterStrapBolt, thickerStrap],

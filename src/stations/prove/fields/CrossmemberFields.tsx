@@ -78,6 +78,15 @@ export function CrossmemberFields({ id, onGone }: { id: string; onGone: () => vo
         value={meets}
         onPick={(to) => put({ meets: to })}
       />
+      <Pills<'welded' | 'bolted'>
+        legend="To the rails it is"
+        options={[
+          { value: 'welded', label: 'welded' },
+          { value: 'bolted', label: 'bolted' },
+        ]}
+        value={of.bolted ? 'bolted' : 'welded'}
+        onPick={(to) => put({ bolted: to === 'bolted' || undefined })}
+      />
       <Pills<CrossSection['shape']>
         legend="Tube"
         options={[

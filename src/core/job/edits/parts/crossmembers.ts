@@ -16,11 +16,22 @@ export const withCrossmember = (job: Job, id: string, part: CrossmemberPart): Jo
     parts: { ...job.parts, crossmembers: { ...job.parts.crossmembers, [id]: told(part, {})! } },
   });
 
-/** The job without one of its crossmembers. */
+/** The job without one of its crossmembers; what was said to hang on it hangs on what is nearest. */
 export function withoutCrossmember(job: Job, id: string): Job {
-  const parts: Parts = { ...job.parts, crossmembers: without(job.parts.crossmembers ?? {}, id) };
-  if (Object.keys(parts.crossmembers!).length === 0) delete parts.crossmembers;
-  return withBodies({ ...job, parts });
+  const { crossmembers = {}, brackets, ...parts } = job.parts;
+  const left = without(crossmembers, id);
+  const freed = Object.entries(brackets).map(([mount, part]) => [
+    mount,
+    part.carrier === id ? without(part, 'carrier') : part,
+  ]);
+  return withBodies({
+    ...job,
+    parts: {
+      ...parts,
+      brackets: Object.fromEntries(freed) as Parts['brackets'],
+      ...(Object.keys(left).length > 0 && { crossmembers: left }),
+    },
+  });
 }
 
 /** Whether another crossmember may be drawn. */
