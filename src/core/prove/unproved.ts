@@ -64,7 +64,7 @@ export function unprovedOf(job: Job, cases: CaseForces[], pull: SwayPull | null)
     })),
     ...undrawn.map(({ id }) => ({
       part: `What the ${memberName(bracketId(id, 'chassis'), rig.end)} hangs on`,
-      why: 'no frame rail is near it, and nothing else is drawn: draw the crossmember or hoop, or type how far the eye stands out from what it is',
+      why: 'no rail is near it: draw the crossmember or hoop that it hangs on',
     })),
     {
       part: 'What comes and goes, elsewhere',
@@ -77,8 +77,8 @@ export function unprovedOf(job: Job, cases: CaseForces[], pull: SwayPull | null)
         why: 'it is bolted to the rails, and the pattern of its bolts is not told',
       })),
     {
-      part: 'Frame and axle housing',
-      why: `only the wall behind a frame bracket is${crossmembersOf(job).length ? '; the walls of crossmembers where brackets and rails are welded to them are not' : ', and crossmembers that are drawn'}`,
+      part: `Frame, axle housing and ${crossmembersOf(job).length ? 'the walls of crossmembers' : 'crossmembers'}`,
+      why: 'only the wall behind a bracket on a rail is',
     },
   ];
 }
