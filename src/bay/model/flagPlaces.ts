@@ -50,9 +50,12 @@ function pointOf(model: BayModel, verdict: Pick<Judged, 'id' | 'where'>): Point 
   );
 }
 
-/** The middle of a crossmember. */
+/** The middle of a crossmember: of a round one, of its middle stretch. */
 function ofCrossmember({ crossmembers }: BayModel, place: string): Point | null {
-  return middle(crossmembers.find(({ id }) => id === crossmemberIn(place))?.points ?? []);
+  const of = crossmembers.find(({ id }) => id === crossmemberIn(place));
+  if (!of) return null;
+  const half = of.points.length / 2;
+  return middle(of.od === null ? of.points : of.points.slice(half - 1, half + 1));
 }
 
 /** Where the sway bar pulls at a part: its straps about where it turns, its links and what they stand on; each at the left. */
