@@ -2,7 +2,7 @@ import { atRideHeight, axleToChassis, type Attitude } from '@/core/kinematics/at
 import { isReached, type SweptPose } from '@/core/kinematics/pose';
 import type { LocateResult, SideCentre } from '@/core/locate/types';
 import { plateOutlines } from '@/core/job/made/bracketShape';
-import { crossmemberId } from '@/core/job/bodies/bodyNames';
+import { crossmemberId, HOUSING, TIE_ROD } from '@/core/job/bodies/bodyNames';
 import { crossmembersOf } from '@/core/job/made/crossmember';
 import { railsOf, type Rail } from '@/core/job/bodies/frameRails';
 import { LINK_ENDS } from '@/core/job/made/parts';
@@ -23,7 +23,6 @@ import type { Mount, OutlinePoint } from '@/core/rig/members/kind';
 import { guessesBehind } from '@/core/bench/figures';
 import type { Job } from '@/core/job/jobSchema';
 import { mountId } from '@/core/job/placed';
-import { HOUSING, TIE_ROD } from '@/core/job/bodies/bodyNames';
 import { ownObstacles, travelOf } from '@/core/job/jobValues';
 
 /** A bar along its path, eye to eye; the force in it where one is shown, N, tension positive. */

@@ -1,7 +1,12 @@
 import { toRadians } from '@/core/geometry/angle';
 import { minus, unit, type Point } from '@/core/geometry/vector';
-import type { Body as Carrier, MemberBody, OutlinePoint } from '@/core/rig/members/kind';
-import { onAxle, onChassis } from '@/core/rig/members/kind';
+import {
+  type Body as Carrier,
+  type MemberBody,
+  onAxle,
+  onChassis,
+  type OutlinePoint,
+} from '@/core/rig/members/kind';
 import { kindOf } from '@/core/rig/members/members';
 import { mountsOf } from '@/core/rig/mounts';
 import { BODY_IDS, type Obstacle, type Rig } from '@/core/rig/schema';

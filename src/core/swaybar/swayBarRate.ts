@@ -1,9 +1,8 @@
 import { changePerRadian, type SmallMotions } from '@/core/kinematics/smallMotions';
 import { axleToChassis, chassisToAxle, type Attitude } from '@/core/kinematics/attitude';
 import { InputError } from '@/core/rig/read';
-import type { Rig } from '@/core/rig/schema';
+import type { Rig, SwayBar } from '@/core/rig/schema';
 import { dot, minus, unit, type Point } from '@/core/geometry/vector';
-import type { SwayBar } from '@/core/rig/schema';
 import { centrelineOf, type Centreline } from './centreline';
 import { deflect, type Deflected } from '@/core/beam/beamFrame';
 

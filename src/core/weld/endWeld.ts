@@ -1,5 +1,4 @@
-import type { BarEndName } from '@/core/job/made/parts';
-import { barOf, heightOf, threadedEnds } from '@/core/job/made/parts';
+import { type BarEndName, barOf, heightOf, threadedEnds } from '@/core/job/made/parts';
 import type { Job } from '@/core/job/jobSchema';
 import { MM_PER_INCH } from '@/core/units/tape';
 

@@ -1,9 +1,8 @@
 import { InputError } from '@/core/rig/read';
 import { writeJob } from '@/core/job/file';
-import type { Job } from '@/core/job/jobSchema';
+import { type Job, JOB_VERSION } from '@/core/job/jobSchema';
 import type { Symptom } from '@/core/job/slices/work/drive';
 import { nameWith } from '@/core/job/names';
-import { JOB_VERSION } from '@/core/job/jobSchema';
 import { newJob } from '@/core/job/newJob';
 import type { Tape } from '@/core/units/tape';
 import { putOnBench } from '../jobStore';

@@ -1,5 +1,4 @@
-import type { Tape } from '@/core/units/tape';
-import { finer } from '@/core/units/tape';
+import { finer, type Tape } from '@/core/units/tape';
 import { roundUp, sayValue, type ReadingUnit } from '@/core/units/values';
 import { COVERAGE } from '@/core/survey/uncertainty';
 import { Frac } from './Frac';

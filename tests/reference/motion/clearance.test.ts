@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { clearances } from '@/core/clearance/clearance';
-import type { Attitude } from '@/core/kinematics/attitude';
-import { axleToChassis, chassisToAxle } from '@/core/kinematics/attitude';
+import { type Attitude, axleToChassis, chassisToAxle } from '@/core/kinematics/attitude';
 import type { Obstacle, Rig } from '@/core/rig/schema';
 import { overlapDepth, type Support } from '@/core/geometry/overlapDepth';
 import { patternRig } from '../../support/layouts';

@@ -4,10 +4,9 @@ import type { LinkMember } from '@/core/rig/members/link';
 import type { Obstacle } from '@/core/rig/schema';
 import { sizeOf } from '@/core/job/bodies/bodySizes';
 import { bracketAxes, fastenedTo, oncePerEnd } from './bracketRoot';
-import { saidOfBracket } from './parts';
+import { type LinkEnd, saidOfBracket } from './parts';
 import { bracketOf, tabOf, type Bracket } from './bracketParts';
 import type { Job } from '@/core/job/jobSchema';
-import type { LinkEnd } from './parts';
 import { footOut } from './oldBracket';
 import { mountId } from '@/core/job/placed';
 

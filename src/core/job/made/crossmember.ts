@@ -119,13 +119,14 @@ export const lengthOf = (of: Crossmember): number =>
 
 /** Crossmembers as bodies on the frame: a round one stretch by stretch, a rectangular one as a box. */
 export const crossmemberBodies = (job: Job): Obstacle[] =>
-  crossmembersOf(job).flatMap(({ id, path, section }): Obstacle[] => {
+  crossmembersOf(job).flatMap(({ id, path, section, hoop }): Obstacle[] => {
     const on = 'chassis';
     if (section.shape === 'tube')
       return path.slice(1).map((to, i) => ({
         id: crossmemberId(id, i),
         on,
-        shape: 'cylinder',
+        // Where stretches of a hoop meet, each is round; its ends reach no farther than into the rails.
+        shape: hoop ? 'capsule' : 'cylinder',
         from: path[i]!,
         to,
         radius: section.od / 2,

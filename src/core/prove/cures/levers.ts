@@ -1,7 +1,13 @@
 import type { PartsChange } from '@/core/job/edits/parts/parts';
-import { saidOfBracket } from '@/core/job/made/parts';
+import {
+  type Bar,
+  type BarEndName,
+  barOf,
+  isPlateBar,
+  type LinkEnd,
+  saidOfBracket,
+} from '@/core/job/made/parts';
 import { bracketOf, type Bracket } from '@/core/job/made/bracketParts';
-import { barOf, isPlateBar, type Bar, type BarEndName, type LinkEnd } from '@/core/job/made/parts';
 import type { BarPart, BracketPart } from '@/core/job/slices/parts';
 import {
   crossmemberIn,

@@ -1,5 +1,5 @@
 import type { Job } from '@/core/job/jobSchema';
-import { saidOfBracket } from '@/core/job/made/parts';
+import { barOf, LINK_ENDS, type LinkEnd, saidOfBracket } from '@/core/job/made/parts';
 import {
   bracketOf,
   clearOfWeld,
@@ -9,7 +9,6 @@ import {
   footOf,
   tabOf,
 } from '@/core/job/made/bracketParts';
-import { barOf, LINK_ENDS, type LinkEnd } from '@/core/job/made/parts';
 import { mountId } from '@/core/job/placed';
 import { partInput, partName, spokenPart, type InputId } from '@/core/provenance/inputs';
 import { endFaults, isEndFault } from './endFaults';

@@ -1,8 +1,7 @@
 'use client';
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
-import type { HoleChoice, HoleTable } from '@/core/locate/made/holeTable';
-import { choicesOf, holeRows } from '@/core/locate/made/holeTable';
+import { choicesOf, type HoleChoice, holeRows, type HoleTable } from '@/core/locate/made/holeTable';
 import { asides } from '@/core/locate/verdicts/madeVerdict';
 import { withMounts } from '@/core/job/edits/mounts';
 import type { Job } from '@/core/job/jobSchema';

@@ -2,7 +2,7 @@
 import { Button } from 'antd';
 import { useEffect } from 'react';
 import { withoutMembers } from '@/core/job/edits/members/kits';
-import { lateralBarOf } from '@/core/rig/roles';
+import { lateralBarOf, PANHARD } from '@/core/rig/roles';
 import { inputOf, isGuess } from '@/core/provenance/inputs';
 import { formatLength, sayLength } from '@/core/units/length';
 import { finer, upToLine } from '@/core/units/tape';
@@ -20,7 +20,6 @@ import { askBestBar, useBestBar } from '@/workers/locate';
 import { LateralResults } from './LateralResults';
 import { Schools } from './Schools';
 import { capital, memberName } from '@/core/rig/names';
-import { PANHARD } from '@/core/rig/roles';
 
 /** What holds the axle sideways: a bar across the car, or in some layouts a crank, or links that lean. */
 export function SidewaysPart() {

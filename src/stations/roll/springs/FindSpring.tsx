@@ -1,8 +1,7 @@
 'use client';
 import { Button } from 'antd';
 import { useState } from 'react';
-import type { RideAnswer } from '@/core/springs/springTravel';
-import { springFor } from '@/core/springs/springTravel';
+import { type RideAnswer, springFor } from '@/core/springs/springTravel';
 import type { Coil } from '@/core/springs/springDesign';
 import { sayLength } from '@/core/units/length';
 import { useJobPart } from '@/store/jobStore';

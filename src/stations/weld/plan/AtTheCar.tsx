@@ -1,8 +1,7 @@
 'use client';
 import { Button, Modal } from 'antd';
 import { useEffect, useState } from 'react';
-import type { Planned } from '@/core/plan/standing';
-import { nextStep } from '@/core/plan/standing';
+import { nextStep, type Planned } from '@/core/plan/standing';
 import { localVoice, readAloud, stopReading } from './readAloud';
 import { Step } from './Step';
 import { useAwake } from './useAwake';

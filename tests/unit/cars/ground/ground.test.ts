@@ -11,7 +11,7 @@ import { restFor } from '@/core/place/stands';
 import { stepOf } from '@/core/ride/turns/adjusters';
 import { asSet } from '@/core/ride/asSet';
 import { dragLinkMatch } from '@/core/locate/steering/dragLinkMatch';
-import { alignmentBars } from '@/core/ride/alignmentBars';
+import { alignmentBars, lengthen, settingBars, TASKS } from '@/core/ride/alignmentBars';
 import { disagree, onGround } from '@/core/ride/onGround';
 import { preloadOf } from '@/core/ride/preload';
 import { demoJobs } from '@/store/demo';
@@ -22,7 +22,6 @@ import { withLayout } from '@/core/job/edits/members/layout';
 import { applyReadings } from '@/core/job/applyReadings';
 import { drivingHeight, workBar } from '@/core/job/jobValues';
 import { jobConditions } from '@/core/bench/holdPoint';
-import { lengthen, settingBars, TASKS } from '@/core/ride/alignmentBars';
 import { settingOf, type BarTurn, type SettingStep } from '@/core/ride/alignment';
 import { turnsOf } from '@/core/ride/turns/turns';
 

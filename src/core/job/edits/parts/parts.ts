@@ -9,10 +9,9 @@ import type {
   Strength,
 } from '@/core/job/slices/parts';
 import type { StrengthName } from '@/core/materials/metals';
-import { saidOfBracket } from '@/core/job/made/parts';
+import { keptAs, mirrorOf, saidOfBar, saidOfBracket } from '@/core/job/made/parts';
 import { type Bracket } from '@/core/job/made/bracketParts';
 import { eyeOut } from '@/core/job/made/oldBracket';
-import { keptAs, mirrorOf, saidOfBar } from '@/core/job/made/parts';
 import type { LinkMember } from '@/core/rig/members/link';
 import { MM_PER_INCH } from '@/core/units/tape';
 import { withBodies } from '@/core/job/bodies/bodies';
