@@ -14,6 +14,9 @@ const BRACKET = 76;
 /** How gaps are looked at over the travel. */
 export const OVER_TRAVEL = { bracket: BRACKET, deep: true };
 
+/** Gaps that differ by less are alike, mm: of poses in which two bodies run as far into each other the first is told, on either side of the car. */
+const ALIKE = 1e-6;
+
 /** Where in a set of poses each pair of things comes nearest; the tightest pair first. */
 export const closestApproaches = (
   rig: Rig,
@@ -29,7 +32,7 @@ export function closestAmong(gaps: Gaps, poses: SweptPose[], lockDeg?: number): 
     if (!isReached(pose)) return;
     const distances = gaps.in(pose);
     for (let i = 0; i < least.length; i++) {
-      if (distances[i]! >= least[i]!) continue;
+      if (distances[i]! >= least[i]! - ALIKE) continue;
       least[i] = distances[i]!;
       where[i] = k;
     }
