@@ -49,6 +49,16 @@ function collarsOf(job: Job): FlatPart[] {
   });
 }
 
+/** A paper that something of the sway bar is marked by, one for each side. */
+const paper = (part: Pick<FlatPart, 'id' | 'name' | 'notes' | 'drawing'>): FlatPart => ({
+  ...part,
+  of: OF,
+  quantity: 2,
+  thickness: 0,
+  metal: 'paper',
+  mass: 0,
+});
+
 /** The pins of the sway bar's links that a clip holds, at their own size: a pin or stud is held on its paper to mark its hole. */
 export function clipPinsOf(job: Job): FlatPart[] {
   const of = endLinkOf(job);
@@ -59,14 +69,9 @@ export function clipPinsOf(job: Job): FlatPart[] {
     const { kind, diameter, toHole, length, hole, collar, tail } = pin;
     const from = kind === 'stud' ? 'its shoulder' : 'under its head';
     const name = `${kind === 'stud' ? 'Stud' : 'Pin'} ${at === 'bar' ? 'at the bar' : 'at the foot'} of the sway bar’s end links`;
-    return {
+    return paper({
       id: `sway-bar-${kind}-${at}`,
-      of: OF,
       name,
-      quantity: 2,
-      thickness: 0,
-      metal: 'paper',
-      mass: 0,
       notes: [
         `${sayBolt(diameter)}: the clip’s hole ${sayDrill(hole, boltSystem(diameter))}, its middle ${say(toHole)} from ${from}; ${say(length)} to its end`,
         ...(kind === 'stud'
@@ -77,7 +82,7 @@ export function clipPinsOf(job: Job): FlatPart[] {
           : ['The link between its plates, a washer, the clip']),
       ],
       drawing: titled(clipPinDrawing(pin), name),
-    };
+    });
   });
 }
 
@@ -90,19 +95,14 @@ export function drillSheetsOf(job: Job): FlatPart[] {
   const say = (mm: number) => sayLength(Math.abs(mm), job.tape);
   const bushing = bar.bushings / 2;
   return [
-    {
+    paper({
       id: 'sway-bar-drill-sheet',
-      of: OF,
       name,
-      quantity: 2,
-      thickness: 0,
-      metal: 'paper',
-      mass: 0,
       notes: [
         `Its long line across the car ${say(bushing)} from the middle, its short one along the bar, ${say(bar.ahead)} ${bar.ahead < 0 ? 'behind' : 'ahead of'} the axle’s centre`,
         'Drill one hole; bolt the strap up by it with bar and bushing in place; mark the other through the strap, and drill it then',
       ],
       drawing: titled(drillSheet(strapSizes(of).apart, of.width, of.bolt), name),
-    },
+    }),
   ];
 }

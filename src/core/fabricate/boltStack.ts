@@ -18,9 +18,9 @@ export type BoltChoice = {
 };
 
 /** A washer under head and nut, and a locking nut, in diameters; threads that stand out of a nut (common practice, no published source). */
-const WASHER = 0.16;
-const NUT = 0.95;
-const OUT = 2;
+export const WASHER = 0.16;
+export const NUT = 0.95;
+export const OUT = 2;
 
 /** Lengths that bolts are sold in, mm: by the quarter inch, or by five. */
 const STEP = { inch: MM_PER_INCH / 4, mm: 5 };

@@ -1,7 +1,7 @@
 import { boltSystem } from '@/core/materials/boltSize';
 import { coarsePitch } from '@/core/materials/threads';
 import { MM_PER_INCH } from '@/core/units/tape';
-import type { Stack } from './boltStack';
+import { NUT, OUT, WASHER, type Stack } from './boltStack';
 import { line, outline, rectangle, ring, through, type Drawing, type Place } from './drawing';
 
 /**
@@ -36,10 +36,8 @@ const HOLES = {
   ],
 };
 
-/** In diameters of the pin: a washer's thickness, a head or shoulder across and thick, a locking nut; of the hole: from its middle to the end (common practice, no published source). */
-const WASHER = 0.16;
+/** In diameters of the pin: a head or shoulder, across and thick; of the hole: from its middle to the end (common practice, no published source). */
 const COLLAR = { od: 1.5, thick: 0.3 };
-const NUT = 0.95;
 const TO_END = 1.75;
 /** So loose is what a clip holds, mm. */
 const PLAY = MM_PER_INCH / 32;
@@ -58,8 +56,8 @@ export function clipPinFor({ bolt: diameter, plate, planes, middle, spacer }: St
     length: toHole + TO_END * hole,
     hole,
     collar: { od: COLLAR.od * diameter, thick: COLLAR.thick * diameter },
-    // Through its plate, a washer, a locking nut and two threads past it.
-    tail: isStud ? plate + washer + NUT * diameter + 2 * coarsePitch(diameter) : 0,
+    // Through its plate, a washer, a locking nut and the threads that stand out of it.
+    tail: isStud ? plate + washer + NUT * diameter + OUT * coarsePitch(diameter) : 0,
   };
 }
 

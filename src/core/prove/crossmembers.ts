@@ -3,6 +3,7 @@ import { cross, minus, unit, type Point } from '@/core/geometry/vector';
 import type { Job } from '@/core/job/jobSchema';
 import { hangsOn } from '@/core/job/made/bracketRoot';
 import {
+  crossmemberFault,
   crossmemberPart,
   crossmembersOf,
   type Crossmember,
@@ -18,7 +19,6 @@ import { linksOf } from '@/core/rig/members/members';
 import { crossmemberStress, type CrossLoad } from '@/core/strength/crossmember';
 import { allowedOnThroat, throatOf } from '@/core/strength/weldGroup';
 import { rangesOf, type CaseForces } from './cases';
-import { crossFaultOf } from './faults/crossFaults';
 import { sayStrength, type Trial } from './trials/governing';
 import { inTime } from './trials/inTime';
 import type { Check, CheckName, Inputs } from './types';
@@ -36,7 +36,7 @@ const hungOn = (job: Job, { id }: Pick<Crossmember, 'id'>): Hung[] =>
 
 /** The checks of every crossmember that a frame bracket hangs on and that can be made. */
 export const proveCrossmembers = (job: Job, cases: CaseForces[]): Check[] =>
-  crossmembersOf(job).flatMap((of) => (crossFaultOf(job, of) ? [] : proveCrossmember(job, of, cases)));
+  crossmembersOf(job).flatMap((of) => (crossmemberFault(job, of) ? [] : proveCrossmember(job, of, cases)));
 
 function proveCrossmember(job: Job, of: Crossmember, cases: CaseForces[]): Check[] {
   const hung = hungOn(job, of);
@@ -47,20 +47,12 @@ function proveCrossmember(job: Job, of: Crossmember, cases: CaseForces[]): Check
   const { wall } = of.section;
   const throat = throatOf(wall);
   const wire = ELECTRODES.e70;
-  const stressIn = ({ members }: CaseForces) => crossmemberStress(of.path, section, loadsIn(hung, members));
+  const stressesIn = (all: CaseForces[]): Stressed[] =>
+    all.map((one) => ({ one, ...crossmemberStress(of.path, section, loadsIn(hung, one.members)) }));
   const sizes: Inputs = { ...sizesOf(of), span: spanOf(of), metal: metal.name };
-  const bent = governed(cases, (one) => stressIn(one).most, metal.welded);
-  const welded = (one: CaseForces) => (stressIn(one).ends * wall) / throat;
-  const weld = governed(cases, welded, allowedOnThroat(wire.ultimate));
-  const range = inTime(
-    job,
-    'cross-weld-time',
-    'throat',
-    'change of stress at its ends, held fast · wall / (0.707 · leg)',
-    { asks: (demand) => ({ demand }), inputs: () => ({ ...sizes, leg: wall, throat }) },
-  );
-  const ranges = rangesOf(cases, LIMITS.strength.cycles[job.use]);
-  const lasting = ranges.length ? governed(ranges, welded, range.asks(0).capacity) : null;
+  const stressed = stressesIn(cases);
+  const bent = governed(stressed, ({ most }) => most, metal.welded);
+  const welded = ({ ends }: Stressed) => (ends * wall) / throat;
   const check = (
     name: CheckName,
     { one: { name: on, members }, demand, capacity }: Governed,
@@ -93,6 +85,16 @@ function proveCrossmember(job: Job, of: Crossmember, cases: CaseForces[]): Check
   });
   // What is bolted on has no weld at its ends; its bolts are said not to be reckoned.
   if (of.bolted) return [bending];
+  const weld = governed(stressed, welded, allowedOnThroat(wire.ultimate));
+  const range = inTime(
+    job,
+    'cross-weld-time',
+    'throat',
+    'change of stress at its ends, held fast · wall / (0.707 · leg)',
+    { asks: (demand) => ({ demand }), inputs: () => ({ ...sizes, leg: wall, throat }) },
+  );
+  const ranges = rangesOf(cases, LIMITS.strength.cycles[job.use]);
+  const lasting = ranges.length ? governed(stressesIn(ranges), welded, range.asks(0).capacity) : null;
   return [
     bending,
     check('cross-weld', weld, {
@@ -109,8 +111,11 @@ function proveCrossmember(job: Job, of: Crossmember, cases: CaseForces[]): Check
 /** The case that is hardest on a part, and what it asks and finds, N/mm². */
 type Governed = { one: CaseForces; demand: number; capacity: number };
 
-function governed(cases: CaseForces[], stress: (one: CaseForces) => number, capacity: number): Governed {
-  const asked = cases.map((one) => ({ one, demand: stress(one), capacity }));
+/** A case, and the stresses that it makes, N/mm². */
+type Stressed = ReturnType<typeof crossmemberStress> & { one: CaseForces };
+
+function governed(all: Stressed[], stress: (of: Stressed) => number, capacity: number): Governed {
+  const asked = all.map((of) => ({ one: of.one, demand: stress(of), capacity }));
   return asked.reduce((worst, next) => (next.demand > worst.demand ? next : worst));
 }
 

@@ -3,7 +3,7 @@ import type { Stack } from '@/core/fabricate/boltStack';
 import { LOOSE, type Place } from '@/core/fabricate/drawing';
 import type { Folded } from '@/core/fabricate/plates/foldedShape';
 import type { TabShape } from '@/core/fabricate/plates/plates';
-import { jointsOf, type JointName } from '@/core/materials/joints';
+import { jointsOf, type JointName, type LinkJoint } from '@/core/materials/joints';
 import type { BoltGrade, Electrode, MetalName } from '@/core/materials/metals';
 import { THREADS } from '@/core/materials/threads';
 import type { LinkMember } from '@/core/rig/members/link';
@@ -68,7 +68,7 @@ const USUAL_BOLT: [shank: number, bolt: number][] = [
 const THINNEST_BOLT = inch(3 / 8);
 
 /** Width of the ball of a rod end, and of its spacer on each side, in diameters of the shank; of a soft sleeve, mm (common practice, no published source). */
-export const BALL = { width: 1.2, spacer: 0.5 };
+const BALL = { width: 1.2, spacer: 0.5 };
 const SLEEVE = inch(2);
 
 /** How wide what stands between the plates is, and the spacer on each side of it, mm; of a fork, the spacers between its plates and the bracket's one. */
@@ -81,9 +81,18 @@ function usualStack(
   const eye = eyes[barEndAt(end)];
   if (fork) return { middle: plate, spacer: Math.max(0, (fork.gap - plate) / 2) };
   if (eye) return { middle: isPlateBar({ eyes, section }) ? thicknessOf(section) : eye.plate, spacer: 0 };
+  return jointStack(joint, shank, SLEEVE);
+}
+
+/** How wide a joint on a shank is, and the spacer on each side of it, mm. @param sleeve of a soft one, mm */
+export function jointStack(
+  joint: LinkJoint,
+  shank: number,
+  sleeve: number,
+): { middle: number; spacer: number } {
   if (joint === 'rod-end') return { middle: BALL.width * shank, spacer: 0 };
   if (joint === 'rod-end-spaced') return { middle: BALL.width * shank, spacer: BALL.spacer * shank };
-  return { middle: SLEEVE, spacer: 0 };
+  return { middle: sleeve, spacer: 0 };
 }
 
 /** The bolt that usually goes through a ball on a shank, mm. */

@@ -31,7 +31,11 @@ type Root = {
   out: Point;
   to: 'tube' | 'rail' | 'crossmember' | 'undrawn';
   round: number | null;
+  on?: HangsOn;
 };
+
+/** The crossmember that a bracket hangs on, and where its eye is nearest to it. */
+type HangsOn = OnCrossmember & { crossmember: Crossmember };
 
 /** Farther than this from every rail and crossmember a frame bracket hangs on something else, mm. */
 const OFF_THE_RAIL = inch(8);
@@ -43,19 +47,8 @@ const DOWN: Point = [0, 0, -1];
 export const fastenedTo = (job: Job, link: LinkMember, end: LinkEnd): Root['to'] => rootOf(job, link, end).to;
 
 /** The crossmember that a frame bracket hangs on, and where; null of one that hangs on something else. */
-export function hangsOn(job: Job, link: LinkMember): (OnCrossmember & { crossmember: Crossmember }) | null {
-  if (fastenedTo(job, link, 'chassis') !== 'crossmember') return null;
-  const { carrier } = saidOfBracket(job, mountId(link.id, 'chassis'));
-  const all = crossmembersOf(job).map((crossmember) => ({
-    ...nearestOn(crossmember, link.chassis),
-    crossmember,
-  }));
-  return (
-    all.find(({ crossmember }) => crossmember.id === carrier) ??
-    all.sort((a, b) => a.reach - b.reach)[0] ??
-    null
-  );
-}
+export const hangsOn = (job: Job, link: LinkMember): HangsOn | null =>
+  rootOf(job, link, 'chassis').on ?? null;
 
 /** What a frame bracket hangs on where that is a rail, as it is said of it. */
 export const ON_RAIL = 'rail';
@@ -83,7 +76,10 @@ export function rootOf(job: Job, link: LinkMember, end: LinkEnd): Root {
   const { carrier } = saidOfBracket(job, mountId(link.id, end));
   const crossmembers = crossmembersOf(job);
   const said = crossmembers.find(({ id }) => id === carrier);
-  const on = (of: Crossmember): Root => ({ ...nearestOn(of, eye), to: 'crossmember' });
+  const on = (crossmember: Crossmember): Root => {
+    const nearest = nearestOn(crossmember, eye);
+    return { ...nearest, to: 'crossmember', on: { ...nearest, crossmember } };
+  };
   if (said) return on(said);
   const nearest = (all: Root[]): Root | undefined => all.sort((a, b) => a.reach - b.reach)[0];
   const [rail, crossmember] = [nearest(rails), nearest(crossmembers.map(on))];

@@ -1,6 +1,8 @@
 'use client';
 import { Button, Select } from 'antd';
-import { withCrossmember, withoutCrossmember } from '@/core/job/edits/parts/crossmembers';
+import type { Job } from '@/core/job/jobSchema';
+import { withParts } from '@/core/job/edits/parts/parts';
+import { withoutCrossmember } from '@/core/job/edits/parts/crossmembers';
 import { crossmembersOf, highOf, lengthOf, type CrossSection } from '@/core/job/made/crossmember';
 import type { CrossmemberPart } from '@/core/job/slices/parts';
 import { METAL_NAMES, METALS, type MetalName } from '@/core/materials/metals';
@@ -29,8 +31,9 @@ export function CrossmemberFields({ id, onGone }: { id: string; onGone: () => vo
   const said = job.parts.crossmembers?.[id];
   if (!of || !said) return null;
   const { section, hoop, meets } = of;
-  const put = (change: Partial<CrossmemberPart>) =>
-    edit((j) => withCrossmember(j, id, { ...said, ...change }));
+  const changed = (change: Partial<CrossmemberPart>) => (j: Job) =>
+    withParts(j, { crossmembers: { [id]: change } });
+  const put = (change: Partial<CrossmemberPart>) => edit(changed(change));
   const say = (mm: number) => sayLength(mm, job.tape);
   const fault = crossFaultOf(job, of);
   const length = ({ key, to, ...field }: Size) => (
@@ -39,9 +42,7 @@ export function CrossmemberFields({ id, onGone }: { id: string; onGone: () => vo
       field={`parts/crossmembers/${id}/${key}`}
       showLabel
       {...field}
-      onEnter={(mm, typed) =>
-        enter(`parts/crossmembers/${id}/${key}`, typed, (j) => withCrossmember(j, id, { ...said, ...to(mm) }))
-      }
+      onEnter={(mm, typed) => enter(`parts/crossmembers/${id}/${key}`, typed, changed(to(mm)))}
     />
   );
   const across = (key: 'od' | 'wall' | 'high' | 'wide', label: string, most: number): Size => ({

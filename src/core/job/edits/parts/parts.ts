@@ -37,7 +37,7 @@ export function withParts(
     next.brackets[keptAs(next.brackets, id)] = told(saidOfBracket(job, id), part) ?? {};
   for (const [id, part] of Object.entries(crossmembers)) {
     const was = next.crossmembers?.[id];
-    if (was) next.crossmembers = { ...next.crossmembers, [id]: { ...was, ...part } };
+    if (was) next.crossmembers = { ...next.crossmembers, [id]: told(was, part as CrossmemberPart)! };
   }
   const changed = (Object.keys(alike) as AlikePart[]).reduce(
     (made, part) => withAlike(made, part, alike[part]!),

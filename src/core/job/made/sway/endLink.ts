@@ -1,10 +1,9 @@
 import { makeBar, type BarEnd, type BarResult } from '@/core/fabricate/adjustableBar';
 import type { Stack } from '@/core/fabricate/boltStack';
 import type { Job } from '@/core/job/jobSchema';
-import { BALL, usualBolt } from '@/core/job/made/bracketParts';
+import { jointStack, usualBolt } from '@/core/job/made/bracketParts';
 import { startingCut } from '@/core/job/slices/cut';
 import { SIDES } from '@/core/geometry/side';
-import type { LinkJoint } from '@/core/materials/joints';
 import type { BoltGrade, MetalName } from '@/core/materials/metals';
 import { THREADS, type ThreadName } from '@/core/materials/threads';
 import type { BarSection } from '@/core/strength/bar';
@@ -56,7 +55,7 @@ export function endLinkOf(job: Job): EndLink | null {
     const fork = joint === 'clevis' || joint === 'elbow';
     const stack = fork
       ? { plate: FORK * shank, planes: 2 as const, middle: plate, spacer: 0 }
-      : { plate, planes: 1 as const, ...besideIt(joint, shank) };
+      : { plate, planes: 1 as const, ...jointStack(joint, shank, USUAL.sleeve) };
     return { grade: USUAL.grade, clip, ...stack, ...(at === 'bar' ? atBar : atFoot), bolt };
   };
   const section = said.section ?? USUAL.section;
@@ -73,13 +72,6 @@ export function endLinkOf(job: Job): EndLink | null {
       foot: pin('foot', plate && isOnEar(job, plate) ? plate.plate : USUAL.foot, bar.stow !== null),
     },
   };
-}
-
-/** How wide a joint is beside the one plate that its bolt goes through, mm. */
-function besideIt(joint: LinkJoint, shank: number): { middle: number; spacer: number } {
-  if (joint === 'rod-end') return { middle: BALL.width * shank, spacer: 0 };
-  if (joint === 'rod-end-spaced') return { middle: BALL.width * shank, spacer: BALL.spacer * shank };
-  return { middle: USUAL.sleeve, spacer: 0 };
 }
 
 /** An arm where its hole is, mm: a flat arm's plate, or the flattened end of a bent bar. */
